@@ -1,0 +1,2 @@
+export * from './entries.ts';
+export * from './actions.ts';

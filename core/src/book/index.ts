@@ -1,0 +1,3 @@
+export * from './entry.ts';
+export * from './chain.ts';
+export * from './corrections.ts';

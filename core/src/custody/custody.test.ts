@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { lab } from '../../test/script.ts';
+import type { FieldBottle } from '../fill/index.ts';
+import { atWall, hour } from '../time/index.ts';
+import { checkForm, handedOver, holdingOf, intakeOn, isIntakeOpen, nextIntake, type FormDraft } from './index.ts';
+
+const azores = (date: string, time: string) => atWall(date, time, 'Atlantic/Azores');
+const monday = azores('2026-11-23', '11:00');
+const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottle =>
+  ({ id: `A-${rule}`, visit: 'v', rule, place: `A-${rule}`, spare: false, state: 'filled', filledAt, discarded: null, entry: null });
+const draft = (more: Partial<FormDraft> = {}, filled = bottle('bacteria')): FormDraft => ({
+  lines: [{ bottle: filled, pointName: 'Market hall', sampleType: 'routine', residual: '0.45 mg/L' }],
+  conditions: {}, coolerTemperature: 4, seal: '', now: monday, ...more,
+});
+const codes = (form: FormDraft, at = lab) => checkForm(form, at).map((finding) => finding.code);
+
+describe('holding', () => {
+  it('lets the shorter of rule and lab stand', () => {
+    expect(holdingOf('bacteria', 0, null)).toMatchObject({ hours: 24, by: 'rule' });
+    expect(holdingOf('bacteria', 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
+    expect(holdingOf('bacteria', 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
+  });
+
+  it.each([['2026-03-28', '2026-03-29', '13:00'], ['2026-10-24', '2026-10-25', '11:00']])(
+    'counts elapsed hours across the change of %s', (from, to, wall) => {
+      expect(holdingOf('bacteria', azores(from, '12:00'), null).deadline).toBe(azores(to, wall));
+    });
+});
+
+describe('intake', () => {
+  it('follows the lab’s hours, and its earlier ones for bacteria', () => {
+    expect([isIntakeOpen(lab, monday, true), isIntakeOpen(lab, azores('2026-11-23', '16:01'), true)]).toEqual([true, false]);
+    const thursday = azores('2026-11-26', '13:00');
+    expect([isIntakeOpen(lab, thursday, true), isIntakeOpen(lab, thursday, false)]).toEqual([false, true]);
+    expect(intakeOn(lab, azores('2026-11-27', '10:00'), true)).toBeNull();
+  });
+
+  it('finds the next door that opens', () => {
+    expect(nextIntake(lab, azores('2026-11-26', '13:00'), true)?.opens).toBe(azores('2026-11-30', '08:00'));
+    expect(nextIntake({ ...lab, intake: [] }, monday, false)).toBeNull();
+  });
+});
+
+describe('what the lab would refuse', () => {
+  it('finds nothing on a good form', () => expect(codes(draft())).toEqual([]));
+
+  it.each([
+    ['an empty cooler', draft({ lines: [] }), ['no-bottles']],
+    ['no temperature', draft({ coolerTemperature: null }), ['no-temperature']],
+    ['a warm cooler', draft({ coolerTemperature: 10.1 }), ['temperature']],
+    ['a frozen cooler', draft({ coolerTemperature: -1 }), ['temperature']],
+    ['a cooler too warm for chemistry only', draft({ coolerTemperature: 8 }, bottle('nitrogen')), ['temperature']],
+    ['a leak', draft({ conditions: { 'A-bacteria': 'leaking' } }), ['leaking']],
+    ['a closed door', draft({ now: azores('2026-11-23', '17:00') }), ['intake-closed']],
+    ['holding time over', draft({}, bottle('bacteria', monday - 19 * hour)), ['holding-over']],
+    ['holding time short', draft({}, bottle('bacteria', monday - 17.5 * hour)), ['holding-short']],
+    ['no residual', draft({ lines: [{ ...draft().lines[0]!, residual: null }] }), ['residual-missing']],
+  ])('%s', (_, form, expected) => expect(codes(form)).toEqual(expected));
+
+  it('asks for a seal only where the lab does', () => {
+    expect(codes(draft(), { ...lab, asksForSeal: true })).toEqual(['no-seal']);
+    expect(codes(draft({ seal: '0419' }), { ...lab, asksForSeal: true })).toEqual([]);
+  });
+});
+
+it('takes a signature only from who hands over', () => {
+  const form = { to: 'lab', releasedBy: 'Inês Faria', receivedBy: 'Desk', coolerTemperature: { text: '4', unit: 'degC' }, bottles: [{ bottle: 'A', condition: 'good' }] };
+  expect(handedOver.payload.safeParse({ ...form, signature: 'inês faria ' }).success).toBe(true);
+  expect(handedOver.payload.safeParse({ ...form, signature: 'I. F.' }).error?.issues[0]?.path).toEqual(['signature']);
+});

@@ -1,0 +1,21 @@
+import { bottleRule, type RuleId } from '../bottles/index.ts';
+import type { Lab } from '../registers/index.ts';
+import { hour } from '../time/index.ts';
+
+/** How long a bottle may wait, whose rule that is, and until when, in ms. */
+export interface Holding {
+  hours: number;
+  deadline: number;
+  by: 'lab' | 'rule';
+}
+
+/**
+ * The holding deadline of a bottle filled at a moment (ms). The shorter of the rule's and the lab's time stands. Hours
+ * are elapsed ones, so a daylight-saving change does not move them.
+ */
+export function holdingOf(rule: RuleId, filledAt: number, lab: Lab | null): Holding {
+  const own = bottleRule(rule).holdingHours;
+  const labs = lab?.holding[rule];
+  const hours = labs !== undefined && labs < own ? labs : own;
+  return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
+}

@@ -1,0 +1,5 @@
+export * from './entries.ts';
+export * from './holding.ts';
+export * from './intake.ts';
+export * from './form.ts';
+export * from './custody.ts';

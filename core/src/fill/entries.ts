@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { entryKind } from '../book/index.ts';
+
+const bottle = z.string().min(1).max(60);
+
+/** A bottle was filled, at the entry's time: this starts its holding clock. */
+export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', z.object({ visit: z.uuid(), bottle }), { strikeable: true });
+
+/** Why a bottle is thrown away. Never pour off, never fill up: a new bottle. */
+export const discardReasons = {
+  overfilled: 'Overfilled',
+  'cap-dropped': 'Cap dropped or set down',
+  'inside-touched': 'Inside of bottle or cap touched',
+  'seal-broken': 'Seal broken before use',
+  dirty: 'Dirty, cracked or out of date',
+  other: 'Something else',
+} as const;
+
+/** A bottle was thrown away; a spare takes its place under a label of its own. */
+export const bottleDiscarded = entryKind('bottle-discarded', 'Bottle thrown away', z.object({
+  visit: z.uuid(),
+  bottle,
+  reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]),
+  note: z.string().trim().max(300).optional(),
+}), { strikeable: true });

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+/** What Fonte sends to a lab's intake desk: the form, bottle by bottle. */
+export const IntakeRequest = z.object({
+  handOver: z.uuid(),
+  round: z.string(),
+  system: z.string(),
+  collector: z.string(),
+  handedOverAt: z.iso.datetime(),
+  coolerTemperature: z.number(),
+  seal: z.string(),
+  count: z.number().int().positive(),
+  bottles: z.array(z.object({
+    bottle: z.string(),
+    point: z.string(),
+    pointName: z.string(),
+    rule: z.string(),
+    collectedAt: z.iso.datetime(),
+    sampleType: z.enum(['routine', 'special']),
+    residual: z.string(),
+    condition: z.string(),
+    requests: z.array(z.string()),
+  })),
+});
+export type IntakeRequest = z.infer<typeof IntakeRequest>;
+
+/** What the desk answers: a reference for the report, and each bottle accepted or refused with its reason. */
+export const IntakeAnswer = z.object({
+  reference: z.string().min(1).max(60),
+  bottles: z.array(z.object({ bottle: z.string(), accepted: z.boolean(), reason: z.string().max(300).optional() })),
+});
+export type IntakeAnswer = z.infer<typeof IntakeAnswer>;

@@ -1,0 +1,6 @@
+export * from './entries.ts';
+export * from './depth.ts';
+export * from './agreement.ts';
+export * from './question.ts';
+export * from './steel-tape.ts';
+export * from './level.ts';

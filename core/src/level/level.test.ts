@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { base } from '../units/index.ts';
+import { agree, depthBelowGround, ordinaryStep, questionLevel, steelTapeDepth, waterLevelElevation } from './index.ts';
+
+const well = { measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }], bottom: 18, screenTop: 12, screenBottom: 17, insideDiameter: 0.052, intake: 14.5 };
+const mark = well.measuringPoints[0]!;
+const ask = (depth: number, record: Parameters<typeof questionLevel>[0]['record'] = []) => questionLevel({ depth, mark, well, record }).map((finding) => finding.code);
+
+describe('depth and elevation', () => {
+  it('goes from the mark to ground and datum, with its working', () => {
+    const below = depthBelowGround({ depth: 7.4, stickUp: 0.6 });
+    expect(below.value).toBeCloseTo(6.8, 9);
+    expect(below.working.steps).toEqual(['7.400 − 0.600 = 6.800 m']);
+    expect(waterLevelElevation({ depth: 7.4, elevation: 52.34 }).value).toBeCloseTo(44.94, 9);
+  });
+
+  it('takes the cut from the hold on a steel tape', () => {
+    expect(steelTapeDepth({ hold: 40, cut: 3.27 }).value).toBeCloseTo(36.73, 9); // method of USGS TM 1-A1, GWPD 1
+    expect(() => steelTapeDepth({ hold: 3, cut: 4 })).toThrow(RangeError);
+  });
+});
+
+describe('agreement of two readings', () => {
+  it.each([
+    ['7.40', '7.405', 'm', true], ['7.40', '7.406', 'm', false],
+    ['12.57', '12.58', 'ft', true], ['12.57', '12.59', 'ft', false], // 0.01 ft: USGS TM 1-A1, GWPD 4, from memory
+  ] as const)('%s and %s %s', (a, b, unit, expected) => {
+    expect(agree({ text: a, unit }, { text: b, unit })).toBe(expected);
+  });
+
+  it('compares across units', () => {
+    expect(agree({ text: '3.831', unit: 'm' }, { text: '12.57', unit: 'ft' })).toBe(true);
+    expect(base({ text: '12.57', unit: 'ft' })).toBeCloseTo(3.8313, 4);
+  });
+});
+
+describe('questions on the spot', () => {
+  it('asks about a depth below the bottom, the screen or the intake, and above ground', () => {
+    expect(ask(18.61)).toEqual(['below-bottom']);
+    expect(ask(18.6)).toEqual(['below-screen']);
+    expect(ask(15.2)).toEqual(['below-intake']);
+    expect(ask(0.5)).toEqual(['above-ground']);
+    expect(ask(7.4)).toEqual([]);
+  });
+
+  it('asks about a jump, more patiently at a well that moves', () => {
+    const quiet = [7.4, 7.45, 7.38].map((depth, at) => ({ at, depth, measuringPoint: 'North rim' }));
+    const lively = [7.4, 8.4, 7.5].map((depth, at) => ({ at, depth, measuringPoint: 'North rim' }));
+    expect([ask(7.9, quiet), ask(7.9, lively), ask(9.1, lively)]).toEqual([['jump'], [], ['jump']]);
+    expect(ordinaryStep(lively)).toBeCloseTo(1.5, 9);
+  });
+
+  it('does not compare levels read at another mark', () => {
+    expect(ask(7.4, [{ at: 0, depth: 2, measuringPoint: 'Old rim' }])).toEqual([]);
+  });
+});

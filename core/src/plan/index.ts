@@ -1,0 +1,3 @@
+export * from './entries.ts';
+export * from './plan.ts';
+export * from './bottles.ts';

@@ -1,0 +1,69 @@
+import type { ParameterId } from '../../parameters/index.ts';
+
+/** How close readings must be. `percent` is of the reference; below `floor` (parameter's unit) any reading holds. */
+export interface Tolerance {
+  parameter: ParameterId;
+  absolute?: number;
+  percent?: number;
+  floor?: number;
+}
+
+export interface Criterion {
+  name: string;
+  /** Consecutive sets that must agree. */
+  sets: number;
+  /** `previous`: each set against the one before it. `median`: each set against the median of the window. */
+  against: 'previous' | 'median';
+  tolerances: readonly Tolerance[];
+  source: string;
+}
+
+/**
+ * Published stability criteria. The texts say little about what a tolerance is measured against; `against` states the
+ * reading chosen here, per source.
+ */
+export const criteria = {
+  'epa-1996': {
+    name: 'US EPA 1996, three sets', sets: 3, against: 'previous',
+    tolerances: [
+      { parameter: 'ph', absolute: 0.1 },
+      { parameter: 'conductivity', percent: 3 },
+      { parameter: 'redox', absolute: 10 },
+      { parameter: 'oxygen', percent: 10 },
+      { parameter: 'turbidity', percent: 10 },
+    ],
+    source: 'EPA/540/S-95/504 (1996): three successive readings; read here as each set against the one before',
+  },
+  'epa-region1-2017': {
+    name: 'US EPA Region 1 2017, three sets', sets: 3, against: 'previous',
+    tolerances: [
+      { parameter: 'temperature', percent: 3 },
+      { parameter: 'ph', absolute: 0.1 },
+      { parameter: 'conductivity', percent: 3 },
+      { parameter: 'redox', absolute: 10 },
+      { parameter: 'oxygen', percent: 10, floor: 0.5 },
+      { parameter: 'turbidity', percent: 10, floor: 5 },
+    ],
+    source: 'US EPA Region 1 low-flow procedure, rev. 4 (2017), from memory; each set against the one before',
+  },
+  'usgs-nfm': {
+    name: 'USGS field manual, five sets', sets: 5, against: 'median',
+    tolerances: [
+      { parameter: 'temperature', absolute: 0.2 },
+      { parameter: 'ph', absolute: 0.1 },
+      { parameter: 'conductivity', percent: 5 },
+      { parameter: 'oxygen', absolute: 0.3 },
+      { parameter: 'turbidity', percent: 10, floor: 5 },
+    ],
+    source: 'USGS National Field Manual, ch. A4 and A6, five sets against their median; figures from memory',
+  },
+  'two-sets': {
+    name: 'Two sets agree', sets: 2, against: 'previous',
+    tolerances: [
+      { parameter: 'temperature', absolute: 0.2 },
+      { parameter: 'ph', absolute: 0.1 },
+      { parameter: 'oxygen', percent: 5 },
+    ],
+    source: 'Common practice; each set against the one before',
+  },
+} as const satisfies Record<string, Criterion>;

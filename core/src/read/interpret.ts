@@ -1,0 +1,134 @@
+import { bottleRule, type RuleId } from '../bottles/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { convert, unit, unitLabel, type UnitId } from '../units/index.ts';
+import type { LabResult } from './entries.ts';
+import { fold, type Mapping, type Role } from './mapping.ts';
+import type { LabTable, TableRow } from './table.ts';
+import { parameterSpellings, unitSpellings } from './tables/spellings.ts';
+import { numberStyle, readValue, type NumberStyle } from './value.ts';
+
+/** A row, or a cell of it, that was not understood, with line and column counted from 1. */
+export interface Unread {
+  line: number;
+  column: number;
+  cell: string;
+  why: string;
+}
+
+export interface Interpretation {
+  results: LabResult[];
+  unread: Unread[];
+}
+
+/** The bottles that results may belong to, by label. */
+export type BottlesByLabel = ReadonlyMap<string, RuleId>;
+
+const byParameterSpelling = new Map<string, ParameterId>(
+  Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])));
+
+/** The parameter a lab's wording means, or null: whole, else without what stands in brackets, else the brackets alone. */
+export function parameterCalled(name: string): ParameterId | null {
+  const bracket = /\(([^)]*)\)/.exec(name)?.[1] ?? '';
+  const tries = [name, name.replace(/\([^)]*\)/g, ''), name.replace(/,?\s*(dissolved|total|dissolvido|dissous|gelöst)\b/i, ''), bracket];
+  for (const attempt of tries) {
+    const id = byParameterSpelling.get(fold(attempt));
+    if (id) return id;
+  }
+  return null;
+}
+
+/** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. */
+export function unitCalled(text: string): { unit: UnitId; as: 'N' | 'ion' | null } | null {
+  const plain = text.normalize('NFKD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[μµ]/g, 'u').replace(/[₀-₉]/g, (digit) => String(digit.charCodeAt(0) - 0x2080));
+  const as = /(^|[^a-z])(as\s+)?n(\)|$|\/l)/.test(plain.replace('n/100', '')) && /mg|ug/.test(plain) ? 'N' : /no3|no2|nh4/.test(plain) ? 'ion' : null;
+  const bare = plain.replace(/\(.*?\)/g, '').replace(/\b(as\s+)?(n|no3|no2|nh4)\b/g, '').replace(/\s+/g, '');
+  const found = unitSpellings[plain.replace(/\s+/g, '')] ?? unitSpellings[bare];
+  return found ? { unit: found, as } : null;
+}
+
+function expression(id: ParameterId, name: string, unitAs: 'N' | 'ion' | null, fallback: Mapping['nitrogenAs']): 'N' | 'ion' | null {
+  if (!('N' in (parameter(id).expressedAs ?? {}))) return 'ion';
+  if (unitAs) return unitAs;
+  const folded = fold(name);
+  if (/asn$|(no3|no2|nh4)n$|^n(no3|no2|nh4)|emn$/.test(folded) || /\(N\)|-N\b|\bas N\b/.test(name) || /azotoamoniacal/.test(folded)) return 'N';
+  if (/no3|no2|nh4/.test(folded)) return 'ion';
+  return fallback ?? null;
+}
+
+interface Reader {
+  cell: (role: Role) => string;
+  fail: (role: Role, why: string) => Unread;
+}
+
+function reader(row: TableRow, mapping: Mapping): Reader {
+  const at = (role: Role) => mapping.columns[role];
+  const cell = (role: Role) => { const column = at(role); return column === undefined ? '' : (row.cells[column] ?? ''); };
+  return { cell, fail: (role, why) => ({ line: row.line, column: (at(role) ?? 0) + 1, cell: cell(role).slice(0, 80), why }) };
+}
+
+const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
+
+function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, style: NumberStyle): LabResult | Unread {
+  const { cell, fail } = reader(row, mapping);
+  if (row.cells.length < 2) return fail('sample', 'The row has too few cells.');
+  const bottle = cell('sample');
+  const rule = bottles.get(bottle);
+  if (!rule) return fail('sample', bottle === '' ? 'The sample is not named.' : 'No accepted bottle of this round has this label.');
+  const name = cell('parameter');
+  const id = parameterCalled(name);
+  if (!id) return fail('parameter', 'Not a parameter that is known here.');
+  if (!(bottleRule(rule).parameters as readonly ParameterId[]).includes(id)) return fail('parameter', `Cannot be told from a bottle for ${bottleRule(rule).name.toLowerCase()}.`);
+
+  const value = readValue(cell('result'), cell('qualifier'), style);
+  if (!value.ok) return fail('result', value.message);
+  const own = parameter(id).unit;
+  const written = cell('unit');
+  const called = written === '' && noUnitNeeded.has(own) ? { unit: own, as: null } : unitCalled(written);
+  const wordOnly = value.value === null && cell('reportingLimit') === '';
+  if (!called && !wordOnly) return fail('unit', written === '' ? 'The unit is missing.' : 'Not a unit that is known here.');
+  const from = called?.unit ?? own;
+  if (unit(from).dimension !== unit(own).dimension) return fail('unit', `${unitLabel(from)} is not a unit of ${parameter(id).name.toLowerCase()}.`);
+  const as = expression(id, name, called?.as ?? null, mapping.nitrogenAs);
+  if (!as) return fail('unit', 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.');
+  const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
+  const inOwn = (number: number) => convert(number, from, own) * factor;
+
+  const limit = readValue(cell('reportingLimit'), '', style);
+  const reportingLimit = limit.ok && limit.value !== null ? inOwn(limit.value) : null;
+  const number = value.value === null ? null : inOwn(value.value);
+  const [least, most] = parameter(id).possible;
+  if (number !== null && (number < least || number > most)) return fail('result', `${parameter(id).name} cannot be ${number} ${unitLabel(own)}. Is it the unit?`);
+  return {
+    line: row.line, bottle, parameter: id, form: value.form, value: number, estimated: value.estimated, reportingLimit,
+    ...(cell('method') === '' ? {} : { method: cell('method').slice(0, 200) }),
+    written: { result: cell('result').slice(0, 200), unit: written.slice(0, 80), reportingLimit: cell('reportingLimit').slice(0, 80) },
+  };
+}
+
+/**
+ * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its
+ * place, never guessed. A second result for one bottle and parameter is not understood either.
+ */
+export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Interpretation {
+  const column = mapping.columns.result;
+  const style = numberStyle(table.rows.map((row) => row.cells[column ?? -1] ?? ''));
+  const results: LabResult[] = [];
+  const unread: Unread[] = [];
+  const seen = new Map<string, number>();
+  for (const row of table.rows) {
+    const read = interpretRow(row, mapping, bottles, style);
+    if ('why' in read) {
+      unread.push(read);
+      continue;
+    }
+    const key = `${read.bottle} ${read.parameter}`;
+    const before = seen.get(key);
+    if (before !== undefined) {
+      unread.push(reader(row, mapping).fail('parameter', `Reported twice: line ${before} has it too.`));
+      continue;
+    }
+    seen.set(key, row.line);
+    results.push(read);
+  }
+  return { results, unread };
+}

@@ -1,0 +1,84 @@
+import Papa from 'papaparse';
+
+/** A row of a lab's table with the line of the file it starts on, counted from 1. */
+export interface TableRow {
+  line: number;
+  cells: string[];
+}
+
+export interface LabTable {
+  delimiter: string;
+  header: string[];
+  headerLine: number;
+  rows: TableRow[];
+}
+
+/** Why a file or a place in it cannot be read, with line and column counted from 1 where there is one. */
+export interface Refusal {
+  code: string;
+  message: string;
+  line: number;
+  column: number;
+}
+
+const delimiters = [';', ',', '\t', '|'];
+/** Rows above the header that a lab may put there: its name, a date, a blank line. */
+const preambleRows = 20;
+
+/** How PDF, ZIP (and with it spreadsheets) and old office files begin. */
+const binaryMarks = ['%PDF', 'PK\u0003', '\u00d0\u00cf'];
+
+const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({ refusal: { code, message, line, column } });
+
+function countBreaks(cells: readonly string[]): number {
+  return cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
+}
+
+function withLines(data: readonly string[][]): TableRow[] {
+  let line = 1;
+  const rows: TableRow[] = [];
+  for (const cells of data) {
+    rows.push({ line, cells: cells.map((cell) => cell.trim()) });
+    line += 1 + countBreaks(cells);
+  }
+  return rows;
+}
+
+const isBlank = (row: TableRow) => row.cells.every((cell) => cell === '');
+const filled = (row: TableRow) => row.cells.filter((cell) => cell !== '').length;
+
+/** The header is the first row that is as wide as the table: narrower rows above it are the lab's preamble. */
+function findHeader(rows: readonly TableRow[]): number {
+  const head = rows.slice(0, preambleRows);
+  const width = Math.max(...head.map(filled));
+  return head.findIndex((row) => filled(row) >= Math.max(3, Math.ceil(width * 0.8)) && !row.cells.some((cell) => /^[<>]?\s*\d+([.,]\d+)?$/.test(cell)));
+}
+
+/**
+ * Reads a lab's delimited text: any of `;`, `,`, tab or `|`, any line end, quoted line breaks, rows above the header.
+ * Returns the table, or a refusal that names the place.
+ */
+export function parseTable(text: string): { table: LabTable } | { refusal: Refusal } {
+  if (text.trim() === '') return refusal('empty', 'The file is empty.');
+  const nul = text.indexOf('\u0000');
+  if (nul >= 0 || binaryMarks.some((mark) => text.startsWith(mark))) {
+    const before = text.slice(0, Math.max(0, nul)).split('\n');
+    return refusal('not-text', 'This is no CSV: it holds bytes that no text has. Export the report as CSV.', before.length, before.at(-1)!.length + 1);
+  }
+  if (/^\s*[<{[]/.test(text) && /^\s*(<[!?a-z]|[{[]\s*["{[])/i.test(text)) {
+    return refusal('not-a-table', 'This is no CSV but markup or JSON. Export the report as CSV.');
+  }
+  const parsed = Papa.parse<string[]>(text, { delimitersToGuess: delimiters, skipEmptyLines: false });
+  const all = withLines(parsed.data);
+  const quotes = parsed.errors.find((error) => error.type === 'Quotes');
+  if (quotes) {
+    const line = all[quotes.row ?? 0]?.line ?? 1;
+    return refusal('quotes', `A quotation mark on line ${line} is not closed or stands in the wrong place.`, line, 1);
+  }
+  const at = findHeader(all);
+  const header = all[at];
+  if (!header) return refusal('no-columns', 'No row with column names was found: at least three columns are needed.', all[0]!.line, 1);
+  const rows = all.slice(at + 1).filter((row) => !isBlank(row));
+  if (rows.length === 0) return refusal('no-rows', 'There is a header and no row below it.', header.line, 1);
+  return { table: { delimiter: parsed.meta.delimiter, header: header.cells, headerLine: header.line, rows } };
+}

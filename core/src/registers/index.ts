@@ -1,0 +1,3 @@
+export * from './point.ts';
+export * from './people.ts';
+export * from './lab.ts';

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { entryKind } from '../book/index.ts';
+import { isZone } from '../time/index.ts';
+
+const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 16:30.' });
+
+/** Hours in which a lab takes samples in; `weekday` 1 is Monday (ISO 8601). */
+export const IntakeHours = z.object({ weekday: z.number().int().min(1).max(7), opens: time, closes: time });
+
+/** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
+export const Lab = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().trim().min(1).max(120),
+  zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
+  intake: z.array(IntakeHours),
+  /** Earlier closing for bacteria, by weekday; a weekday with null takes none. */
+  bacteriaCloses: z.record(z.string(), time.nullable()).default({}),
+  /** Warmest and coldest cooler in °C per temperature class of bottle. */
+  temperature: z.record(z.string(), z.object({ least: z.number(), most: z.number() })),
+  /** Hours from collection to receipt per bottle rule, where the lab is stricter than the rule. */
+  holding: z.record(z.string(), z.number().positive()).default({}),
+  asksForSeal: z.boolean().default(false),
+  source: z.string().default(''),
+});
+export type Lab = z.infer<typeof Lab>;
+
+export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab);

@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import { entryKind } from '../book/index.ts';
+
+const metres = z.number().finite();
+const depth = metres.min(0, { error: 'Cannot be negative.' }).max(2000, { error: 'Cannot be more than 2000 m.' });
+
+/** A mark from which depths are measured. */
+export const MeasuringPoint = z.object({
+  name: z.string().trim().min(1).max(80),
+  /** Elevation of the mark in m above the datum. */
+  elevation: metres.min(-500).max(9000),
+  /** Height of the mark above ground in m; negative in a pit. */
+  stickUp: metres.min(-20).max(20),
+});
+export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
+
+/** How a well is built. Depths are in m below ground; the bottom is where a tape comes to rest. */
+export const Well = z.object({
+  measuringPoints: z.array(MeasuringPoint).min(1),
+  bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }),
+  screenTop: depth,
+  screenBottom: depth,
+  /** Row of the pipe table that the casing is made of, if known. */
+  pipe: z.string().optional(),
+  /** True inside diameter of the casing in m. */
+  insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5),
+  /** Depth of the installed or usual pump intake in m below ground. */
+  intake: depth.optional(),
+}).superRefine((well, issues) => {
+  const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
+  if (well.screenBottom <= well.screenTop) refuse('screenBottom', 'The screen ends below its top.');
+  if (well.screenBottom > well.bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
+  if (well.intake !== undefined && well.intake > well.bottom) refuse('intake', 'The intake is above the bottom of the well.');
+});
+export type Well = z.infer<typeof Well>;
+
+/** An outlet that is sampled. */
+export const Tap = z.object({
+  outlet: z.string().trim().min(1).max(120),
+  /** Least free chlorine in mg/L that the operator keeps here; null where the water is not chlorinated. */
+  residualMinimum: z.number().min(0).max(5).nullable(),
+});
+export type Tap = z.infer<typeof Tap>;
+
+const shared = {
+  id: z.string().min(1).max(60),
+  /** Short code that goes on labels. */
+  code: z.string().trim().regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' }),
+  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120),
+  place: z.string().trim().min(1, { error: 'Say where it is.' }).max(120),
+  /** `supply` water is drunk; `monitoring` water is not, and limits are only a comparison. */
+  use: z.enum(['supply', 'monitoring']),
+  access: z.string().max(500).default(''),
+};
+
+/** A place where water is measured or taken. */
+export const Point = z.discriminatedUnion('type', [
+  z.object({ ...shared, type: z.literal('well'), well: Well }),
+  z.object({ ...shared, type: z.literal('tap'), tap: Tap }),
+]);
+export type Point = z.infer<typeof Point>;
+export type WellPoint = Extract<Point, { type: 'well' }>;
+export type TapPoint = Extract<Point, { type: 'tap' }>;
+
+export const pointRegistered = entryKind('point-registered', 'Point registered', Point);
+
+/** Depth of the well's bottom in m below a measuring point. */
+export function bottomBelow(mark: MeasuringPoint, well: Well): number {
+  return well.bottom + mark.stickUp;
+}

@@ -1,0 +1,51 @@
+import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
+import type { FieldBottle } from '../fill/index.ts';
+import type { Lab } from '../registers/index.ts';
+import type { RoundReport } from './results.ts';
+
+/** The way of a bottle from plan to verdict. */
+export const stages = ['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged'] as const;
+export type Stage = (typeof stages)[number];
+
+/** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
+export interface BottleState extends FieldBottle {
+  stage: Stage;
+  lost: { how: 'discarded' | 'refused'; reason: string } | null;
+  holding: Holding | null;
+  /** Received by the lab, which ends the transport; null before. */
+  accepted: boolean | null;
+}
+
+interface Surroundings {
+  lab: Lab | null;
+  handOvers: readonly HandOver[];
+  reports: readonly RoundReport[];
+  measured: boolean;
+  packed: boolean;
+}
+
+function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
+  if (bottle.state === 'filled' && accepted) {
+    if (around.reports.some((report) => report.read?.results.some((result) => result.bottle === bottle.id))) return 'judged';
+    if (around.reports.length > 0) return 'reported';
+  }
+  if (handed) return 'handed-over';
+  if (bottle.state === 'filled' || bottle.filledAt !== null) return 'filled';
+  if (around.measured) return 'measured';
+  return around.packed || bottle.spare ? 'ready' : 'planned';
+}
+
+/** Places a bottle of the field in the stream. */
+export function bottleInStream(bottle: FieldBottle, around: Surroundings): BottleState {
+  const handOver = around.handOvers.findLast((candidate) => candidate.form.bottles.some((line) => line.bottle === bottle.id));
+  const answer = handOver?.answer?.bottles.find((line) => line.bottle === bottle.id);
+  const accepted = answer?.accepted ?? null;
+  const lost = bottle.discarded
+    ? { how: 'discarded' as const, reason: bottle.discarded.reason }
+    : accepted === false ? { how: 'refused' as const, reason: answer?.reason ?? 'No reason given.' } : null;
+  return {
+    ...bottle, lost, accepted,
+    stage: stageOf(bottle, around, accepted, handOver !== undefined),
+    holding: bottle.filledAt === null ? null : holdingOf(bottle.rule, bottle.filledAt, around.lab),
+  };
+}

@@ -1,0 +1,16 @@
+import type { FormLine } from '../custody/index.ts';
+import { measured } from '../tap/index.ts';
+import type { RoundState, VisitState } from './fold.ts';
+
+/** The residual a form states for a point: as measured, missing (null), or not needed where nothing is chlorinated. */
+export function residualFor(visit: VisitState): string | null | 'not-needed' {
+  if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
+  return visit.run ? measured(visit.run, 'freeChlorine') : null;
+}
+
+/** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
+export function formLines(round: RoundState): FormLine[] {
+  return round.visits.flatMap((visit) => visit.bottles
+    .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
+    .map((bottle) => ({ bottle, pointName: visit.point.name, sampleType: visit.sample, residual: residualFor(visit) })));
+}

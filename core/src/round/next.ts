@@ -1,0 +1,52 @@
+import type { RoundState, VisitState } from './fold.ts';
+
+/** The room a step belongs to, as the page addresses it. */
+export type Room = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
+
+export interface NextStep {
+  room: Room;
+  /** The visit it happens at; null when it concerns the whole round. */
+  visit: string | null;
+  /** What to do, in the imperative. */
+  say: string;
+}
+
+/** What comes next at one point before its bottles are full; null when nothing is left to do there. */
+export function nextAtVisit(visit: VisitState): NextStep | null {
+  const step = (room: Room, say: string): NextStep => ({ room, visit: visit.id, say });
+  const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
+  if (visit.analyses.length === 0) return step('plan', 'Choose analyses');
+  if (visit.level && !visit.level.agreed) return step('level', visit.level.readings.length === 0 ? 'Measure the level' : 'Read the level again: two must agree');
+  if (visit.purge && !visit.purge.setUp) return step('purge', 'Set up the purge');
+  if (visit.purge && !visit.purge.ended) return step('purge', visit.purge.ready ? 'End the purge: stable' : 'Purge until stable');
+  if (visit.point.type === 'tap') {
+    const protocolBottles = visit.analyses.includes('coliforms');
+    if (protocolBottles && !visit.run) return step('tap', 'Start the protocol');
+    if (visit.run?.abandoned) return null;
+    if (visit.run?.now) return step('tap', visit.run.now.step.say);
+  }
+  if (empty.length > 0) return step('fill', empty.length === 1 ? 'Fill 1 bottle' : `Fill ${empty.length} bottles`);
+  return null;
+}
+
+/** What comes next in a round, in the order of the work; null when it is done. */
+export function nextStep(round: RoundState): NextStep | null {
+  for (const visit of round.visits) {
+    const step = nextAtVisit(visit);
+    if (step) return step;
+  }
+  const step = (room: Room, say: string): NextStep => ({ room, visit: null, say });
+  const waiting = round.bottles.filter((bottle) => bottle.stage === 'filled' && !bottle.lost);
+  if (waiting.length > 0) return step('custody', `Hand over ${waiting.length} bottle${waiting.length === 1 ? '' : 's'}`);
+  if (round.handOvers.some((handOver) => !handOver.answer)) return step('custody', 'Ask the lab for its answer');
+  if (round.reports.some((report) => !report.read)) return step('report', 'Read the report');
+  const due = round.followUps.filter((action) => !action.done);
+  if (due.length > 0) return step('verdict', due.length === 1 ? 'Follow up: 1 thing to do' : `Follow up: ${due.length} things to do`);
+  if (round.bottles.some((bottle) => bottle.accepted && bottle.stage === 'handed-over')) return step('report', 'Wait for the report');
+  return null;
+}
+
+/** Whether all of a round is done: judged, and followed up. */
+export function isClosed(round: RoundState): boolean {
+  return nextStep(round) === null;
+}

@@ -1,0 +1,232 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { actionDone } from '../act/index.ts';
+import { struck } from '../book/index.ts';
+import { handedOver, labAnswered } from '../custody/index.ts';
+import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
+import { levelRead } from '../level/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlanned } from '../plan/index.ts';
+import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
+import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
+import { hour } from '../time/index.ts';
+import { clockStarted, runStarted } from '../tap/index.ts';
+import { admit, fold, formLines, nextStep, overview } from './index.ts';
+
+let book: Script;
+const state = () => fold(book.entries)!;
+const visit = (id: string) => state().visits.find((candidate) => candidate.id === id)!;
+const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
+const misfit = (entry: Parameters<typeof admit>[0]) => admit(entry, book.entries, fold(book.entries))[0];
+const level = (text: string, unit: 'm' | 'ft' = 'm') => book.write(levelRead, { visit: book.well, measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
+const readings = (pumped: string, temperature: string) => book.write(purgeReading, {
+  visit: book.well, pumped: { text: pumped, unit: 'L' },
+  values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
+});
+const purged = () => {
+  level('7.40');
+  level('7.40');
+  book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['temperature', 'ph', 'oxygen'] });
+  readings('35', '16.1');
+  readings('72', '16.1');
+  book.write(purgeEnded, { visit: book.well, flowCellDetached: true });
+};
+const fill = (id: string) => book.write(bottleFilled, { visit: book.well, bottle: id });
+const handOver = (ids: string[]) => book.write(handedOver, {
+  to: lab.id, releasedBy: 'Inês Faria', receivedBy: 'Desk', coolerTemperature: { text: '4.2', unit: 'degC' }, seal: '',
+  bottles: ids.map((id) => ({ bottle: id, condition: 'good' as const })), signature: 'Inês Faria',
+});
+
+beforeEach(() => { book = new Script().plan(); });
+
+describe('plan', () => {
+  it('makes bottles and labels from analyses, in filling order', () => {
+    expect(state().bottles.map((bottle) => bottle.id)).toEqual(['261123A-MW3-M', '261123A-MW3-N', '261123A-MW3-A', '261123A-MW3-G', '261123A-MH1-B']);
+    book.write(analysisAdded, { visit: book.tap, analysis: 'metals' });
+    book.write(analysisRemoved, { visit: book.well, analysis: 'nutrients' });
+    expect(state().bottles.map((bottle) => bottle.id)).toEqual(['261123A-MW3-M', '261123A-MW3-G', '261123A-MH1-B', '261123A-MH1-M']);
+  });
+
+  it('counts what to pack, with spares', () => {
+    expect(countBottles([['coliforms'], ['coliforms', 'general']])).toEqual([{ rule: 'bacteria', needed: 2, spares: 1 }, { rule: 'general', needed: 1, spares: 1 }]);
+    expect(countBottles(Array.from({ length: 11 }, () => ['coliforms'] as const))[0]?.spares).toBe(2);
+  });
+
+  it('keeps an analysis whose bottle is filled', () => {
+    purged();
+    fill('261123A-MW3-M');
+    expect(misfit(book.make(analysisRemoved, { visit: book.well, analysis: 'metals' }))?.message).toContain('261123A-MW3-M was filled');
+  });
+
+  it('refuses one point twice', () => {
+    const one = { id: book.well, point: wellPoint, analyses: [] };
+    const planned = { name: 'x', code: 'ABC', system: 's', date: '2026-11-23', zone: 'Atlantic/Azores', lab: null };
+    expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, { ...one, id: book.tap }] }).error?.issues[0]?.message).toBe('A point is in the round twice.');
+    expect(roundPlanned.payload.safeParse({ ...planned, zone: 'Mars/North', visits: [one] }).error?.issues[0]?.path).toEqual(['zone']);
+  });
+});
+
+describe('level and purge', () => {
+  it('takes the later of two readings that agree, in either unit', () => {
+    level('7.52');
+    level('7.40');
+    expect(visit(book.well).level?.agreed).toBeNull();
+    level('24.28', 'ft');
+    expect(visit(book.well).level?.agreed).toMatchObject({ depth: expect.closeTo(7.4005, 4) as number, typed: { text: '24.28', unit: 'ft' } });
+  });
+
+  it('wants volume and stability, and says what holds it up', () => {
+    level('7.40');
+    level('7.40');
+    book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['temperature', 'ph', 'oxygen'] });
+    const { setUp } = visit(book.well).purge!;
+    expect(setUp!.column.value).toBeCloseTo(18.6 - 7.4, 9);
+    expect(setUp!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
+    readings('35', '16.8');
+    readings('72', '15.6');
+    expect(visit(book.well).purge!.stability!.heldUpBy.map((verdict) => verdict.parameter)).toEqual(['temperature']);
+    readings('90', '15.6');
+    expect(visit(book.well).purge).toMatchObject({ ready: true, volumesDone: expect.closeTo(3.78, 2) as number });
+  });
+
+  it('notices a pumped total that falls', () => {
+    level('7.40');
+    level('7.40');
+    readings('35', '16');
+    readings('30', '16');
+    expect(visit(book.well).purge!.findings.map((finding) => finding.code)).toEqual(['total-fell']);
+  });
+
+  it('ends early only with a reason', () => {
+    level('7.40');
+    level('7.40');
+    book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['ph'] });
+    expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true }))?.path).toBe('payload.reason');
+    expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true, reason: 'ran dry' }))).toBeUndefined();
+  });
+
+  it('follows a correction: the level moves, and the volume with it', () => {
+    purged();
+    const second = book.entries.filter(levelRead.is)[1]!;
+    book.write(struck, { entry: second.id, reason: 'misread the tape', instead: { ...second.payload, depth: { text: '7.404', unit: 'm' } } });
+    expect(visit(book.well).level?.agreed?.typed.text).toBe('7.404');
+    expect(visit(book.well).purge!.setUp!.column.value).toBeCloseTo(11.196, 9);
+  });
+});
+
+describe('bottles', () => {
+  it('go down the stream one stage at a time', () => {
+    const id = '261123A-MW3-N';
+    const seen = [stage(id)];
+    const after = (step: () => unknown) => { step(); seen.push(stage(id)); };
+    after(() => book.write(bottlesPacked, { bottles: [id] }));
+    after(purged);
+    after(() => fill(id));
+    const handing = { entry: '' };
+    after(() => { handing.entry = handOver([id]).id; });
+    after(() => {
+      book.write(labAnswered, { handOver: handing.entry, reference: 'L1', bottles: [{ bottle: id, accepted: true }] });
+      book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' });
+    });
+    after(() => book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }));
+    expect(seen).toEqual(['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged']);
+  });
+
+  it('are replaced by a spare with a label of its own', () => {
+    purged();
+    book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M', reason: 'overfilled' });
+    book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M2', reason: 'cap-dropped' });
+    const metals = state().bottles.filter((bottle) => bottle.rule === 'metals');
+    expect(metals.map((bottle) => [bottle.id, bottle.state])).toEqual([['261123A-MW3-M', 'discarded'], ['261123A-MW3-M2', 'discarded'], ['261123A-MW3-M3', 'empty']]);
+    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-M' }))?.message).toBe('This bottle was thrown away.');
+  });
+
+  it('cannot be filled before the purge ends, twice, or out of the protocol', () => {
+    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-N' }))?.message).toContain('End the purge first');
+    expect(misfit(book.make(bottleFilled, { visit: book.tap, bottle: '261123A-MH1-B' }))?.message).toContain('filling step');
+    purged();
+    fill('261123A-MW3-N');
+    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-N' }))?.message).toContain('filled already');
+  });
+
+  it('come back to empty when a filling is struck, until they are handed over', () => {
+    purged();
+    const filled = fill('261123A-MW3-N');
+    const strike = book.make(struck, { entry: filled.id, reason: 'wrong bottle tapped' });
+    expect(misfit(strike)).toBeUndefined();
+    handOver(['261123A-MW3-N']);
+    expect(misfit(strike)?.message).toBe('The bottles were handed over.');
+  });
+
+  it('stand on the form once they are filled, and on no second form', () => {
+    purged();
+    fill('261123A-MW3-N');
+    expect(formLines(state())).toMatchObject([{ pointName: 'Tannery 3', sampleType: 'routine', residual: 'not-needed' }]);
+    const form = handOver(['261123A-MW3-N']);
+    expect(formLines(state())).toEqual([]);
+    expect(misfit({ ...form, id: book.tap })?.message).toContain('not in the cooler');
+  });
+});
+
+const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult =>
+  ({ line: 2, bottle, parameter, form: 'value', value, estimated: false, reportingLimit: null, written: { result: String(value), unit: '', reportingLimit: '' } });
+
+describe('verdict and follow-up', () => {
+  const bacteria = '261123A-MH1-B';
+  function reported(value: number, accepted = true) {
+    book.entries.push(book.make(bottleFilled, { visit: book.tap, bottle: bacteria }));
+    const form = handOver([bacteria]);
+    book.write(labAnswered, { handOver: form.id, reference: 'L1', bottles: [accepted ? { bottle: bacteria, accepted } : { bottle: bacteria, accepted, reason: 'Leaking' }] });
+    const received = book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' }, 24 * 60);
+    book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: accepted ? [found('coliforms', value, bacteria)] : [] });
+    return Date.parse(received.at.utc);
+  }
+
+  it('asks for repeats and source samples within 24 hours of a positive', () => { // 40 CFR 141.858, 141.402
+    const arrived = reported(3);
+    const due = state().followUps;
+    expect(due.map((action) => [action.id.split(':')[0], action.due - arrived])).toEqual([['coliform-repeats', 24 * hour], ['coliform-source', 24 * hour]]);
+    expect(overview(state()).followUps).toHaveLength(2);
+    book.write(actionDone, { action: due[0]!.id, note: 'three repeats taken' });
+    expect(overview(state()).followUps).toHaveLength(1);
+    expect(misfit(book.make(actionDone, { action: due[0]!.id, note: 'again' }))?.message).toBe('This follow-up is done.');
+  });
+
+  it('asks for nothing when none is found', () => {
+    reported(0);
+    expect(state().followUps).toEqual([]);
+  });
+
+  it('asks for a new sample when the lab refuses one', () => {
+    reported(0, false);
+    expect(state().followUps).toMatchObject([{ id: `resample:${bacteria}`, because: 'Leaking' }]);
+    expect(state().bottles.find((bottle) => bottle.id === bacteria)).toMatchObject({ stage: 'handed-over', lost: { how: 'refused', reason: 'Leaking' } });
+  });
+});
+
+describe('what does not fit a book', () => {
+  it('is refused with its path', () => {
+    const stranger = { ...book.make(levelRead, { visit: book.book, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }) };
+    expect(misfit(stranger)?.path).toBe('payload.visit');
+    expect(misfit(book.make(levelRead, { visit: book.tap, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }))?.message).toBe('A tap has no water level.');
+    expect(misfit(book.make(levelRead, { visit: book.well, measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }))?.path).toBe('payload.measuringPoint');
+    expect(misfit(book.make(clockStarted, { visit: book.tap, step: 'flush' }))?.message).toBe('Start the protocol first.');
+    expect(misfit(book.make(runStarted, { visit: book.tap, protocol: 'none', edition: '1' }))?.path).toBe('payload.protocol');
+    expect(misfit(book.make(struck, { entry: book.entries[0]!.id, reason: 'no reason' }))?.message).toContain('cannot be struck');
+    expect(misfit(book.make(actionDone, { action: 'nothing', note: 'done' }))?.path).toBe('payload.action');
+    expect(admit(book.make(bottleFilled, { visit: book.well, bottle: 'x' }), [], null)[0]?.message).toBe('There is no such round.');
+  });
+
+  it('includes a correction that would not stand by itself', () => {
+    const read = level('7.40');
+    const strike = (instead: unknown) => misfit(book.make(struck, { entry: read.id, reason: 'typing slip', instead }));
+    expect(strike({ ...read.payload, depth: { text: 'abc', unit: 'm' } })?.path).toBe('payload.instead.depth.text');
+    expect(strike({ ...read.payload, visit: book.tap })?.path).toBe('payload.instead.visit');
+  });
+});
+
+it('names the next step through the day', () => {
+  expect(nextStep(state())).toMatchObject({ room: 'level', visit: book.well, say: 'Measure the level' });
+  purged();
+  expect(nextStep(state())).toMatchObject({ room: 'fill', say: 'Fill 4 bottles' });
+  expect(tapPoint.code).toBe('MH1');
+});

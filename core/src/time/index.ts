@@ -1,0 +1,2 @@
+export * from './instant.ts';
+export * from './wall.ts';

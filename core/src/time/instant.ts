@@ -1,0 +1,41 @@
+import { z } from 'zod';
+
+/**
+ * A moment as a device saw it: UTC to the millisecond, and the offset its wall clock had from UTC in minutes
+ * (east positive), so that "14:05 on the phone" can always be told.
+ */
+export const Instant = z.object({
+  utc: z.iso.datetime({ precision: 3 }),
+  offset: z.number().int().min(-14 * 60).max(14 * 60),
+});
+export type Instant = z.infer<typeof Instant>;
+
+/** Where a floor gets its time from: milliseconds since 1970 in UTC. Each floor injects one; nothing else reads a clock. */
+export type Clock = () => number;
+
+/** The instant for a clock reading. */
+export function instantAt(milliseconds: number, offset: number): Instant {
+  return { utc: new Date(milliseconds).toISOString(), offset };
+}
+
+/** Milliseconds since 1970 in UTC. */
+export function millis(instant: Instant): number {
+  return Date.parse(instant.utc);
+}
+
+export const second = 1000;
+export const minute = 60 * second;
+export const hour = 60 * minute;
+export const day = 24 * hour;
+
+/** `1 d 4 h`, `3 h 05 min`, `2:05` for the last hour: long enough to act on, short enough to read in a glance. */
+export function showDuration(milliseconds: number): string {
+  const left = Math.max(0, Math.round(milliseconds / second));
+  const days = Math.floor(left / 86400);
+  const hours = Math.floor((left % 86400) / 3600);
+  const minutes = Math.floor((left % 3600) / 60);
+  if (days >= 14) return `${days} d`;
+  if (days > 0) return `${days} d ${hours} h`;
+  if (hours > 0) return `${hours} h ${String(minutes).padStart(2, '0')} min`;
+  return `${minutes}:${String(left % 60).padStart(2, '0')}`;
+}

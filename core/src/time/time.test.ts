@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { atWall, endOfDay, hour, instantAt, Instant, isZone, showDuration, wallTime } from './index.ts';
+
+describe('wall clocks', () => {
+  it('follows the site through both daylight-saving changes', () => {
+    // Atlantic/Azores 2026: UTC−1 to UTC+0 on 29 March at 00:00, back on 25 October at 01:00 (tz database).
+    expect(wallTime(Date.UTC(2026, 2, 29, 0, 30), 'Atlantic/Azores').time).toBe('23:30');
+    expect(wallTime(Date.UTC(2026, 2, 29, 1, 30), 'Atlantic/Azores').time).toBe('01:30');
+    expect(wallTime(Date.UTC(2026, 9, 25, 1, 30), 'Atlantic/Azores').time).toBe('00:30');
+  });
+
+  it('is undone by its inverse', () => {
+    const moment = atWall('2026-11-23', '16:30', 'Atlantic/Azores');
+    expect(new Date(moment).toISOString()).toBe('2026-11-23T17:30:00.000Z');
+    expect(wallTime(moment, 'Atlantic/Azores')).toEqual({ date: '2026-11-23', time: '16:30', weekday: 1 });
+  });
+
+  it('ends the day by the site, not by UTC', () => {
+    expect(new Date(endOfDay(Date.UTC(2026, 10, 24, 0, 30), 'Atlantic/Azores')).toISOString()).toBe('2026-11-24T00:59:59.000Z');
+  });
+
+  it('gives the days of a spring and an autumn change 23 and 25 hours', () => {
+    const span = (from: string, to: string) => (atWall(to, '12:00', 'Europe/Lisbon') - atWall(from, '12:00', 'Europe/Lisbon')) / hour;
+    expect([span('2026-03-28', '2026-03-29'), span('2026-10-24', '2026-10-25')]).toEqual([23, 25]);
+  });
+
+  it('knows a zone from a made-up one', () => {
+    expect([isZone('Atlantic/Azores'), isZone('Atlantic/Marenta'), isZone('')]).toEqual([true, false, false]);
+  });
+});
+
+it('shows a duration as short as it can be read', () => {
+  expect([125_000, 0, -5, 3 * hour + 300_000, 28 * hour, 20 * 24 * hour].map(showDuration))
+    .toEqual(['2:05', '0:00', '0:00', '3 h 05 min', '1 d 4 h', '20 d']);
+});
+
+it('takes instants with an offset and nothing looser', () => {
+  expect(Instant.parse(instantAt(0, -60))).toEqual({ utc: '1970-01-01T00:00:00.000Z', offset: -60 });
+  expect(Instant.safeParse({ utc: '2026-11-23', offset: 0 }).success).toBe(false);
+  expect(Instant.safeParse({ utc: '2026-11-23T10:00:00.000Z', offset: 9000 }).success).toBe(false);
+});

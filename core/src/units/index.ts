@@ -1,0 +1,3 @@
+export * from './units.ts';
+export * from './numbers.ts';
+export * from './typed.ts';

@@ -1,0 +1,46 @@
+/** What became of a text that should hold one number. `decimals` counts the digits typed after the mark. */
+export type NumberReading =
+  | { ok: true; value: number; decimals: number }
+  | { ok: false; code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous'; message: string; suggestion?: string };
+
+const feetAndInches = /^(\d+)\s*(?:'|ft|′)\s*(\d+(?:[.,]\d+)?)\s*(?:"|''|in|″)?$/i;
+
+/**
+ * Reads a number as a technician types it: decimal point or comma, with an optional sign and spaced or marked
+ * thousands. Never guesses: `12' 7"` is asked about rather than read as 12.7, and `1e9` or `∞` are refused.
+ * @example readNumber('7,40') // { ok: true, value: 7.4, decimals: 2 }
+ */
+export function readNumber(text: string): NumberReading {
+  const trimmed = text.trim().replace(/[\u00a0\u202f]/g, ' ');
+  if (trimmed === '') return { ok: false, code: 'empty', message: 'Enter a number.' };
+
+  const imperial = feetAndInches.exec(trimmed);
+  if (imperial) {
+    const feet = Number(imperial[1]) + Number(imperial[2]!.replace(',', '.')) / 12;
+    return {
+      ok: false, code: 'feet-and-inches', suggestion: feet.toFixed(2),
+      message: `${trimmed} is feet and inches. In decimal feet it is ${feet.toFixed(2)}: enter that if it is what you mean.`,
+    };
+  }
+
+  const plain = trimmed.replace(/^[−–]/, '-');
+  const normal = withDecimalPoint(plain);
+  if (normal === 'ambiguous') {
+    return { ok: false, code: 'ambiguous', message: `${trimmed} has more than one mark. Write it with one decimal point and no thousands mark.` };
+  }
+  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(normal)) {
+    return { ok: false, code: 'not-a-number', message: `${trimmed} is not a number. Use digits and one decimal point or comma.` };
+  }
+  return { ok: true, value: Number(normal), decimals: normal.split('.')[1]?.length ?? 0 };
+}
+
+function withDecimalPoint(text: string): string {
+  const spaced = /^[+-]?\d{1,3}( \d{3})+([.,]\d+)?$/.test(text) ? text.replaceAll(' ', '') : text;
+  const commas = spaced.split(',').length - 1;
+  const points = spaced.split('.').length - 1;
+  if (commas + points <= 1) return spaced.replace(',', '.');
+  const decimal = spaced.lastIndexOf(',') > spaced.lastIndexOf('.') ? ',' : '.';
+  const thousands = decimal === ',' ? '.' : ',';
+  const grouped = new RegExp(`^[+-]?\\d{1,3}(\\${thousands}\\d{3})+\\${decimal}\\d+$`);
+  return grouped.test(spaced) ? spaced.replaceAll(thousands, '').replace(decimal, '.') : 'ambiguous';
+}

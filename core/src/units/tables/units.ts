@@ -1,0 +1,77 @@
+/**
+ * Every unit the product reads or shows. `factor` takes a number in the unit to the base unit of its dimension
+ * (base = number × factor + offset).
+ *
+ * Sources: exact definitions of the SI Brochure, 9th ed. (2019); US customary lengths and the US gallon from NIST
+ * Handbook 44, app. C (1 ft = 0.3048 m, 1 US gal = 3.785411784 L, both exact). mg/L = ppm holds for dilute water only
+ * (common practice). Hardness: 1 gpg = 17.118 mg/L as CaCO3 by definition (64.79891 mg per 3.785411784 L);
+ * 1 °dH = 10 mg/L CaO = 17.848 mg/L as CaCO3; 1 °f = 10 mg/L as CaCO3 (common practice).
+ */
+export interface UnitRow {
+  dimension: Dimension;
+  label: string;
+  factor: number;
+  offset?: number;
+}
+
+export type Dimension =
+  | 'length' | 'volume' | 'flow' | 'duration' | 'temperature' | 'concentration' | 'conductivity' | 'turbidity'
+  | 'acidity' | 'potential' | 'count' | 'hardness' | 'ratio' | 'number';
+
+const gallon = 3.785411784e-3;
+
+export const units = {
+  m: { dimension: 'length', label: 'm', factor: 1 },
+  cm: { dimension: 'length', label: 'cm', factor: 0.01 },
+  mm: { dimension: 'length', label: 'mm', factor: 0.001 },
+  ft: { dimension: 'length', label: 'ft', factor: 0.3048 },
+  in: { dimension: 'length', label: 'in', factor: 0.0254 },
+
+  m3: { dimension: 'volume', label: 'm³', factor: 1 },
+  L: { dimension: 'volume', label: 'L', factor: 1e-3 },
+  mL: { dimension: 'volume', label: 'mL', factor: 1e-6 },
+  gal: { dimension: 'volume', label: 'gal (US)', factor: gallon },
+
+  'm3/s': { dimension: 'flow', label: 'm³/s', factor: 1 },
+  'L/min': { dimension: 'flow', label: 'L/min', factor: 1e-3 / 60 },
+  'mL/min': { dimension: 'flow', label: 'mL/min', factor: 1e-6 / 60 },
+  'L/s': { dimension: 'flow', label: 'L/s', factor: 1e-3 },
+  'm3/h': { dimension: 'flow', label: 'm³/h', factor: 1 / 3600 },
+  gpm: { dimension: 'flow', label: 'gal/min (US)', factor: gallon / 60 },
+
+  s: { dimension: 'duration', label: 's', factor: 1 },
+  min: { dimension: 'duration', label: 'min', factor: 60 },
+  h: { dimension: 'duration', label: 'h', factor: 3600 },
+
+  degC: { dimension: 'temperature', label: '°C', factor: 1 },
+  degF: { dimension: 'temperature', label: '°F', factor: 5 / 9, offset: -160 / 9 },
+
+  'mg/L': { dimension: 'concentration', label: 'mg/L', factor: 1 },
+  'ug/L': { dimension: 'concentration', label: 'µg/L', factor: 1e-3 },
+  'ng/L': { dimension: 'concentration', label: 'ng/L', factor: 1e-6 },
+  'g/L': { dimension: 'concentration', label: 'g/L', factor: 1e3 },
+  ppm: { dimension: 'concentration', label: 'ppm', factor: 1 },
+  ppb: { dimension: 'concentration', label: 'ppb', factor: 1e-3 },
+  ppt: { dimension: 'concentration', label: 'ppt', factor: 1e-6 },
+
+  'uS/cm': { dimension: 'conductivity', label: 'µS/cm', factor: 1 },
+  'mS/cm': { dimension: 'conductivity', label: 'mS/cm', factor: 1e3 },
+  'mS/m': { dimension: 'conductivity', label: 'mS/m', factor: 10 },
+
+  NTU: { dimension: 'turbidity', label: 'NTU', factor: 1 },
+  FNU: { dimension: 'turbidity', label: 'FNU', factor: 1 },
+  pH: { dimension: 'acidity', label: 'pH', factor: 1 },
+  mV: { dimension: 'potential', label: 'mV', factor: 1 },
+
+  'per100mL': { dimension: 'count', label: '/100 mL', factor: 1 },
+  'perL': { dimension: 'count', label: '/L', factor: 0.1 },
+  'permL': { dimension: 'count', label: '/mL', factor: 100 },
+
+  'mg/L CaCO3': { dimension: 'hardness', label: 'mg/L CaCO₃', factor: 1 },
+  gpg: { dimension: 'hardness', label: 'gr/gal (US)', factor: 64.79891 / 3.785411784 },
+  dH: { dimension: 'hardness', label: '°dH', factor: 17.848 },
+  fH: { dimension: 'hardness', label: '°f', factor: 10 },
+
+  '%': { dimension: 'ratio', label: '%', factor: 0.01 },
+  '1': { dimension: 'number', label: '', factor: 1 },
+} as const satisfies Record<string, UnitRow>;

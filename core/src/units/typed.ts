@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { readNumber } from './numbers.ts';
+import { fromBase, toBase, unit, UnitId, unitLabel, type Dimension } from './units.ts';
+
+/**
+ * A quantity exactly as somebody typed it. The text is the record, so 7.40 stays 7.40; the number in base units is
+ * derived from it with {@link base}.
+ */
+export const Typed = z.object({
+  text: z.string().max(40).refine((text) => readNumber(text).ok, { error: 'Not a number.' }),
+  unit: UnitId,
+});
+export type Typed = z.infer<typeof Typed>;
+
+/** A {@link Typed} of one dimension, refused outside `min`..`max` in base units. */
+export function typedOf(dimension: Dimension, range: { min?: number; max?: number } = {}) {
+  return Typed.superRefine((typed, issues) => {
+    if (unit(typed.unit).dimension !== dimension) {
+      issues.addIssue({ code: 'custom', path: ['unit'], message: `${unitLabel(typed.unit)} is not a unit of ${dimension}.` });
+      return;
+    }
+    if (!readNumber(typed.text).ok) return;
+    const value = base(typed);
+    if (range.min !== undefined && value < range.min) {
+      issues.addIssue({ code: 'custom', path: ['text'], message: `Cannot be less than ${inUnit(range.min, typed.unit)}.` });
+    }
+    if (range.max !== undefined && value > range.max) {
+      issues.addIssue({ code: 'custom', path: ['text'], message: `Cannot be more than ${inUnit(range.max, typed.unit)}.` });
+    }
+  });
+}
+
+function inUnit(value: number, id: UnitId): string {
+  return `${showNumber(fromBase(value, id), 2)} ${unitLabel(id)}`.trim();
+}
+
+/**
+ * The typed quantity in base units.
+ * @throws RangeError when the text is no number: schemas refuse such text before it gets here.
+ */
+export function base(typed: Typed): number {
+  const reading = readNumber(typed.text);
+  if (!reading.ok) throw new RangeError(reading.message);
+  return toBase(reading.value, typed.unit);
+}
+
+/** How many decimals were typed. */
+export function decimalsOf(typed: Typed): number {
+  const reading = readNumber(typed.text);
+  return reading.ok ? reading.decimals : 0;
+}
+
+/** `7.40 m`: the text as typed with its unit. */
+export function showTyped(typed: Typed): string {
+  return `${typed.text.trim()} ${unitLabel(typed.unit)}`.trim();
+}
+
+/** A number for people: fixed decimals, with a true minus sign, and no minus before a rounded zero. */
+export function showNumber(value: number, decimals: number): string {
+  const fixed = value.toFixed(decimals);
+  const isZero = Number(fixed) === 0;
+  return fixed.startsWith('-') ? (isZero ? fixed.slice(1) : `−${fixed.slice(1)}`) : fixed;
+}
+
+/** A base-unit number shown in a unit: `show(0.0127, 'mm', 1)` is `12.7 mm`. */
+export function show(value: number, id: UnitId, decimals: number): string {
+  return `${showNumber(fromBase(value, id), decimals)} ${unitLabel(id)}`.trim();
+}
