@@ -5,3 +5,4 @@ export * from './mapping.ts';
 export * from './value.ts';
 export * from './interpret.ts';
 export * from './missing.ts';
+export * from './report.ts';

@@ -1,11 +1,12 @@
 import { analysis, rulesFor } from '../bottles/index.ts';
 import { struck, type Entry } from '../book/index.ts';
-import { handedOver } from '../custody/index.ts';
+import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
 import { levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked, roundPlanned } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { clockStarted, departs, findProtocol, refuseAnswer, runStarted, stepDone, stepSkipped } from '../tap/index.ts';
+import { reportRead, reportReceived } from '../read/index.ts';
 import { millis } from '../time/index.ts';
 import { actionDone } from '../act/index.ts';
 import type { RoundState, VisitState } from './fold.ts';
@@ -140,6 +141,17 @@ export function admit(entry: Entry, book: readonly Entry[], round: RoundState | 
     const action = round.followUps.find((candidate) => candidate.id === entry.payload.action);
     if (!action) return [misfit('payload.action', 'There is no such follow-up.')];
     return action.done ? [misfit('payload.action', 'This follow-up is done.')] : [];
+  }
+  if (labAnswered.is(entry)) {
+    const handOver = round.handOvers.find((candidate) => candidate.entry === entry.payload.handOver);
+    if (!handOver) return [misfit('payload.handOver', 'There is no such hand-over.')];
+    return handOver.answer ? [misfit('payload.handOver', 'The lab has answered.')] : [];
+  }
+  if (reportReceived.is(entry) && round.reports.some((report) => report.sha256 === entry.payload.sha256)) {
+    return [misfit('payload.sha256', 'This report is here already.')];
+  }
+  if (reportRead.is(entry) && !round.reports.some((report) => report.sha256 === entry.payload.sha256)) {
+    return [misfit('payload.sha256', 'There is no such report in this round.')];
   }
   const handOver = admitHandOver(entry, round);
   if (handOver) return [handOver];

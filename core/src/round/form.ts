@@ -1,3 +1,4 @@
+import type { RuleId } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { measured } from '../tap/index.ts';
 import type { RoundState, VisitState } from './fold.ts';
@@ -13,4 +14,9 @@ export function formLines(round: RoundState): FormLine[] {
   return round.visits.flatMap((visit) => visit.bottles
     .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
     .map((bottle) => ({ bottle, pointName: visit.point.name, sampleType: visit.sample, residual: residualFor(visit) })));
+}
+
+/** The bottles whose results a report of this round may bring: those the lab accepted, by label. */
+export function acceptedBottles(round: RoundState): Map<string, RuleId> {
+  return new Map(round.bottles.filter((bottle) => bottle.accepted === true).map((bottle) => [bottle.id, bottle.rule]));
 }

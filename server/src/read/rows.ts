@@ -1,0 +1,12 @@
+import type { RoundState } from '@fonte/core/round';
+import type { ResultRow } from '../store/index.ts';
+
+export function resultRows(book: string, round: RoundState): ResultRow[] {
+  return (round.verdict?.visits ?? []).flatMap((visit) => {
+    const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
+    return visit.judged.map(({ result, verdict }) => ({
+      id: `${result.bottle}:${result.parameter}`, book, point, bottle: result.bottle, parameter: result.parameter,
+      form: result.form, value: result.value, reportingLimit: result.reportingLimit, verdict: verdict.state,
+    }));
+  });
+}
