@@ -11,6 +11,12 @@ export function parameter(id: ParameterId): ParameterRow {
   return parameters[id];
 }
 
+/** The name of a parameter inside a sentence: `dissolved oxygen`, `pH`. */
+export function inText(id: ParameterId): string {
+  const short = parameter(id).name.replace(/ (at 25 °C|\(as .*\))$/, '');
+  return /^(pH|E\. )/.test(short) ? short : short.charAt(0).toLowerCase() + short.slice(1);
+}
+
 /** A typed reading of a parameter, in the parameter's own unit. */
 export function inOwnUnit(id: ParameterId, typed: Typed): number {
   return fromBase(base(typed), parameter(id).unit);

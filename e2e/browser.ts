@@ -1,0 +1,58 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+export const desk = { width: 1280, height: 800 };
+export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true };
+
+/** Debian's Chromium, with a profile of its own. */
+export function openBrowser(): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    userDataDir: mkdtempSync(join(tmpdir(), 'fonte-chromium-')),
+    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  });
+}
+
+const patience = 15_000;
+
+/** Waits for text anywhere on the page. */
+export async function see(page: Page, text: string): Promise<void> {
+  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience }, text).catch(async () => {
+    const shown = await page.evaluate(() => document.body.innerText);
+    throw new Error(`“${text}” is not on ${page.url()}:\n${shown}`);
+  });
+}
+
+/** Clicks what has this accessible name, a button unless another role is given. */
+export async function click(page: Page, name: string, role = 'button'): Promise<void> {
+  const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
+  await page.waitForFunction((one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'), { timeout: patience }, element);
+  await element.evaluate((one) => one.scrollIntoView({ block: 'center' }));
+  await element.click();
+}
+
+/** Types into the field with this label, in place of what stands there. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = await page.locator(`aria/${label}[role="textbox"]`).setTimeout(patience).waitHandle();
+  await field.evaluate((one) => one.scrollIntoView({ block: 'center' }));
+  await field.click({ count: 3 });
+  await field.press('Backspace');
+  await field.type(text);
+}
+
+/** Ticks the box with this text beside it. */
+export async function tick(page: Page, text: string): Promise<void> {
+  const label = await page.waitForFunction((wanted) => [...document.querySelectorAll('label')].find((one) => one.innerText.includes(wanted)) ?? null, { timeout: patience }, text);
+  await (label as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+}
+
+/** Chooses a segment of a group by their names. */
+export async function choose(page: Page, group: string, option: string): Promise<void> {
+  const found = await page.waitForFunction((name, text) => {
+    const around = [...document.querySelectorAll('.ant-segmented')].find((one) => one.getAttribute('aria-label') === name);
+    return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
+  }, { timeout: patience }, group, option);
+  await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+}

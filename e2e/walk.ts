@@ -1,0 +1,96 @@
+import type { Page } from 'puppeteer-core';
+import { choose, click, see, tick, type } from './browser.ts';
+
+/** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
+
+export async function openToday(page: Page, address: string): Promise<void> {
+  await page.goto(address, { waitUntil: 'networkidle0' });
+  await see(page, 'Tannery and market hall');
+}
+
+export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): Promise<void> {
+  await click(page, `Move the demo clock on by ${by}`);
+  await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
+}
+
+export async function readLevel(page: Page, text: string): Promise<void> {
+  const label = await page.evaluate(() => document.querySelector('.typed.big label')!.textContent!);
+  await type(page, label, text);
+  await click(page, 'Write it down');
+}
+
+export async function setUpPurge(page: Page): Promise<void> {
+  await see(page, 'True inside diameter');
+  await click(page, 'Start the purge');
+  await see(page, 'Set 1');
+}
+
+export const goodSets = [
+  { pumped: '24', temperature: '16.8', ph: '6.88', conductivity: '584', oxygen: '3.95', turbidity: '14.0' },
+  { pumped: '48', temperature: '16.2', ph: '6.91', conductivity: '576', oxygen: '3.62', turbidity: '8.9' },
+  { pumped: '60', temperature: '16.1', ph: '6.92', conductivity: '573', oxygen: '3.55', turbidity: '8.5' },
+  { pumped: '73', temperature: '16.1', ph: '6.92', conductivity: '572', oxygen: '3.51', turbidity: '8.2' },
+];
+
+/** Types a set with the keyboard alone: Enter moves from field to field, and on the last one writes the set down. */
+export async function readSet(page: Page, number: number, set: (typeof goodSets)[number]): Promise<void> {
+  await see(page, `Set ${number}`);
+  await type(page, 'Pumped so far', set.pumped);
+  for (const value of [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, '']) {
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(value);
+  }
+  await page.keyboard.press('Enter');
+  await see(page, `Set ${number + 1}`);
+}
+
+export async function endPurge(page: Page): Promise<void> {
+  await tick(page, 'The flow cell is detached');
+  await click(page, 'End and fill');
+  await see(page, 'Next bottle');
+}
+
+export async function fillNext(page: Page, id: string): Promise<void> {
+  await see(page, id);
+  await click(page, 'Filled and capped');
+  await page.waitForFunction((label) => document.querySelector('.fill-card')?.getAttribute('aria-label') !== `Bottle ${label}`, {}, id);
+}
+
+export async function answerFitness(page: Page): Promise<void> {
+  await see(page, 'Look at the tap');
+  for (const item of ['Outlet faces down, clean and not leaking', 'No softener, filter or hose before it', 'The connection is in use']) await choose(page, item, 'Yes');
+  await click(page, 'Done');
+}
+
+export async function confirmStep(page: Page, say: string): Promise<void> {
+  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, say);
+  await click(page, 'Done');
+}
+
+export async function waitClock(page: Page, say: string): Promise<void> {
+  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, say);
+  await click(page, 'Start the clock');
+  await page.waitForSelector('.countdown.big');
+  await skip(page, '10 min');
+  await see(page, 'so far: long enough');
+  await click(page, 'Done');
+}
+
+export async function measureStep(page: Page, label: string, text: string, button = 'Done'): Promise<void> {
+  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, label);
+  await type(page, label, text);
+  await click(page, button);
+}
+
+export async function chooseDisinfection(page: Page, option: string): Promise<void> {
+  await see(page, 'Choose how to disinfect the outlet');
+  await page.evaluate((wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted))!.click(), option);
+  await click(page, 'Done');
+}
+
+export async function signOver(page: Page, { temperature, seal }: { temperature: string; seal: string }): Promise<void> {
+  await type(page, 'In the cooler now', temperature);
+  await type(page, 'Seal number', seal);
+  await type(page, 'Taken by', 'Intake desk');
+  await type(page, 'Sign as Inês Faria', 'Inês Faria');
+}

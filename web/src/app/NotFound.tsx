@@ -1,0 +1,6 @@
+import { Link } from 'react-router';
+import { Empty } from './Feedback.tsx';
+
+export function NotFound() {
+  return <Empty title="There is nothing at this address"><Link to="/">Go to today’s work</Link></Empty>;
+}

@@ -1,0 +1,69 @@
+import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
+import { useState } from 'react';
+import { useVariant, variants } from '../theme/variant.ts';
+import { useUnitSystem } from '../units/system.ts';
+import type { UnitSystem } from '../units/system.ts';
+import type { Variant } from '../theme/tokens.ts';
+import { useMe, useSession } from './session.ts';
+import { post } from './api.ts';
+import { Failed } from './Feedback.tsx';
+
+const lights: Record<Variant, string> = { day: 'Day', night: 'Night', sun: 'Full sun' };
+const skips = [['1 min', 60], ['10 min', 600], ['1 h', 3600], ['1 d', 86_400]] as const;
+
+/** Only the demo shows this: nobody wants to wait two minutes for a made-up tap. */
+function SkipTime() {
+  const { renew } = useSession();
+  const [busy, setBusy] = useState(false);
+  const skip = async (seconds: number) => {
+    setBusy(true);
+    try {
+      await post('/api/demo/clock', { seconds });
+      await renew();
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <span className="skip row" style={{ gap: 4 }}>
+      <span>Demo clock:</span>
+      {skips.map(([label, seconds]) => <button key={label} type="button" disabled={busy} onClick={() => void skip(seconds)} aria-label={`Move the demo clock on by ${label}`}>+{label}</button>)}
+    </span>
+  );
+}
+
+export function Shell() {
+  const { demo } = useSession();
+  const me = useMe();
+  const { variant, choose } = useVariant();
+  const { system, chooseSystem } = useUnitSystem();
+  return (
+    <div className="shell">
+      <header className="bar">
+        <Link to="/" className="name"><img src="/mark.svg" alt="" width={30} height={30} />Fonte</Link>
+        <nav aria-label="Main">
+          <NavLink to="/" end>Today</NavLink>
+          <NavLink to="/rounds">Rounds</NavLink>
+          <NavLink to="/points">Points</NavLink>
+          <NavLink to="/bench">Bench</NavLink>
+        </nav>
+        <div className="aside">
+          {demo && <SkipTime />}
+          <label><span className="hidden">Units</span>
+            <select value={system} onChange={(event) => chooseSystem(event.target.value as UnitSystem)}><option value="metric">m, L</option><option value="us">ft, gal</option></select>
+          </label>
+          <label><span className="hidden">Light</span>
+            <select value={variant} onChange={(event) => choose(event.target.value as Variant)}>{variants.map((one) => <option key={one} value={one}>{lights[one]}</option>)}</select>
+          </label>
+          <span title={me.role}>{me.name}</span>
+        </div>
+      </header>
+      <main><Outlet /></main>
+      <ScrollRestoration />
+    </div>
+  );
+}
+
+export function ShellError() {
+  return <main><h1>This page stumbled</h1><Failed error={useRouteError()} retry={() => location.reload()} /></main>;
+}

@@ -1,0 +1,7 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import './theme/global.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Root } from './app/Root.tsx';
+
+createRoot(document.getElementById('root')!).render(<StrictMode><Root /></StrictMode>);

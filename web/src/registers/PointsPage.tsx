@@ -1,0 +1,46 @@
+import type { RecordedLevel } from '@fonte/core/level';
+import type { Point, WellPoint } from '@fonte/core/registers';
+import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import useSWR from 'swr';
+import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { useUnitSystem } from '../units/system.ts';
+
+const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
+
+/** The register of points: how to get there, how it is built, and its levels through time. */
+export function PointsPage() {
+  const { data, error, mutate } = useSWR<Point[]>('/api/points');
+  if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
+  if (!data) return <Loading what="the register" />;
+  return (
+    <>
+      <div className="row between"><h1>Points</h1><Link className="strong" to="/points/new">Register a point</Link></div>
+      {data.length === 0 ? <Empty title="No point is registered yet"><Link to="/points/new">Register a point</Link></Empty> : (
+        <div className="stack-wide">
+          {data.map((point) => (
+            <section key={point.id} className="panel">
+              <div><h2>{point.name} <span className="soft">{point.code}</span></h2><p className="soft">{point.place}. {point.use === 'supply' ? 'Supply' : 'Monitoring'}. {point.access}</p></div>
+              {point.type === 'tap' ? <p>{point.tap.outlet}. {point.tap.residualMinimum === null ? 'Not chlorinated.' : `At least ${point.tap.residualMinimum} mg/L free chlorine.`}</p> : <WellFacts point={point} />}
+            </section>
+          ))}
+        </div>
+      )}
+    </>
+  );
+}
+
+function WellFacts({ point }: { point: WellPoint }) {
+  const { units: { depth: [unit, decimals], diameter: [small, digits] } } = useUnitSystem();
+  const { data: levels = [] } = useSWR<(RecordedLevel & { elevation: number })[]>(`/api/points/${point.id}/levels`);
+  const { well } = point;
+  const last = levels.at(-1);
+  return (
+    <>
+      <p>Bottom {show(well.bottom, unit, 2)}, screen {show(well.screenTop, unit, 2)} to {show(well.screenBottom, unit, 2)} below ground; inside {show(well.insideDiameter, small, digits)}; {well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`).join(', ')}.
+        {last && <> Last level <span className="strong">{showNumber(fromBase(last.depth, unit), decimals)} {unitLabel(unit)}</span> below the mark.</>}</p>
+      {levels.length > 2 && <Suspense fallback={<Loading what="the hydrograph" />}><Hydrograph levels={levels} /></Suspense>}
+    </>
+  );
+}

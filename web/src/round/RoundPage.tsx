@@ -1,0 +1,25 @@
+import { nextStep } from '@fonte/core/round';
+import { Button } from 'antd';
+import { useNavigate } from 'react-router';
+import { useRound } from '../book/useRound.ts';
+import { PlanPanel } from '../plan/PlanPanel.tsx';
+import { FollowUps } from '../act/FollowUps.tsx';
+import { roomPath } from './paths.ts';
+
+/** What blocks the next step, and the plan with its bottles. */
+export function RoundPage() {
+  const { id, round } = useRound();
+  const navigate = useNavigate();
+  const next = nextStep(round);
+  const where = round.visits.find((visit) => visit.id === next?.visit)?.point.name;
+  return (
+    <>
+      <section className="row between">
+        <div><h1>{next ? next.say : 'This round is done'}</h1>{where && <p className="soft">{where}</p>}</div>
+        {next && next.room !== 'plan' && <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, next.room, next.visit))}>Go on</Button>}
+      </section>
+      {round.followUps.length > 0 && <FollowUps />}
+      <PlanPanel />
+    </>
+  );
+}

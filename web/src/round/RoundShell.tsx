@@ -1,0 +1,25 @@
+import { Link, Outlet, useMatch, useParams } from 'react-router';
+import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { useRoundBook, type RoundBook } from '../book/useRound.ts';
+import { Stream } from './Stream.tsx';
+
+/** Follows one round's book for every page below it. */
+export function RoundShell() {
+  const { round: id = '' } = useParams();
+  const inField = useMatch('/rounds/:round/at/:visit/*') !== null;
+  const book = useRoundBook(id);
+  const { round, entries, error, refresh } = book;
+  if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
+  if (!round) return <Empty title="There is no such round"><Link to="/rounds">All rounds</Link></Empty>;
+  return (
+    <>
+      {error !== undefined && <p className="problem" role="alert">No connection: this is the round as it was last read.</p>}
+      <div className="row between">
+        <p className="crumb"><Link to="/">Today</Link> / {inField ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>} <span className="soft">{round.plan.code}</span></p>
+        <p className="crumb"><Link to={`/rounds/${id}/book`}>Field book</Link></p>
+      </div>
+      {!inField && <Stream id={id} round={round} />}
+      <Outlet context={{ ...book, entries, round } satisfies RoundBook} />
+    </>
+  );
+}

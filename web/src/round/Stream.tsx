@@ -1,0 +1,60 @@
+import { bottleRule } from '@fonte/core/bottles';
+import { nextAtVisit, stages, type BottleState, type RoundState, type Room, type Stage, type VisitState } from '@fonte/core/round';
+import { showDuration } from '@fonte/core/time';
+import { Fragment } from 'react';
+import { Link, NavLink } from 'react-router';
+import { useNow } from '../time/useNow.ts';
+import { roomPath } from './paths.ts';
+import { stageNames } from './stageNames.ts';
+import './stream.css';
+
+const roomOf: Partial<Record<Stage, Room>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };
+
+function describe(bottle: BottleState, now: number): string {
+  const name = `${bottle.id}, ${bottleRule(bottle.rule).name}`;
+  if (bottle.lost) return `${name}: ${bottle.lost.how}, ${bottle.lost.reason}`;
+  const left = bottle.holding && (bottle.stage === 'filled') ? `, ${bottle.holding.deadline > now ? `${showDuration(bottle.holding.deadline - now)} left` : 'holding time over'}` : '';
+  return `${name}: ${stageNames[bottle.stage].toLowerCase()}${left}`;
+}
+
+function VisitLine({ visit, round, now }: { visit: VisitState; round: string; now: number }) {
+  const next = nextAtVisit(visit);
+  const going = visit.bottles.filter((bottle) => !bottle.lost);
+  const front = Math.max(0, ...going.map((bottle) => stages.indexOf(bottle.stage)));
+  const home: Room = visit.point.type === 'well' ? 'level' : visit.analyses.includes('coliforms') ? 'tap' : 'fill';
+  return (
+    <Fragment>
+      <div className="stream-point">
+        <Link to={roomPath(round, next && next.room !== 'plan' ? next.room : home, visit.id)}>{visit.point.name}</Link>
+        <span className="small soft">{visit.run?.abandoned ? 'Abandoned: take the alternative tap' : (next?.say ?? (visit.bottles.length > 0 ? 'Done here' : 'Level taken'))}</span>
+      </div>
+      {stages.map((stage, index) => (
+        <div key={stage} className={`stream-cell${index < front ? ' passed' : index === front && front > 0 ? ' front' : ''}`}>
+          {visit.bottles.filter((bottle) => bottle.stage === stage).map((bottle) => {
+            const full = bottle.filledAt !== null && !bottle.lost;
+            return <span key={bottle.id} role="img" className={`bottle-mark${full ? ' full' : ''}${bottle.lost ? ' lost' : ''}`} title={describe(bottle, now)} aria-label={describe(bottle, now)}>{bottleRule(bottle.rule).letter}</span>;
+          })}
+        </div>
+      ))}
+    </Fragment>
+  );
+}
+
+/** The round as a stream: each point a line, its bottles as marks on the way from plan to verdict. */
+export function Stream({ id, round }: { id: string; round: RoundState }) {
+  const now = useNow(30_000);
+  return (
+    <nav className="stream" aria-label="The round, stage by stage">
+      <div className="stream-grid">
+        <div className="stream-point" style={{ border: 0, padding: 0 }} />
+        {stages.map((stage) => {
+          const room = roomOf[stage];
+          return room
+            ? <NavLink key={stage} end className="stream-head" to={roomPath(id, room, null)}>{stageNames[stage]}</NavLink>
+            : <span key={stage} className="stream-head">{stageNames[stage]}</span>;
+        })}
+        {round.visits.map((visit) => <VisitLine key={visit.id} visit={visit} round={id} now={now} />)}
+      </div>
+    </nav>
+  );
+}

@@ -1,0 +1,38 @@
+import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
+import type { VisitState } from '@fonte/core/round';
+import { showTyped } from '@fonte/core/units';
+import { wallTime } from '@fonte/core/time';
+import { Correct } from '../book/Correct.tsx';
+import { useRound } from '../book/useRound.ts';
+import { Mark, type MarkKind } from '../theme/Mark.tsx';
+
+const marks: Record<RunStep['state'], MarkKind> = { done: 'good', skipped: 'question', now: 'live', later: 'note' };
+const words: Record<RunStep['state'], string> = { done: 'done', skipped: 'left out', now: 'now', later: 'later' };
+
+function answered(run: RunStep): string {
+  if (run.answer?.type === 'measure') return showTyped(run.answer.reading);
+  if (run.answer?.type === 'choose' && run.step.act.type === 'choose') {
+    const { option } = run.answer;
+    return run.step.act.options.find((one) => one.id === option)?.label ?? option;
+  }
+  return '';
+}
+
+/** All steps of the run: what was done and when, what is now, what comes. A step done can be struck and done again. */
+export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
+  const { round } = useRound();
+  const seconds = (at: number) => `${wallTime(at, round.plan.zone).time}:${String(new Date(at).getUTCSeconds()).padStart(2, '0')}`;
+  const correctable = visit.bottles.every((bottle) => bottle.rule !== 'bacteria' || bottle.state !== 'filled');
+  return (
+    <ol className="step-list plain">
+      {run.steps.map((one) => (
+        <li key={one.step.id} className={one.state} aria-current={one.state === 'now' ? 'step' : undefined}>
+          <Mark kind={one.stops.length > 0 ? 'question' : marks[one.state]} size={15} />
+          <span>{one.step.say} <span className="hidden">({words[one.state]})</span> <span className="strong">{answered(one)}</span></span>
+          <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
+          {one.entry && correctable && (one.state === 'skipped' ? <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} /> : <Correct entry={one.entry} kind={stepDone} what={one.step.say} />)}
+        </li>
+      ))}
+    </ol>
+  );
+}

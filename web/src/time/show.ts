@@ -1,0 +1,17 @@
+import { wallTime } from '@fonte/core/time';
+
+/** `14:05` on the site's wall clock. */
+export function showTime(milliseconds: number, zone: string): string {
+  return wallTime(milliseconds, zone).time;
+}
+
+/** `Mon 23 Nov, 14:05` on the site's wall clock. */
+export function showMoment(milliseconds: number, zone: string): string {
+  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(milliseconds);
+  return `${day}, ${showTime(milliseconds, zone)}`;
+}
+
+/** `23 November 2026`. */
+export function showDate(date: string): string {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`));
+}

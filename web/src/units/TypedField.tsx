@@ -1,0 +1,54 @@
+import { readNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { Input, Segmented } from 'antd';
+import { useId, type KeyboardEvent, type Ref } from 'react';
+import type { InputRef } from 'antd';
+
+interface Props {
+  label: string;
+  value: Typed;
+  onChange: (value: Typed) => void;
+  /** The units to choose from; one unit is only shown. */
+  units: readonly UnitId[];
+  error?: string | undefined;
+  hint?: string | undefined;
+  big?: boolean;
+  autoFocus?: boolean;
+  onEnter?: () => void;
+  ref?: Ref<InputRef>;
+}
+
+/** A number with its unit, kept exactly as typed. Shows what is wrong with it at the field, never clears it. */
+export function TypedField({ label, value, onChange, units, error, hint, big, autoFocus, onEnter, ref }: Props) {
+  const id = useId();
+  const reading = readNumber(value.text);
+  const suggestion = !reading.ok && reading.code === 'feet-and-inches' ? reading.suggestion : undefined;
+  const enter = (event: KeyboardEvent) => {
+    if (!onEnter) return;
+    event.preventDefault();
+    onEnter();
+  };
+  return (
+    <div className={`typed${big ? ' big' : ''}`}>
+      <label htmlFor={id}>{label}</label>
+      <div className="inputs">
+        <Input id={id} ref={ref ?? null} value={value.text} inputMode="decimal" autoComplete="off" enterKeyHint="next" size="large" status={error ? 'error' : ''}
+          aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-say` : undefined} autoFocus={autoFocus ?? false}
+          onChange={(event) => onChange({ ...value, text: event.target.value })} onPressEnter={enter} />
+        {units.length > 1
+          ? <Segmented aria-label={`Unit of ${label}`} value={value.unit} onChange={(unit) => onChange({ ...value, unit })} options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))} />
+          : <span className="fixed-unit">{unitLabel(value.unit)}</span>}
+      </div>
+      <div id={`${id}-say`} aria-live="polite">
+        {error && <p className="field-error">{error}</p>}
+        {error && suggestion && <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>Use {suggestion} ft</button>}
+        {!error && hint && <p className="soft small">{hint}</p>}
+      </div>
+    </div>
+  );
+}
+
+/** What is wrong with a typed number before it is sent, or undefined. */
+export function numberError(typed: Typed): string | undefined {
+  const reading = readNumber(typed.text);
+  return reading.ok ? undefined : reading.message;
+}
