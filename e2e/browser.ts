@@ -30,6 +30,11 @@ export async function click(page: Page, name: string, role = 'button'): Promise<
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
   await page.waitForFunction((one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'), { timeout: patience }, element);
   await element.evaluate((one) => one.scrollIntoView({ block: 'center' }));
+  // A dialog that is closing may still lie over it.
+  await page.waitForFunction((one) => {
+    const { left, top, width, height } = one.getBoundingClientRect();
+    return one.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+  }, { timeout: patience }, element);
   await element.click();
 }
 
@@ -55,4 +60,22 @@ export async function choose(page: Page, group: string, option: string): Promise
     return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
   }, { timeout: patience }, group, option);
   await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+}
+
+/** Ticks the checkbox with this accessible name. */
+export async function pick(page: Page, name: string): Promise<void> {
+  const box = await page.waitForSelector(`input[type=checkbox][aria-label="${name}"], [aria-label="${name}"] input[type=checkbox]`, { timeout: patience });
+  await page.waitForFunction((one) => !(one as HTMLInputElement).disabled, { timeout: patience }, box);
+  await box!.evaluate((one) => (one as HTMLInputElement).click());
+}
+
+/** Clicks the first button with this text. */
+export async function press(page: Page, text: string): Promise<void> {
+  const found = await page.waitForFunction((wanted) => [...document.querySelectorAll('button')].find((one) => one.innerText.trim() === wanted) ?? null, { timeout: patience }, text);
+  await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+}
+
+/** Whether text stands on the page now. */
+export function shows(page: Page, text: string): Promise<boolean> {
+  return page.evaluate((wanted) => document.body.innerText.includes(wanted), text);
 }

@@ -78,7 +78,7 @@ export function followUps(
       const name = parameter(occasion.parameter).name;
       const before = found.get(id);
       if (before) {
-        before.because += `, ${name}`;
+        if (!before.because.split(', ').includes(name)) before.because += `, ${name}`;
         continue;
       }
       found.set(id, {

@@ -1,6 +1,7 @@
 import type { Occasion } from '../act/index.ts';
 import type { Entry } from '../book/index.ts';
 import { euDrinkingWater, inReadingOrder, judgeResult, judgeSums, type JudgedResult, type SumVerdict } from '../limits/index.ts';
+import { parameter } from '../parameters/index.ts';
 import { reportRead, reportReceived, type LabResult, type Mapping } from '../read/index.ts';
 import { millis, wallTime } from '../time/index.ts';
 import type { VisitState } from './fold.ts';
@@ -58,11 +59,15 @@ function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: stri
   };
 }
 
-/** The verdict over all reports of a round that were read; null before the first. */
+/** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
 export function judgeRound(visits: readonly VisitState[], reports: readonly RoundReport[], zone: string): RoundVerdict | null {
   const results = reports.flatMap((report) => report.read?.results ?? []);
   if (results.length === 0) return null;
-  const verdicts = visits.map((visit) => judgeVisit(visit, results, zone)).filter((verdict) => verdict.judged.length > 0);
+  const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
+  const verdicts = visits
+    .map((visit) => judgeVisit(visit, results, zone))
+    .filter((verdict) => verdict.judged.length > 0)
+    .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
   const occasions = verdicts.flatMap(({ visit, pointName, use, sample, judged, sums }) => [
     ...judged.map(({ result, verdict }): Occasion => ({ visit, pointName, use, sample, parameter: result.parameter, state: verdict.state })),
     ...sums.flatMap((sum): Occasion[] => sum.rule.shares.slice(0, 1).map((share) => ({ visit, pointName, use, sample, parameter: share.parameter, state: sum.state }))),

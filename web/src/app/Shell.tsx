@@ -26,7 +26,7 @@ function SkipTime() {
   };
   return (
     <span className="skip row" style={{ gap: 4 }}>
-      <span>Demo clock:</span>
+      <span className="wide">Demo clock:</span>
       {skips.map(([label, seconds]) => <button key={label} type="button" disabled={busy} onClick={() => void skip(seconds)} aria-label={`Move the demo clock on by ${label}`}>+{label}</button>)}
     </span>
   );
@@ -40,7 +40,7 @@ export function Shell() {
   return (
     <div className="shell">
       <header className="bar">
-        <Link to="/" className="name"><img src="/mark.svg" alt="" width={30} height={30} />Fonte</Link>
+        <Link to="/" className="name" aria-label="Fonte, today"><img src="/mark.svg" alt="" width={30} height={30} /><span className="wide">Fonte</span></Link>
         <nav aria-label="Main">
           <NavLink to="/" end>Today</NavLink>
           <NavLink to="/rounds">Rounds</NavLink>
@@ -55,7 +55,7 @@ export function Shell() {
           <label><span className="hidden">Light</span>
             <select value={variant} onChange={(event) => choose(event.target.value as Variant)}>{variants.map((one) => <option key={one} value={one}>{lights[one]}</option>)}</select>
           </label>
-          <span title={me.role}>{me.name}</span>
+          <span title={me.role}><span className="wide">{me.name}</span><span className="narrow">{me.initials}</span></span>
         </div>
       </header>
       <main><Outlet /></main>

@@ -1,4 +1,4 @@
-import type { JudgedResult, VerdictState } from '@fonte/core/limits';
+import type { JudgedResult, SumVerdict, VerdictState } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import type { RoundVerdict, VisitVerdict } from '@fonte/core/round';
 import { showNumber, unitLabel } from '@fonte/core/units';
@@ -59,13 +59,24 @@ function AtPoint({ verdict }: { verdict: VisitVerdict }) {
       <h2>{verdict.pointName}{verdict.sample === 'special' ? ', special sample' : ''}</h2>
       {verdict.use === 'monitoring' && <p className="finding note small"><Mark kind="note" /><span>A monitoring well: nobody drinks this water. The values for drinking water are a comparison.</span></p>}
       <ul className="judged plain">
+        {verdict.sums.filter((sum) => sum.state !== 'meets').map((sum) => <Sum key={sum.rule.id} sum={sum} />)}
         {verdict.judged.map((one) => <Line key={`${one.result.bottle} ${one.result.parameter}`} one={one} />)}
-        {verdict.sums.map((sum) => {
-          const [word, kind, tone] = words[sum.state];
-          return <li key={sum.rule.id}><span className="strong">{sum.rule.name}</span><span className="number">{showNumber(sum.high, 2)}<span className="unit">of 1</span></span><span /><span className={`word tone-${tone}`}><Mark kind={kind} />{word}</span><span className="small soft"><How working={sum.working} label="How it came about" /></span></li>;
-        })}
+        {verdict.sums.filter((sum) => sum.state === 'meets').map((sum) => <Sum key={sum.rule.id} sum={sum} />)}
       </ul>
     </section>
+  );
+}
+
+function Sum({ sum }: { sum: SumVerdict }) {
+  const [word, kind, tone] = words[sum.state];
+  return (
+    <li className={sum.state}>
+      <span className="strong">{sum.rule.name}</span>
+      <span className="number">{showNumber(sum.high, 2)}<span className="unit">of 1</span></span>
+      <span />
+      <span className={`word tone-${tone}`}><Mark kind={kind} />{word}</span>
+      <span className="small soft">{sum.rule.place}. <How working={sum.working} label="How it came about" /></span>
+    </li>
   );
 }
 

@@ -19,6 +19,7 @@ import { VisitHead } from '../round/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
+import { useDraft } from '../units/useDraft.ts';
 import { Figure } from '../working/Figure.tsx';
 import { Bands } from './Bands.tsx';
 import { setErrors, SetFields, SetForm, setPayload, type SetDraft } from './SetForm.tsx';
@@ -78,12 +79,13 @@ function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
   const { id, append } = useRound();
   const navigate = useNavigate();
   const [detached, setDetached] = useState(false);
-  const [reason, setReason] = useState('');
+  const [reason, setReason, forget] = useDraft(`purge-end.${visit.id}`, '');
   const { busy, run, at, say } = useAction();
   const why = useId();
   if (purge.sets.length === 0) return null;
   const end = () => run(async () => {
     await append(purgeEnded, { visit: visit.id, flowCellDetached: detached as true, ...(purge.ready ? {} : reason.trim() ? { reason } : {}) });
+    forget();
     await navigate(roomPath(id, 'fill', visit.id));
   });
   const Around = purge.ready ? 'section' : 'details';

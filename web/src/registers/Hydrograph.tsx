@@ -1,7 +1,7 @@
 import { fromBase, unitLabel } from '@fonte/core/units';
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { palettes } from '../theme/tokens.ts';
+import { font, palettes } from '../theme/tokens.ts';
 import { useVariant } from '../theme/variant.ts';
 import { useUnitSystem } from '../units/system.ts';
 
@@ -14,7 +14,7 @@ export function Hydrograph({ levels }: { levels: readonly { at: number; elevatio
   const palette = palettes[variant];
   const label = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
   const values = levels.map((level) => fromBase(level.elevation, unit));
-  const text = { color: palette.ink, font: { size: 14 } };
+  const text = { color: palette.ink, font: { size: 14, family: font } };
   return (
     <figure style={{ height: 190 }}>
       <Line role="img" aria-label={`Water level elevation from ${label.format(levels[0]!.at)} to ${label.format(levels.at(-1)!.at)}, between ${Math.min(...values).toFixed(2)} and ${Math.max(...values).toFixed(2)} ${unitLabel(unit)}`}

@@ -1,0 +1,72 @@
+import { execFileSync } from 'node:child_process';
+import { join } from 'node:path';
+import { newId, writeEntry, type Entry } from '@fonte/core/book';
+import { levelRead } from '@fonte/core/level';
+import { roundPlanned } from '@fonte/core/plan';
+import { beforeAll, expect, it } from 'vitest';
+import { ensureBuilt, root, start, type Running } from './harness.ts';
+
+const kills = 12;
+
+beforeAll(() => { ensureBuilt(); }, 120_000);
+
+const post = (server: Running, entry: Entry) => fetch(`${server.address}/api/books/${entry.book}/entries`, {
+  method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry),
+});
+
+/** Sends entries from four writers at once until the server is gone; returns those it acknowledged. */
+async function stream(server: Running, next: () => Entry): Promise<{ sent: Entry[]; acknowledged: Entry[] }> {
+  const [sent, acknowledged]: [Entry[], Entry[]] = [[], []];
+  const writer = async () => {
+    for (;;) {
+      const entry = next();
+      sent.push(entry);
+      try {
+        const answer = await post(server, entry);
+        await answer.json();
+        if (answer.status === 201) acknowledged.push(entry);
+      } catch {
+        return;
+      }
+    }
+  };
+  await Promise.all([writer(), writer(), writer(), writer()]);
+  return { sent, acknowledged };
+}
+
+it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`, async () => {
+  let server = await start({ what: 'server' });
+  const { database } = server;
+  const pen = () => ({ book, author: 'technician', now: Date.now(), offset: 0 });
+  const [book, visit] = [newId(Date.now()), newId(Date.now())];
+  const well = { measuringPoints: [{ name: 'Rim', elevation: 10, stickUp: 0.5 }], bottom: 20, screenTop: 10, screenBottom: 18, insideDiameter: 0.05 };
+  const planned = await post(server, writeEntry(pen(), roundPlanned, {
+    name: 'Kill test', code: 'KILL', system: 'Test', date: '2026-01-01', zone: 'UTC', lab: null,
+    visits: [{ id: visit, analyses: [], point: { id: 'p', code: 'P1', name: 'P', place: 'P', use: 'monitoring', access: '', type: 'well', well } }],
+  }));
+  expect(planned.status).toBe(201);
+
+  let number = 0;
+  const reading = () => writeEntry(pen(), levelRead, { visit, measuringPoint: 'Rim', depth: { text: (5 + (number += 1) / 1000).toFixed(3), unit: 'm' }, water: 'static' });
+  const acknowledged: Entry[] = [];
+  const unsure: Entry[] = [];
+  for (let kill = 0; kill < kills; kill += 1) {
+    const streaming = stream(server, reading);
+    await new Promise((resolve) => { setTimeout(resolve, 60 + kill * 23); });
+    await server.stop('SIGKILL');
+    const { sent, acknowledged: heard } = await streaming;
+    acknowledged.push(...heard);
+    unsure.push(...sent.filter((entry) => !heard.includes(entry)));
+    server = await start({ what: 'server', database });
+  }
+  // What was not acknowledged is sent again under the same id, as a device would.
+  for (const entry of unsure) expect([200, 201]).toContain((await post(server, entry)).status);
+
+  const stored = (await (await fetch(`${server.address}/api/books/${book}/entries`)).json()) as Entry[];
+  await server.stop();
+  const ids = stored.map((entry) => entry.id);
+  expect(acknowledged.length).toBeGreaterThan(kills);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(new Set(ids)).toEqual(new Set([stored[0]!.id, ...acknowledged.map((entry) => entry.id), ...unsure.map((entry) => entry.id)]));
+  expect(execFileSync(process.execPath, [join(root, 'server/dist/verify.js'), database], { encoding: 'utf8' })).toContain(`whole   ${book}: ${ids.length} entries`);
+});

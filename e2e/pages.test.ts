@@ -1,0 +1,159 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { click, desk, openBrowser, phone, pick, see, shows, tick, type } from './browser.ts';
+import { ensureBuilt, start, type Running } from './harness.ts';
+import * as walk from './walk.ts';
+
+let server: Running;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  ensureBuilt();
+  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
+  page = await browser.newPage();
+  await page.setViewport(desk);
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const open = async (path: string, text: string) => {
+  await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+  await see(page, text);
+};
+const roundId = async (name: string) => ((await (await fetch(`${server.address}/api/rounds`)).json()) as { id: string; name: string }[]).find((round) => round.name === name)!.id;
+
+describe.sequential('the other pages', () => {
+  it('plan a second round from the register, and keep what was typed when it is refused', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'Tannery 1, upstream');
+    await see(page, '1 + 1 spare ammonium');
+    await click(page, 'Plan it');
+    await see(page, 'Give the round a name.');
+    await type(page, 'Name', 'Upstream well');
+    await page.reload();
+    await see(page, '1 + 1 spare ammonium');
+    await type(page, 'System or site', 'Tannery wells');
+    await click(page, 'Plan it');
+    await see(page, 'Measure the level');
+    await see(page, '261123B');
+    await open('/rounds', 'Upstream well');
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+
+  it('register a point, with each mistake at its field', async () => {
+    await open('/points/new', 'Register a point');
+    await click(page, 'Register it');
+    await see(page, 'Enter a number.');
+    await type(page, 'Name', 'Farm well');
+    await type(page, 'Code for labels', 'fw1');
+    await type(page, 'Place', 'Pedrinha');
+    for (const [label, text] of [['Elevation of the mark', '31,2'], ['Mark above ground', '0.4'], ['Bottom, below ground', '12'], ['Screen from, below ground', '8'], ['Screen to, below ground', '14'], ['True inside diameter', '103']] as const) await type(page, label, text);
+    await click(page, 'Register it');
+    await see(page, 'The screen ends above the bottom of the well.');
+    await type(page, 'Screen to, below ground', '11,5');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Register it');
+    await see(page, 'Bottom 12.00 m, screen 8.00 m to 11.50 m below ground; inside 103.0 mm');
+  });
+
+  it('show levels through time, in the chosen units', async () => {
+    await open('/points', 'Tannery 3, downstream');
+    await page.waitForSelector('canvas[aria-label*="Water level elevation"]');
+    await see(page, '7.476 m');
+    await page.select('.bar select', 'us');
+    await see(page, '24.53 ft');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await page.select('.bar select', 'metric');
+  });
+
+  it('calculate on the bench', async () => {
+    await open('/bench', 'Bench');
+    await type(page, 'Hold at the mark', '40,00');
+    await type(page, 'Cut, the wetted length', '3.27');
+    await see(page, '36.730');
+    await type(page, 'Cut, the wetted length', '41');
+    await see(page, 'Longer than the hold.');
+    await type(page, 'Number', "12' 7\"");
+    await see(page, 'feet and inches');
+    await type(page, 'Number', '1');
+    await see(page, '0.30480');
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+
+  it('read the report that waits, and leave alone what may be a thousand', async () => {
+    await open(`/rounds/${await roundId('School tap')}/report`, 'A report to read');
+    await see(page, '“1.240” may be a thousand or a decimal');
+    await click(page, 'Write 7 results down');
+    await see(page, 'Meets, but close');
+    expect(await shows(page, 'Coliform bacteria found')).toBe(false);
+  });
+
+  it('refuse a file that is no report, naming the place, and keep the page as it was', async () => {
+    await open(`/rounds/${await roundId('School tap')}/report`, 'The report is read');
+    const refused = await page.evaluate(async () => {
+      const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+      const files = new DataTransfer();
+      files.items.add(new File(['<html><body>Sign in</body></html>'], 'report.csv', { type: 'text/csv' }));
+      input.files = files.files;
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+      return input.accept;
+    });
+    expect(refused).toContain('.csv');
+    await see(page, 'This is no CSV but markup or JSON.');
+    await see(page, 'Line 1, column 1');
+  });
+
+  it('show two tabs the same book, with nothing lost or doubled', async () => {
+    const round = await roundId('Tannery and market hall');
+    const other = await browser.newPage();
+    await open(`/rounds/${round}`, '5 labels');
+    await other.goto(`${server.address}/rounds/${round}`, { waitUntil: 'networkidle0' });
+    await Promise.all([pick(page, 'Nutrients at Market hall'), pick(other, 'General chemistry at Market hall')]);
+    await Promise.all([see(page, '8 labels'), see(other, '8 labels')]);
+    await other.close();
+  });
+
+  it('say so when the server is away, keep what was typed, and write it once when it is back', async () => {
+    const round = await roundId('Tannery and market hall');
+    const before = await entriesOf(round);
+    await open(`/rounds/${round}`, 'Measure the level');
+    await click(page, 'Go on');
+    await page.setOfflineMode(true);
+    await walk.readLevel(page, '7.512');
+    await see(page, 'No connection to the server');
+    expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('7.512');
+    await page.setOfflineMode(false);
+    await click(page, 'Write it down');
+    await see(page, 'the last was 7.512 m');
+    expect((await entriesOf(round)) - before).toBe(1);
+  });
+
+  it('fit a phone without sideways scrolling, in every light', async () => {
+    await page.setViewport(phone);
+    const round = await roundId('Tannery and market hall');
+    const visits = ((await (await fetch(`${server.address}/api/books/${round}/entries`)).json()) as { payload: { visits?: { id: string }[] } }[])[0]!.payload.visits!;
+    const paths = ['/', '/rounds', '/rounds/new', '/points', '/bench', `/rounds/${round}`, `/rounds/${round}/custody`, `/rounds/${round}/book`, `/rounds/${round}/at/${visits[0]!.id}/level`, `/rounds/${round}/at/${visits[1]!.id}/tap`];
+    for (const path of paths) {
+      await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+      const [content, width] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
+      expect(content, path).toBeLessThanOrEqual(width!);
+    }
+    for (const light of ['night', 'sun']) {
+      await page.select('.bar label:nth-of-type(2) select', light);
+      expect(await seriousBarriers(page), light).toEqual([]);
+    }
+  });
+
+  it('say what to do at an address where there is nothing', async () => {
+    await open('/nowhere', 'There is nothing at this address');
+    await open('/rounds/01a20799-0ac0-7e14-ac1e-a37805fa5240', 'There is no such round');
+  });
+});
+
+async function entriesOf(round: string): Promise<number> {
+  return ((await (await fetch(`${server.address}/api/books/${round}/entries`)).json()) as unknown[]).length;
+}
