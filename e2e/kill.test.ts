@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { newId, writeEntry, type Entry } from '@fonte/core/book';
 import { levelRead } from '@fonte/core/level';
 import { roundPlanned } from '@fonte/core/plan';
+import { pointRegistered, type Point } from '@fonte/core/registers';
 import { beforeAll, expect, it } from 'vitest';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 
@@ -34,15 +35,25 @@ async function stream(server: Running, next: () => Entry): Promise<{ sent: Entry
   return { sent, acknowledged };
 }
 
+it('stops gracefully when asked to, and says so', async () => {
+  const server = await start({ what: 'server' });
+  let said = '';
+  server.process.stdout!.on('data', (chunk: Buffer) => { said += chunk.toString(); });
+  await server.stop('SIGTERM');
+  expect(server.process.exitCode).toBe(0);
+  expect(said).toContain('"msg":"stopped"');
+});
+
 it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`, async () => {
   let server = await start({ what: 'server' });
   const { database } = server;
   const pen = () => ({ book, author: 'technician', now: Date.now(), offset: 0 });
   const [book, visit] = [newId(Date.now()), newId(Date.now())];
   const well = { measuringPoints: [{ name: 'Rim', elevation: 10, stickUp: 0.5 }], bottom: 20, screenTop: 10, screenBottom: 18, insideDiameter: 0.05 };
+  const point: Point = { id: 'p', code: 'P1', name: 'P', place: 'P', use: 'monitoring', access: '', type: 'well', well };
+  expect((await post(server, writeEntry({ ...pen(), book: 'org' }, pointRegistered, point))).status).toBe(201);
   const planned = await post(server, writeEntry(pen(), roundPlanned, {
-    name: 'Kill test', code: 'KILL', system: 'Test', date: '2026-01-01', zone: 'UTC', lab: null,
-    visits: [{ id: visit, analyses: [], point: { id: 'p', code: 'P1', name: 'P', place: 'P', use: 'monitoring', access: '', type: 'well', well } }],
+    name: 'Kill test', code: 'KILL', system: 'Test', date: '2026-01-01', zone: 'UTC', lab: null, visits: [{ id: visit, analyses: [], point }],
   }));
   expect(planned.status).toBe(201);
 

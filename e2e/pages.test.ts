@@ -113,8 +113,12 @@ describe.sequential('the other pages', () => {
     await open(`/rounds/${round}`, '5 labels');
     await other.goto(`${server.address}/rounds/${round}`, { waitUntil: 'networkidle0' });
     await Promise.all([pick(page, 'Nutrients at Market hall'), pick(other, 'General chemistry at Market hall')]);
-    await Promise.all([see(page, '8 labels'), see(other, '8 labels')]);
+    for (const tab of [page, other]) {
+      await tab.bringToFront();
+      await see(tab, '8 labels');
+    }
     await other.close();
+    await page.bringToFront();
   });
 
   it('say so when the server is away, keep what was typed, and write it once when it is back', async () => {
@@ -122,6 +126,7 @@ describe.sequential('the other pages', () => {
     const before = await entriesOf(round);
     await open(`/rounds/${round}`, 'Measure the level');
     await click(page, 'Go on');
+    await see(page, 'Depth to water');
     await page.setOfflineMode(true);
     await walk.readLevel(page, '7.512');
     await see(page, 'No connection to the server');

@@ -8,9 +8,9 @@ import { readReport } from '@fonte/core/read';
 import { fold } from '@fonte/core/round';
 import { purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { euDrinkingWater, judgeResult } from '@fonte/core/limits';
-import { personRegistered } from '@fonte/core/registers';
+import { labRegistered, personRegistered, pointRegistered } from '@fonte/core/registers';
 import { Books, openStore } from '@fonte/server';
-import { Script } from '../core/test/script.ts';
+import { lab, Script, tapPoint, wellPoint } from '../core/test/script.ts';
 import { root, start } from '../e2e/harness.ts';
 
 const line = (what: string, value: string, aim = '') => console.log(`${what.padEnd(66)} ${value.padStart(12)}  ${aim}`);
@@ -37,7 +37,10 @@ async function appends(count: number): Promise<void> {
   const script = longBook(count);
   const store = await openStore(join(mkdtempSync(join(tmpdir(), 'fonte-bench-')), 'bench.sqlite'));
   const books = new Books(store, () => script.now);
-  await books.appendOwn(writeEntry({ book: 'org', author: 'tech', now: script.now, offset: 0 }, personRegistered, { id: 'tech', name: 'T', initials: 'T', role: '' }));
+  const pen = { book: 'org', author: 'tech', now: script.now, offset: 0 };
+  await books.appendOwn(writeEntry(pen, personRegistered, { id: 'tech', name: 'T', initials: 'T', role: '' }));
+  await books.appendOwn(writeEntry(pen, labRegistered, lab));
+  for (const point of [wellPoint, tapPoint]) await books.appendOwn(writeEntry(pen, pointRegistered, point));
   const times: number[] = [];
   for (const entry of script.entries) {
     const from = performance.now();
@@ -60,7 +63,7 @@ function folding(count: number): void {
 }
 
 function report(rows: number): void {
-  const bottles = new Map(Array.from({ length: rows / 2 }, (_, index) => [`261123A-P${index}-N`, 'nitrogen' as const]));
+  const bottles = new Map(Array.from({ length: rows / 2 }, (_, index) => [`261123A-P${index}-N`, { rule: 'nitrogen' as const, filledOn: '2026-11-23' }]));
   const body = [...bottles.keys()].flatMap((bottle) => [`${bottle};23/11/2026;Nitratos;0,10;12,9;mg/L N;PT-12`, `${bottle};23/11/2026;Nitritos;0,010;<0,010;mg/L N;PT-13`]);
   const bytes = new TextEncoder().encode(['Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método', ...body].join('\r\n'));
   const from = performance.now();

@@ -74,6 +74,14 @@ describe('refusing', () => {
     expect([answer.status, (answer.body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([409, 'payload.code']);
   });
 
+  it('a round with a point that is not what the register says', async () => {
+    const book = newId(at.script.now);
+    const { payload } = at.script.entries[0] as { payload: { visits: { point: object }[] } };
+    const moved = { ...payload, code: 'OTHER', visits: [{ ...payload.visits[0]!, point: { ...payload.visits[0]!.point, name: 'Another well' } }] };
+    const answer = await at.post({ ...at.script.entries[0]!, id: newId(at.script.now), book, payload: moved }, book);
+    expect([answer.status, (answer.body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([422, 'payload.visits.0.point']);
+  });
+
   it('what is no JSON, no entry, too large, or nowhere', async () => {
     const url = `/api/books/${at.script.book}/entries`;
     const [broken, list, huge, nowhere] = await Promise.all([

@@ -9,7 +9,7 @@ const monday = azores('2026-11-23', '11:00');
 const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottle =>
   ({ id: `A-${rule}`, visit: 'v', rule, place: `A-${rule}`, spare: false, state: 'filled', filledAt, discarded: null, entry: null });
 const draft = (more: Partial<FormDraft> = {}, filled = bottle('bacteria')): FormDraft => ({
-  lines: [{ bottle: filled, pointName: 'Market hall', sampleType: 'routine', residual: '0.45 mg/L' }],
+  lines: [{ bottle: filled, pointName: 'Market hall', requests: ['Coliforms + E. coli'], sampleType: 'routine', residual: '0.45 mg/L' }],
   conditions: {}, coolerTemperature: 4, seal: '', now: monday, ...more,
 });
 const codes = (form: FormDraft, at = lab) => checkForm(form, at).map((finding) => finding.code);

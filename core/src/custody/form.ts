@@ -12,6 +12,8 @@ import { isIntakeOpen, nextIntake } from './intake.ts';
 export interface FormLine {
   bottle: FieldBottle;
   pointName: string;
+  /** The names of the analyses asked of it. */
+  requests: readonly string[];
   sampleType: 'routine' | 'special';
   /** Free chlorine as typed; null where it was not measured; `not-needed` where no disinfected water is sampled. */
   residual: string | null | 'not-needed';

@@ -83,7 +83,7 @@ function foldSetUp(entries: readonly Entry[], point: WellPoint, level: LevelStat
   };
 }
 
-function questionSets(sets: readonly PurgeSet[], setUp: PurgeSetUp | null): Finding[] {
+function questionSets(sets: readonly PurgeSet[], setUp: PurgeSetUp | null, stability: Stability | null): Finding[] {
   const findings: Finding[] = [];
   sets.forEach((set, index) => {
     const before = sets[index - 1];
@@ -92,7 +92,7 @@ function questionSets(sets: readonly PurgeSet[], setUp: PurgeSetUp | null): Find
     }
   });
   const over = setUp && setUp.oneVolume.value > 0 && (sets.at(-1)?.pumped ?? 0) / setUp.oneVolume.value >= 5;
-  if (over && !judgeStability(criterion(setUp.criterion), readingSets(sets), setUp.parameters).stable) {
+  if (over && !stability?.stable) {
     findings.push({ code: 'five-volumes', severity: 'question', message: 'Five volumes are out and the readings still move.', advice: 'Decide whether to sample, and say so when you end the purge.', source: 'Common practice' });
   }
   return findings;
@@ -113,13 +113,14 @@ export function foldPurge(entries: readonly Entry[], point: WellPoint, level: Le
   }));
   const pumped = Math.max(0, ...sets.map((set) => set.pumped));
   const levels = sets.flatMap((set) => (set.level === null ? [] : [set.level]));
-  const stability = setUp ? judgeStability(criterion(setUp.criterion), readingSets(sets), setUp.parameters) : null;
+  const rule = setUp && criterion(setUp.criterion);
+  const stability = rule && judgeStability(rule, readingSets(sets.slice(-rule.sets)), setUp.parameters);
   const end = entries.filter(purgeEnded.is).at(-1);
   return {
     setUp, sets, pumped, stability,
     volumesDone: setUp && setUp.oneVolume.value > 0 ? pumped / setUp.oneVolume.value : 0,
     drawdown: level.agreed && levels.length > 0 ? Math.max(...levels) - level.agreed.depth : null,
-    findings: questionSets(sets, setUp),
+    findings: questionSets(sets, setUp, stability),
     ready: setUp !== null && pumped >= setUp.target.value - 1e-9 && stability?.stable === true,
     ended: end ? { at: millis(end.at), ...(end.payload.reason ? { reason: end.payload.reason } : {}) } : null,
   };

@@ -2,6 +2,7 @@ import { bottleRule, type RuleId } from '../bottles/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { convert, unit, unitLabel, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
+import { possibleDays } from './dates.ts';
 import { fold, type Mapping, type Role } from './mapping.ts';
 import type { LabTable, TableRow } from './table.ts';
 import { parameterSpellings, unitSpellings } from './tables/spellings.ts';
@@ -18,10 +19,12 @@ export interface Unread {
 export interface Interpretation {
   results: LabResult[];
   unread: Unread[];
+  /** Where the report and the book disagree about a result that was read, such as the day of collection. */
+  doubts: Unread[];
 }
 
-/** The bottles that results may belong to, by label. */
-export type BottlesByLabel = ReadonlyMap<string, RuleId>;
+/** The bottles that results may belong to, by label: what each is for, and the day it was filled (`YYYY-MM-DD`). */
+export type BottlesByLabel = ReadonlyMap<string, { rule: RuleId; filledOn: string }>;
 
 const byParameterSpelling = new Map<string, ParameterId>(
   Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])));
@@ -72,7 +75,7 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   const { cell, fail } = reader(row, mapping);
   if (row.cells.length < 2) return fail('sample', 'The row has too few cells.');
   const bottle = cell('sample');
-  const rule = bottles.get(bottle);
+  const rule = bottles.get(bottle)?.rule;
   if (!rule) return fail('sample', bottle === '' ? 'The sample is not named.' : 'No accepted bottle of this round has this label.');
   const name = cell('parameter');
   const id = parameterCalled(name);
@@ -105,6 +108,14 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   };
 }
 
+/** Whether the day of collection in a row is another than the book's; an empty cell says nothing. */
+function doubtDate(row: TableRow, mapping: Mapping, filledOn: string): Unread | null {
+  const { cell, fail } = reader(row, mapping);
+  const written = cell('collected');
+  if (written === '' || possibleDays(written).includes(filledOn)) return null;
+  return fail('collected', `The book says ${filledOn}.`);
+}
+
 /**
  * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its
  * place, never guessed. A second result for one bottle and parameter is not understood either.
@@ -114,6 +125,7 @@ export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByL
   const style = numberStyle(table.rows.map((row) => row.cells[column ?? -1] ?? ''));
   const results: LabResult[] = [];
   const unread: Unread[] = [];
+  const doubts: Unread[] = [];
   const seen = new Map<string, number>();
   for (const row of table.rows) {
     const read = interpretRow(row, mapping, bottles, style);
@@ -129,6 +141,8 @@ export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByL
     }
     seen.set(key, row.line);
     results.push(read);
+    const doubt = doubtDate(row, mapping, bottles.get(read.bottle)!.filledOn);
+    if (doubt) doubts.push(doubt);
   }
-  return { results, unread };
+  return { results, unread, doubts };
 }

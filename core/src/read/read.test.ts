@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { RuleId } from '../bottles/index.ts';
 import { decodeText, interpret, missingResults, numberStyle, parameterCalled, parseTable, proposeMapping, readValue, refuseMapping, unitCalled, type LabTable } from './index.ts';
 
-const bottles = new Map<string, RuleId>([['A-N', 'nitrogen'], ['A-M', 'metals'], ['A-B', 'bacteria'], ['A-G', 'general']]);
+const rules: [string, RuleId][] = [['A-N', 'nitrogen'], ['A-M', 'metals'], ['A-B', 'bacteria'], ['A-G', 'general']];
+const bottles = new Map(rules.map(([id, rule]) => [id, { rule, filledOn: '2026-11-05' }]));
 const tableOf = (text: string): LabTable => {
   const read = parseTable(text);
   if ('refusal' in read) throw new Error(read.refusal.message);
@@ -123,9 +124,16 @@ describe('reading rows', () => {
     expect([results.length, unread[0]?.why]).toEqual([1, 'Reported twice: line 2 has it too.']);
   });
 
+  it.each([['2026-11-05', 0], ['05/11/2026 09:20', 0], ['11/5/26', 0], ['05.11.2026', 0], ['', 0], ['06/11/2026', 1], ['31/02/2026', 1], ['yesterday', 1]])(
+    'compares the day of collection %j with the book', (date, count) => {
+      const { results, doubts } = read(`Amostra;Ensaio;Valor;Un.;Colheita\nA-M;Ferro;3;µg/L;${date}`);
+      expect([results.length, doubts.length]).toEqual([1, count]);
+      if (count > 0) expect(doubts[0]).toMatchObject({ line: 2, column: 5, why: 'The book says 2026-11-05.' });
+    });
+
   it('says what is missing from the report', () => {
     const { results } = read(`${header}A-B;E. coli;0;UFC/100 mL;1;x`);
-    const [bacteria] = missingResults(results, new Map([['A-B', 'bacteria']]));
+    const [bacteria] = missingResults(results, new Map([['A-B', bottles.get('A-B')!]]));
     expect(bacteria).toEqual({ bottle: 'A-B', parameters: ['coliforms'] });
   });
 });

@@ -24,6 +24,8 @@ export interface ReportDraft {
   /** The first {@link listedUnread} of the places that were not understood, and how many there are. */
   unread: Unread[];
   unreadCount: number;
+  /** Where report and book disagree about what was read, listed up to the same number. */
+  doubts: Unread[];
   missing: { bottle: string; parameters: ParameterId[] }[];
 }
 
@@ -38,12 +40,12 @@ export function readReport(bytes: Uint8Array, bottles: BottlesByLabel, given?: M
   const { table } = parsed;
   const mapping = given ?? proposeMapping(table);
   const refusal = refuseMapping(table, mapping);
-  const { results, unread } = refusal ? { results: [], unread: [] } : interpret(table, mapping, bottles);
+  const { results, unread, doubts } = refusal ? { results: [], unread: [], doubts: [] } : interpret(table, mapping, bottles);
   return {
     draft: {
       encoding, delimiter: table.delimiter, header: table.header, rowCount: table.rows.length,
       preview: table.rows.slice(0, previewRows).map((row) => row.cells),
-      mapping, refusal, results, unread: unread.slice(0, listedUnread), unreadCount: unread.length,
+      mapping, refusal, results, unread: unread.slice(0, listedUnread), unreadCount: unread.length, doubts: doubts.slice(0, listedUnread),
       missing: refusal ? [] : missingResults(results, bottles),
     },
   };

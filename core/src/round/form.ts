@@ -1,5 +1,6 @@
-import type { RuleId } from '../bottles/index.ts';
+import { analysis, rulesFor, type RuleId } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
+import { wallTime } from '../time/index.ts';
 import { measured } from '../tap/index.ts';
 import type { RoundState, VisitState } from './fold.ts';
 
@@ -9,14 +10,21 @@ export function residualFor(visit: VisitState): string | null | 'not-needed' {
   return visit.run ? measured(visit.run, 'freeChlorine') : null;
 }
 
+/** The names of the analyses that a bottle is for at its point. */
+export function requestsOf(visit: VisitState, rule: RuleId): string[] {
+  return visit.analyses.filter((id) => rulesFor([id]).includes(rule)).map((id) => analysis(id).name);
+}
+
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
 export function formLines(round: RoundState): FormLine[] {
   return round.visits.flatMap((visit) => visit.bottles
     .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
-    .map((bottle) => ({ bottle, pointName: visit.point.name, sampleType: visit.sample, residual: residualFor(visit) })));
+    .map((bottle) => ({ bottle, pointName: visit.point.name, requests: requestsOf(visit, bottle.rule), sampleType: visit.sample, residual: residualFor(visit) })));
 }
 
 /** The bottles whose results a report of this round may bring: those the lab accepted, by label. */
-export function acceptedBottles(round: RoundState): Map<string, RuleId> {
-  return new Map(round.bottles.filter((bottle) => bottle.accepted === true).map((bottle) => [bottle.id, bottle.rule]));
+export function acceptedBottles(round: RoundState): Map<string, { rule: RuleId; filledOn: string }> {
+  return new Map(round.bottles
+    .filter((bottle) => bottle.accepted === true)
+    .map((bottle) => [bottle.id, { rule: bottle.rule, filledOn: wallTime(bottle.filledAt ?? 0, round.plan.zone).date }]));
 }

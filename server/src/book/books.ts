@@ -1,12 +1,12 @@
-import { chained, Entry, sameEntry, type BookEntry } from '@fonte/core/book';
+import { canonicalJson, chained, Entry, sameEntry, type BookEntry } from '@fonte/core/book';
 import { admit, fold, kindIn, serverKinds, type RoundState } from '@fonte/core/round';
-import { roundPlanned } from '@fonte/core/plan';
+import { roundPlanned, type Plan } from '@fonte/core/plan';
 import { minute, millis, type Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
 import type { DataSource } from 'typeorm';
 import { fieldErrors, Problem } from '../app/problem.ts';
 import { register } from '../registers/registers.ts';
-import { EntryTable, RoundTable, type EntryRow } from '../store/index.ts';
+import { EntryTable, RegisterTable, RoundTable, type EntryRow } from '../store/index.ts';
 import { Mutex } from './mutex.ts';
 import { clearRows, rowsOf, writeRows, type BookRows } from './rows.ts';
 
@@ -146,6 +146,7 @@ export class Books {
     if (roundPlanned.is(entry) && (await this.store.getRepository(RoundTable).findOneBy({ code: entry.payload.code }))) {
       throw new Problem(409, 'code-taken', 'Another round has this code.', [{ path: 'payload.code', message: 'Another round has this code.' }]);
     }
+    if (roundPlanned.is(entry)) await this.checkRegister(entry.payload);
     const added = chained(entry, before.entries.at(-1) ?? null, new Date(this.clock()).toISOString());
     const entries = [...before.entries, added];
     const round = entry.book === 'org' ? null : fold(entries);
@@ -156,6 +157,16 @@ export class Books {
     });
     this.views.set(entry.book, { entries, round, rows });
     return { entry: added, isNew: true };
+  }
+
+  /** A round is planned with points and a lab as they stand, or once stood, in the registers. */
+  private async checkRegister({ visits, lab }: Plan): Promise<void> {
+    const rows = await this.store.getRepository(RegisterTable).find();
+    const known = new Set(rows.map((row) => `${row.register} ${canonicalJson(JSON.parse(row.data))}`));
+    const wrong = visits.findIndex((visit) => !known.has(`points ${canonicalJson(visit.point)}`));
+    const message = 'This is not what the register says. Open the page again.';
+    if (wrong >= 0) throw new Problem(422, 'register', message, [{ path: `payload.visits.${wrong}.point`, message }]);
+    if (lab && !known.has(`labs ${canonicalJson(lab)}`)) throw new Problem(422, 'register', message, [{ path: 'payload.lab', message }]);
   }
 
   private remember(book: string, entries: readonly BookEntry[]): BookView {

@@ -1,8 +1,7 @@
-import { rulesFor, bottleRule } from '@fonte/core/bottles';
+import { bottleRule } from '@fonte/core/bottles';
 import { bottleConditions, type HandOver } from '@fonte/core/custody';
 import type { IntakeRequest } from '@fonte/core/lab';
-import { analysis } from '@fonte/core/bottles';
-import { residualFor, type RoundState } from '@fonte/core/round';
+import { requestsOf, residualFor, type RoundState } from '@fonte/core/round';
 import { base } from '@fonte/core/units';
 
 /** The form of a hand-over as the lab's desk gets it. */
@@ -11,11 +10,10 @@ export function intakeRequest(round: RoundState, handOver: HandOver): IntakeRequ
   const bottles = form.bottles.map((line) => {
     const visit = round.visits.find((candidate) => candidate.bottles.some((bottle) => bottle.id === line.bottle))!;
     const bottle = visit.bottles.find((candidate) => candidate.id === line.bottle)!;
-    const requests = visit.analyses.filter((id) => rulesFor([id]).includes(bottle.rule)).map((id) => analysis(id).name);
     return {
       bottle: line.bottle, point: visit.point.code, pointName: visit.point.name, rule: bottleRule(bottle.rule).name,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(), sampleType: visit.sample,
-      residual: residualFor(visit) ?? '', condition: bottleConditions[line.condition], requests,
+      residual: residualFor(visit) ?? '', condition: bottleConditions[line.condition], requests: requestsOf(visit, bottle.rule),
     };
   });
   return {

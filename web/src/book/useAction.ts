@@ -1,11 +1,14 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { ApiProblem, explain } from '../app/api.ts';
 
 /** Runs one thing at a time and keeps what went wrong with it, so that a double tap does nothing twice. */
 export function useAction() {
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<unknown>(null);
+  const running = useRef(false);
   const run = useCallback(async (action: () => Promise<void>): Promise<boolean> => {
+    if (running.current) return false;
+    running.current = true;
     setBusy(true);
     setError(null);
     try {
@@ -15,6 +18,7 @@ export function useAction() {
       setError(failure);
       return false;
     } finally {
+      running.current = false;
       setBusy(false);
     }
   }, []);

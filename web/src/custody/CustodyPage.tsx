@@ -15,7 +15,7 @@ import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
-import { showMoment, showTime } from '../time/show.ts';
+import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
@@ -75,7 +75,7 @@ function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
   return (
     <form className="custody" onSubmit={(event) => { event.preventDefault(); handOver(); }}>
       <section className="stack">
-        <p className="soft">{round.plan.system}. To {lab.name}. {entries.length} entries in the book.</p>
+        <p className="soft">{round.plan.system}, round {round.plan.code}. To {lab.name}. Count: {lines.length}. {entries.length} entries in the book.</p>
         <div className="scroll" tabIndex={0} role="region" aria-label="The form">
           <table className="dense">
             <thead><tr><th>Bottle</th><th>Collected</th><th>Type, residual</th><th>Time left</th><th>Condition</th></tr></thead>
@@ -84,9 +84,9 @@ function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
                 const own = findings.filter((finding) => finding.about === line.bottle.id);
                 return (
                   <tr key={line.bottle.id} className={refused.has(line.bottle.id) ? 'refused' : ''}>
-                    <td><span className="strong">{line.bottle.id}</span><div className="small soft">{bottleRule(line.bottle.rule).name}, {line.pointName}</div>
+                    <td><span className="strong">{line.bottle.id}</span><div className="small soft">{line.pointName}. {bottleRule(line.bottle.rule).name}, for {line.requests.join(', ')}</div>
                       {own.map((finding) => <div key={finding.code} className={`small word tone-${finding.severity}`}><Mark kind={finding.severity} size={14} />{finding.message}</div>)}</td>
-                    <td>{line.bottle.filledAt === null ? '–' : showTime(line.bottle.filledAt, round.plan.zone)}</td>
+                    <td>{line.bottle.filledAt === null ? '–' : showMoment(line.bottle.filledAt, round.plan.zone)}</td>
                     <td>{line.sampleType === 'special' ? 'Special' : 'Routine'}{line.residual === 'not-needed' ? '' : <div className="small soft">{line.residual ?? 'no residual'}</div>}</td>
                     <td><HoldingLeft line={line} now={now} /></td>
                     <td><Select aria-label={`Condition of ${line.bottle.id}`} value={draft.conditions[line.bottle.id] ?? 'good'} onChange={(value) => set({ conditions: { ...draft.conditions, [line.bottle.id]: value } })} options={Object.entries(bottleConditions).map(([value, label]) => ({ value: value as BottleCondition, label }))} /></td>

@@ -1,4 +1,5 @@
-import { analysis, bottleRule, rulesFor } from '@fonte/core/bottles';
+import { bottleRule } from '@fonte/core/bottles';
+import { requestsOf } from '@fonte/core/round';
 import { useMe } from '../app/session.ts';
 import { useRound } from '../book/useRound.ts';
 
@@ -14,12 +15,11 @@ export function Labels() {
       <ul className="plain">
         {bottles.map(({ visit, bottle }) => {
           const rule = bottleRule(bottle.rule);
-          const asked = visit.analyses.filter((id) => rulesFor([id]).includes(bottle.rule)).map((id) => analysis(id).name);
           return (
             <li key={bottle.id}>
               <span className="label-id">{bottle.id}</span>
               <span>{round.plan.date} <span className="soft">at</span> __:__ {me.initials}</span>
-              <span className="small">{visit.point.name}, {asked.join(', ')}</span>
+              <span className="small">{visit.point.name}, {requestsOf(visit, bottle.rule).join(', ')}</span>
               <span className="small">{rule.preservative?.name ?? 'No preservative'}</span>
             </li>
           );

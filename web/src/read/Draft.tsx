@@ -104,6 +104,12 @@ function Unread({ draft }: { draft: ReportDraft }) {
           {draft.unreadCount > 30 && <p className="soft">and {draft.unreadCount - 30} more</p>}
         </section>
       )}
+      {draft.doubts.length > 0 && (
+        <details className="finding question" open={draft.doubts.length < 6}>
+          <summary className="strong">Report and book disagree about the day of collection: {draft.doubts.length} rows</summary>
+          <ul>{draft.doubts.slice(0, 30).map((row) => <li key={row.line}>Line {row.line}: “{row.cell}”. {row.why}</li>)}</ul>
+        </details>
+      )}
       {missing.length > 0 && <details><summary>Asked for and not in the report: {missing.reduce((sum, line) => sum + line.parameters.length, 0)}</summary><ul>{missing.map((line) => <li key={line.bottle}>{line.bottle}: {line.parameters.map((one) => parameter(one).name).join(', ')}</li>)}</ul></details>}
     </>
   );
