@@ -24,7 +24,7 @@ npx vitest run --reporter=default --reporter=json --outputFile.json="$report" ||
 read -r more_passed more_failed < <(node -e '
   const read = (file) => { try { return JSON.parse(require("fs").readFileSync(file, "utf8")); } catch { return null; } };
   const report = read(process.argv[1]);
-  const suites = report ? report.testResults.filter((one) => one.status === "failed" && one.assertionResults.length === 0).length : 1;
+  const suites = report ? report.testResults.filter((one) => one.status === "failed" && !one.assertionResults.some((test) => test.status === "failed")).length : 1;
   console.log(report ? report.numPassedTests : 0, (report ? report.numFailedTests : 0) + suites);
 ' "$report")
 rm -f "$report"

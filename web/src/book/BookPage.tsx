@@ -1,21 +1,10 @@
 import { strikes, struck, type Entry } from '@fonte/core/book';
 import { titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
-import { showTyped, type Typed } from '@fonte/core/units';
 import { useSession } from '../app/session.ts';
 import { showMoment } from '../time/show.ts';
+import { inWords } from './inWords.ts';
 import { useRound } from './useRound.ts';
-
-/** A payload in a few words: its leaves, without ids that nobody reads. */
-function inWords(payload: unknown): string {
-  if (payload === null || typeof payload !== 'object') return String(payload);
-  if (Array.isArray(payload)) return payload.length > 6 ? `${payload.length} items` : payload.map(inWords).join('; ');
-  const record = payload as Record<string, unknown>;
-  if (typeof record['text'] === 'string' && typeof record['unit'] === 'string') return showTyped(record as Typed);
-  return Object.entries(record)
-    .filter(([name]) => !['visit', 'entry', 'handOver', 'sha256', 'lab', 'visits', 'mapping'].includes(name))
-    .map(([name, value]) => `${name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)}: ${inWords(value)}`).join(', ');
-}
 
 /** The field book of a round: every entry, in the order written, with what was struck still readable. */
 export function BookPage() {

@@ -16,18 +16,12 @@ import { useAction } from '../book/useAction.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
 import type { RoundLine } from '../today/TodayPage.tsx';
+import { freeCode } from './code.ts';
 import './plan.css';
 
 interface Draft { name: string; system: string; date: string; lab: string; chosen: Record<string, AnalysisId[]> }
 
 const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
-
-/** A free code for a day: its date and the first letter no other round of that day has. */
-export function freeCode(date: string, taken: readonly string[]): string {
-  const day = date.slice(2).replaceAll('-', '');
-  const letter = [...'ABCDEFGHIJKMNPQRSTUVWXYZ'].find((candidate) => !taken.includes(day + candidate));
-  return day + (letter ?? `Z${taken.length}`);
-}
 
 function Labelled({ label, error, children }: { label: string; error?: string | undefined; children: (id: string) => ReactNode }) {
   const id = useId();

@@ -1,5 +1,5 @@
 import { inText, parameter } from '@fonte/core/parameters';
-import { criterion, purgeEnded, purgeReading, type PurgeSet, type PurgeState } from '@fonte/core/purge';
+import { criterion, purgeEnded, purgeReading, type PurgeState } from '@fonte/core/purge';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, show, showNumber, showTyped, unitLabel } from '@fonte/core/units';
@@ -22,7 +22,8 @@ import { useUnitSystem } from '../units/system.ts';
 import { useDraft } from '../units/useDraft.ts';
 import { Figure } from '../working/Figure.tsx';
 import { Bands } from './Bands.tsx';
-import { setErrors, SetFields, SetForm, setPayload, type SetDraft } from './SetForm.tsx';
+import { draftOf, setErrors, setPayload, type SetDraft } from './setDraft.ts';
+import { SetFields, SetForm } from './SetForm.tsx';
 import { SetUpForm } from './SetUpForm.tsx';
 
 /** Volumes out, readings holding or not, and what holds it up. */
@@ -112,8 +113,6 @@ function Ended({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
     </section>
   );
 }
-
-const draftOf = (set: PurgeSet): SetDraft => ({ pumped: set.pumpedTyped, values: set.values, level: { text: set.level === null ? '' : showNumber(set.level, 3), unit: 'm' }, note: set.note ?? '' });
 
 function Sets({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
   const { round } = useRound();

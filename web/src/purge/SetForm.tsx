@@ -1,7 +1,6 @@
 import { parameter, questionReading } from '@fonte/core/parameters';
 import { purgeReading, type ProbeParameter, type PurgeSetUp } from '@fonte/core/purge';
 import type { VisitState } from '@fonte/core/round';
-import { unitsOf, unit as unitRow, type Typed, type UnitId } from '@fonte/core/units';
 import { Button, Input, type InputRef } from 'antd';
 import { useId, useRef, useState, type Ref } from 'react';
 import { Said } from '../book/Said.tsx';
@@ -9,43 +8,9 @@ import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
 import { useUnitSystem } from '../units/system.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
+import { TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
-
-export interface SetDraft { pumped: Typed; values: Partial<Record<ProbeParameter, Typed>>; level: Typed; note: string }
-
-const unitChoice: Partial<Record<ProbeParameter, UnitId[]>> = { temperature: ['degC', 'degF'], conductivity: ['uS/cm', 'mS/m'] };
-
-/** The units a parameter may be typed in, the usual one first. */
-export function unitsFor(id: ProbeParameter): UnitId[] {
-  return unitChoice[id] ?? unitsOf(unitRow(parameter(id).unit).dimension).filter((candidate) => candidate === parameter(id).unit);
-}
-
-/** What is wrong with each field of a set, by field. */
-export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]): Record<string, string> {
-  const errors: Record<string, string> = {};
-  const pumped = numberError(draft.pumped);
-  if (pumped) errors['pumped'] = pumped;
-  if (draft.level.text.trim() !== '') {
-    const level = numberError(draft.level);
-    if (level) errors['level'] = level;
-  }
-  const typed = parameters.filter((id) => draft.values[id]?.text.trim());
-  for (const id of typed) {
-    const stop = questionReading(id, draft.values[id]!).find((finding) => finding.severity === 'stop');
-    if (stop) errors[id] = stop.message;
-  }
-  if (typed.length === 0 && parameters[0]) errors[parameters[0]] = 'Enter at least one reading.';
-  return errors;
-}
-
-/** The payload of a draft: what was left empty is left out. */
-export function setPayload(visit: string, draft: SetDraft, parameters: readonly ProbeParameter[]) {
-  const values = Object.fromEntries(parameters.filter((id) => draft.values[id]?.text.trim()).map((id) => [id, draft.values[id]!]));
-  return {
-    visit, pumped: draft.pumped, values, ...(draft.level.text.trim() ? { level: draft.level } : {}), ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
-  };
-}
+import { setErrors, setPayload, unitsFor, type SetDraft } from './setDraft.ts';
 
 interface FieldsProps {
   draft: SetDraft;

@@ -1,0 +1,52 @@
+import { parameter, questionReading } from '@fonte/core/parameters';
+import type { ProbeParameter, PurgeSet } from '@fonte/core/purge';
+import { readNumber, showNumber, unit as unitRow, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
+
+/** A set of readings as it is being typed. */
+export interface SetDraft {
+  pumped: Typed;
+  values: Partial<Record<ProbeParameter, Typed>>;
+  level: Typed;
+  note: string;
+}
+
+const unitChoice: Partial<Record<ProbeParameter, UnitId[]>> = { temperature: ['degC', 'degF'], conductivity: ['uS/cm', 'mS/m'] };
+
+/** The units a parameter may be typed in, the usual one first. */
+export function unitsFor(id: ProbeParameter): UnitId[] {
+  return unitChoice[id] ?? unitsOf(unitRow(parameter(id).unit).dimension).filter((candidate) => candidate === parameter(id).unit);
+}
+
+const isTyped = (typed: Typed | undefined): typed is Typed => typed !== undefined && typed.text.trim() !== '';
+
+/** What is wrong with each field of a set, by field. */
+export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]): Record<string, string> {
+  const errors: Record<string, string> = {};
+  const numbers: [string, Typed][] = [['pumped', draft.pumped], ...(isTyped(draft.level) ? [['level', draft.level] as [string, Typed]] : [])];
+  for (const [field, typed] of numbers) {
+    const reading = readNumber(typed.text);
+    if (!reading.ok) errors[field] = reading.message;
+  }
+  const typed = parameters.filter((id) => isTyped(draft.values[id]));
+  for (const id of typed) {
+    const stop = questionReading(id, draft.values[id]!).find((finding) => finding.severity === 'stop');
+    if (stop) errors[id] = stop.message;
+  }
+  if (typed.length === 0 && parameters[0]) errors[parameters[0]] = 'Enter at least one reading.';
+  return errors;
+}
+
+/** The payload of a draft: what was left empty is left out. */
+export function setPayload(visit: string, draft: SetDraft, parameters: readonly ProbeParameter[]) {
+  const values = Object.fromEntries(parameters.filter((id) => isTyped(draft.values[id])).map((id) => [id, draft.values[id]!]));
+  return {
+    visit, pumped: draft.pumped, values,
+    ...(isTyped(draft.level) ? { level: draft.level } : {}),
+    ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
+  };
+}
+
+/** A set that was written down, as a draft to correct. */
+export function draftOf(set: PurgeSet): SetDraft {
+  return { pumped: set.pumpedTyped, values: set.values, level: { text: set.level === null ? '' : showNumber(set.level, 3), unit: 'm' }, note: set.note ?? '' };
+}
