@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/index.ts';
-import { base, convert, fromBase, readNumber, show, toBase, unit, unitLabel, type Typed } from '../units/index.ts';
+import { base, convert, fromBase, readNumber, showNumber, unit, unitLabel, type Typed } from '../units/index.ts';
 import { parameters, type ParameterRow } from './tables/parameters.ts';
 
 export type ParameterId = keyof typeof parameters;
@@ -36,9 +36,9 @@ export function questionReading(id: ParameterId, typed: Typed): Finding[] {
   const value = convert(reading.value, typed.unit, row.unit);
   const inside = (range: readonly [number, number]) => value >= range[0] && value <= range[1];
   const between = (range: readonly [number, number]) =>
-    `${show(toBase(range[0], row.unit), typed.unit, 0)} to ${show(toBase(range[1], row.unit), typed.unit, 0)}`;
+    `${showNumber(convert(range[0], row.unit, typed.unit), 0)} to ${showNumber(convert(range[1], row.unit, typed.unit), 0)} ${unitLabel(typed.unit)}`;
   if (!inside(row.possible)) {
-    return [{ code: 'impossible', severity: 'stop', about: id, message: `${row.name} lies between ${between(row.possible)}.`, advice: 'Look at the decimal mark and the unit.' }];
+    return [{ code: 'impossible', severity: 'stop', about: id, message: `${row.name} can only be ${between(row.possible)}.`, advice: 'Look at the decimal mark and the unit.' }];
   }
   if (row.usual && !inside(row.usual)) {
     return [{ code: 'unusual', severity: 'question', about: id, message: `${row.name} is usually ${between(row.usual)}.`, advice: 'Read the instrument again. Keep it if it says the same.' }];

@@ -29,7 +29,7 @@ export function readNumber(text: string): NumberReading {
     return { ok: false, code: 'ambiguous', message: `${trimmed} has more than one mark. Write it with one decimal point and no thousands mark.` };
   }
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(normal)) {
-    return { ok: false, code: 'not-a-number', message: `${trimmed} is not a number. Use digits and one decimal point or comma.` };
+    return { ok: false, code: 'not-a-number', message: `“${trimmed}” is not a number. Use digits and one decimal point or comma.` };
   }
   return { ok: true, value: Number(normal), decimals: normal.split('.')[1]?.length ?? 0 };
 }

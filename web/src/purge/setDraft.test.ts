@@ -17,7 +17,7 @@ describe('a set while it is typed', () => {
   it('names each wrong field', () => {
     const wrong = draft({ pumped: { text: '', unit: 'L' }, level: { text: 'x', unit: 'm' }, values: { ph: { text: '74', unit: 'pH' } } });
     expect(Object.keys(setErrors(wrong, parameters)).sort()).toEqual(['level', 'ph', 'pumped']);
-    expect(setErrors(wrong, parameters)['ph']).toBe('pH lies between 0 pH to 14 pH.');
+    expect(setErrors(wrong, parameters)['ph']).toBe('pH can only be 0 to 14 pH.');
   });
 
   it('asks for at least one reading', () => {

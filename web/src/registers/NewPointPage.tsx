@@ -48,7 +48,8 @@ export function NewPointPage() {
   const [tried, setTried] = useState(false);
   const { busy, run, at, say } = useAction();
   const prefix = useId();
-  const problems = draft.type === 'well' ? lengths.filter((name) => numberError(draft.lengths[name])) : [];
+  const residualProblem = draft.residual.trim() === '' ? undefined : numberError({ text: draft.residual, unit: 'mg/L' });
+  const problems = draft.type === 'well' ? lengths.filter((name) => numberError(draft.lengths[name])) : [residualProblem].filter(Boolean);
   const parsed = problems.length === 0 ? pointRegistered.payload.safeParse(pointOf(draft)) : null;
   const wrong = (path: string) => (tried ? parsed?.error?.issues.find((issue) => issue.path.join('.') === path)?.message : undefined) ?? at(path);
   const wellPath: Record<Length, string> = { elevation: 'well.measuringPoints.0.elevation', stickUp: 'well.measuringPoints.0.stickUp', bottom: 'well.bottom', screenTop: 'well.screenTop', screenBottom: 'well.screenBottom', insideDiameter: 'well.insideDiameter' };
@@ -79,7 +80,7 @@ export function NewPointPage() {
       {draft.type === 'tap' ? (
         <div className="form-grid">
           {text('outlet', 'Which outlet exactly', 'tap.outlet')}
-          <TypedField label="Least free chlorine" value={{ text: draft.residual, unit: 'mg/L' }} units={['mg/L']} onChange={(value) => setDraft({ ...draft, residual: value.text })} hint="Leave empty where the water is not chlorinated" error={draft.residual.trim() && !readNumber(draft.residual).ok ? 'Not a number.' : wrong('tap.residualMinimum')} />
+          <TypedField label="Least free chlorine" value={{ text: draft.residual, unit: 'mg/L' }} units={['mg/L']} onChange={(value) => setDraft({ ...draft, residual: value.text })} hint="Leave empty where the water is not chlorinated" error={(tried ? residualProblem : undefined) ?? wrong('tap.residualMinimum')} />
         </div>
       ) : (
         <div className="form-grid">

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { newId, writeEntry } from '../book/index.ts';
+import { atWall, hour } from '../time/index.ts';
+import { actionDone, followUps, resamples, type Occasion } from './index.ts';
+
+const zone = 'Atlantic/Azores';
+const arrived = atWall('2026-11-23', '15:40', zone);
+const occasion = (change: Partial<Occasion> = {}): Occasion =>
+  ({ visit: 'v1', pointName: 'Market hall', use: 'supply', sample: 'routine', parameter: 'coliforms', state: 'over-indicator', ...change });
+const actions = (...occasions: Occasion[]) => followUps({ occasions, arrived, zone, entries: [] });
+const ids = (...occasions: Occasion[]) => actions(...occasions).map((action) => action.id.split(':')[0]);
+const done = (action: string, note: string) =>
+  writeEntry({ book: newId(0), author: 'tech', now: arrived + hour, offset: -60 }, actionDone, { action, note });
+
+describe('what follows from a verdict', () => {
+  it.each([
+    ['coliforms in a routine sample', occasion(), ['coliform-repeats', 'coliform-source']], // 40 CFR 141.858, 141.402
+    ['coliforms in a special sample', occasion({ sample: 'special' }), ['coliform-special']],
+    ['E. coli', occasion({ parameter: 'ecoli', state: 'over-health' }), ['ecoli-authority']], // 40 CFR 141.861
+    ['nitrate in a supply', occasion({ parameter: 'nitrate', state: 'over-health' }), ['chemical-authority']],
+    ['nitrate in a monitoring well', occasion({ parameter: 'nitrate', state: 'over-health', use: 'monitoring' }), ['monitoring-coordinator']],
+    ['coliforms in a monitoring well', occasion({ use: 'monitoring' }), []],
+    ['iron over its indicator value', occasion({ parameter: 'iron' }), []],
+    ['a limit below what the lab can see', occasion({ parameter: 'arsenic', state: 'cannot-tell' }), ['ask-lower-limit']],
+    ['a result that meets', occasion({ state: 'meets' }), []],
+  ])('%s', (_, one, expected) => {
+    expect(ids(one)).toEqual(expected);
+  });
+
+  it('is due 24 hours after the report came, or by the end of that day on the site’s clock', () => {
+    const [authority, repeats] = actions(occasion(), occasion({ parameter: 'ecoli', state: 'over-health' }));
+    expect(new Date(authority!.due).toISOString()).toBe('2026-11-24T00:59:59.000Z');
+    expect(repeats!.due).toBe(arrived + 24 * hour);
+  });
+
+  it('stands once a point, naming each cause once', () => {
+    const both = actions(occasion({ parameter: 'lead', state: 'over-health' }), occasion({ parameter: 'nitrate', state: 'over-health' }), occasion({ parameter: 'lead', state: 'over-health' }));
+    expect(both.map((action) => action.because)).toEqual(['Lead, Nitrate (as NO₃)']);
+    expect(ids(occasion(), occasion({ visit: 'v2' }))).toHaveLength(4);
+  });
+
+  it('never advises to boil against chemicals', () => {
+    const [action] = actions(occasion({ parameter: 'nitrate', state: 'over-health' }));
+    expect(action!.do).toContain('No advice to boil');
+  });
+
+  it('is done once somebody says what was done', () => {
+    const entries = [done('coliform-repeats:v1', 'three repeats taken')];
+    const found = followUps({ occasions: [occasion()], arrived, zone, entries });
+    expect(found.map((action) => action.done?.note ?? null)).toEqual(['three repeats taken', null]);
+    expect(actionDone.payload.safeParse({ action: 'x', note: ' ' }).success).toBe(false);
+  });
+});
+
+it('asks for a refused sample again within three days, with the reason', () => {
+  const refused = [{ bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', reason: 'Leaking on arrival', at: arrived }];
+  expect(resamples(refused, [])).toMatchObject([{ id: 'resample:A-MW3-A', because: 'Leaking on arrival', due: arrived + 72 * hour, done: null }]);
+  expect(resamples(refused, [done('resample:A-MW3-A', 'sampled again')])[0]?.done?.note).toBe('sampled again');
+});

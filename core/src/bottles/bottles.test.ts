@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { analysis, analysisIds, bottleRule, ruleIds, rulesFor } from './index.ts';
+
+describe('bottle rules', () => {
+  it('are needed once each, in filling order: bacteria first, then metals, nutrients, general', () => {
+    expect(rulesFor(['general', 'nutrients', 'metals', 'coliforms'])).toEqual(['bacteria', 'metals', 'nitrogen', 'ammonium', 'general']);
+    expect(rulesFor(['nutrients', 'nutrients'])).toEqual(['nitrogen', 'ammonium']);
+    expect(rulesFor([])).toEqual([]);
+  });
+
+  it('cover every parameter of every analysis, by a bottle that the analysis asks for', () => {
+    for (const id of analysisIds) {
+      const covered = rulesFor([id]).flatMap((rule) => bottleRule(rule).parameters as readonly string[]);
+      expect(analysis(id).parameters.filter((parameter) => !covered.includes(parameter)), id).toEqual([]);
+    }
+  });
+
+  it('have letters of their own, a source, and a mark inside the bottle', () => {
+    const letters = ruleIds.map((id) => bottleRule(id).letter);
+    expect(new Set(letters).size).toBe(letters.length);
+    for (const id of ruleIds) {
+      const rule = bottleRule(id);
+      expect(rule.source.length, id).toBeGreaterThan(10);
+      expect(rule.mark, id).toBeGreaterThan(0.5);
+      expect(rule.mark, id).toBeLessThan(1);
+    }
+  });
+
+  it('never rinse a bottle that holds a preservative, and warn of every acid', () => {
+    for (const id of ruleIds) {
+      const { preservative, rinse } = bottleRule(id);
+      if (!preservative) continue;
+      expect(rinse, id).toBe('Never rinse');
+      if (/acid/i.test(preservative.name)) expect(preservative.hazard, id).toMatch(/gloves and eye protection/);
+    }
+  });
+
+  it('hold as 40 CFR 136.3 Table II says', () => {
+    const hours = Object.fromEntries(ruleIds.map((id) => [id, bottleRule(id).holdingHours]));
+    expect(hours).toMatchObject({ nitrogen: 48, ammonium: 28 * 24, metals: 180 * 24, general: 14 * 24 });
+  });
+
+  it('leave air over bacteria', () => {
+    expect(bottleRule('bacteria').headspace).toMatch(/air/);
+    expect(bottleRule('bacteria').holdingHours).toBe(24); // common practice of many labs
+  });
+});

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import { unit } from '../units/index.ts';
+import { inOwnUnit, inText, parameter, parameterIds, questionReading } from './index.ts';
+
+const codes = (...args: Parameters<typeof questionReading>) => questionReading(...args).map((finding) => `${finding.severity} ${finding.code}`);
+
+describe('a reading as it is entered', () => {
+  it.each([
+    ['ph', '7.4', 'pH', []],
+    ['ph', '74', 'pH', ['stop impossible']],
+    ['ph', '3.9', 'pH', ['question unusual']],
+    ['temperature', '16.8', 'degC', []],
+    ['temperature', '61', 'degF', []],
+    ['temperature', '61', 'degC', ['question unusual']],
+    ['oxygen', '14', 'mg/L', ['question unusual']],
+    ['oxygen', '40', 'mg/L', ['stop impossible']],
+    ['conductivity', '57.2', 'mS/m', []],
+    ['conductivity', '5.72', 'uS/cm', ['question unusual']],
+    ['turbidity', '-1', 'NTU', ['stop impossible']],
+    ['freeChlorine', '45', 'mg/L', ['stop impossible']],
+    ['ph', '7.4', 'mg/L', ['stop wrong-unit']],
+    ['ph', '', 'pH', ['stop empty']],
+    ['ph', 'seven', 'pH', ['stop not-a-number']],
+  ] as const)('%s %s %s', (id, text, typedUnit, expected) => {
+    expect(codes(id, { text, unit: typedUnit })).toEqual(expected);
+  });
+
+  it('says the usual range in the unit that was typed', () => {
+    expect(questionReading('temperature', { text: '90', unit: 'degF' })[0]?.message).toBe('Temperature is usually 39 to 86 °F.');
+  });
+});
+
+it('takes a typed reading to the unit of its parameter', () => {
+  expect(inOwnUnit('conductivity', { text: '57,2', unit: 'mS/m' })).toBeCloseTo(572, 9);
+  expect(inOwnUnit('temperature', { text: '212', unit: 'degF' })).toBeCloseTo(100, 9);
+});
+
+it('names parameters inside a sentence', () => {
+  expect(['ph', 'ecoli', 'oxygen', 'conductivity', 'nitrate'].map((id) => inText(id as 'ph'))).toEqual(['pH', 'E. coli', 'dissolved oxygen', 'conductivity', 'nitrate']);
+});
+
+it('has for every parameter a unit, and a usual range inside the possible one', () => {
+  for (const id of parameterIds) {
+    const row = parameter(id);
+    expect(unit(row.unit).label, id).toBeDefined();
+    expect(row.possible[0], id).toBeLessThan(row.possible[1]);
+    if (!row.usual) continue;
+    expect(row.usual[0], id).toBeGreaterThanOrEqual(row.possible[0]);
+    expect(row.usual[1], id).toBeLessThanOrEqual(row.possible[1]);
+  }
+});
+
+it('expresses nitrogen by molar masses', () => {
+  // 10 mg/L as N is 44.27 mg/L as NO3: ratio of molar masses, IUPAC 2021.
+  expect(10 * parameter('nitrate').expressedAs!['N']!).toBeCloseTo(44.27, 2);
+  expect(parameter('nitrite').expressedAs!['N']).toBeCloseTo(3.2844, 3);
+  expect(parameter('ammonium').expressedAs!['N']).toBeCloseTo(1.2878, 3);
+});

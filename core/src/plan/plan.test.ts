@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import { Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { Lab, Point } from '../registers/index.ts';
+import { bottleId, bottlesOf, foldPlan, roundPlanned } from './index.ts';
+
+const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
+const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
+
+describe('a plan', () => {
+  it('is null for a book that has none', () => {
+    expect(foldPlan([])).toBeNull();
+  });
+
+  it('labels bottles by round, point and letter', () => {
+    expect(bottleId('261123A', 'MW3', 'nitrogen')).toBe('261123A-MW3-N');
+    const labels = bottlesOf(foldPlan(new Script().plan().entries)!).map((bottle) => bottle.id);
+    expect(new Set(labels).size).toBe(labels.length);
+  });
+
+  it.each([
+    ['no name', { name: ' ' }, 'name'],
+    ['a code with blanks', { code: 'A B' }, 'code'],
+    ['no system', { system: '' }, 'system'],
+    ['a day that is none', { date: '2026-02-30' }, 'date'],
+    ['no point', { visits: [] }, 'visits'],
+    ['a made-up zone', { zone: 'Atlantic/Marenta' }, 'zone'],
+  ])('with %s is refused at its field', (_, change, path) => {
+    expect(paths(planned(change))).toEqual([path]);
+  });
+});
+
+describe('the register of points', () => {
+  const well = (change: object) => Point.safeParse({ ...wellPoint, well: { ...wellPoint.well, ...change } }).error?.issues.map((issue) => issue.path.join('.'));
+
+  it.each([
+    [{ screenBottom: 11 }, 'well.screenBottom'], [{ screenBottom: 19 }, 'well.screenBottom'], [{ intake: 30 }, 'well.intake'],
+    [{ bottom: -1 }, 'well.bottom'], [{ insideDiameter: 0 }, 'well.insideDiameter'], [{ bottom: 1e9 }, 'well.bottom'], [{ measuringPoints: [] }, 'well.measuringPoints'],
+  ])('refuses a well that cannot be: %j', (change, path) => {
+    expect(well(change)).toContain(path);
+  });
+
+  it('refuses a code that does not fit a label', () => {
+    expect(Point.safeParse({ ...tapPoint, code: 'market hall' }).success).toBe(false);
+    expect(Point.safeParse({ ...tapPoint, tap: { outlet: 'Spout', residualMinimum: null } }).success).toBe(true);
+  });
+});
+
+it('refuses a lab whose hours are no times', () => {
+  const lab = { id: 'l', name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
+  expect(Lab.safeParse(lab).error?.issues.map((issue) => issue.path.join('.'))).toEqual(['intake.0.opens', 'intake.0.closes']);
+});
