@@ -18,11 +18,24 @@ export default ts.config(
     files: ['core/src/**', 'server/src/**', 'web/src/**'],
     ignores: ['**/*.test.ts', 'server/src/main.ts', 'web/src/time/clock.ts'],
     rules: {
-      'no-restricted-syntax': ['error',
-        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Take the time from the injected clock.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time from the injected clock.' }],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'Take the time from the injected clock.',
+        },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time from the injected clock.' },
+      ],
     },
   },
-  { files: ['web/src/**'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
-  { files: ['**/*.cjs'], languageOptions: { sourceType: 'commonjs', globals: { module: 'writable', require: 'readonly' } }, rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['web/src/**'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['**/*.cjs'],
+    languageOptions: { sourceType: 'commonjs', globals: { module: 'writable', require: 'readonly' } },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
 );

@@ -7,7 +7,16 @@ export default defineConfig({
       { test: { name: 'server', include: ['server/src/**/*.test.ts', 'server/test/**/*.test.ts'], testTimeout: 20_000 } },
       { test: { name: 'demo', include: ['demo/**/*.test.ts'], testTimeout: 20_000 } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
-      { test: { name: 'e2e', include: ['e2e/**/*.test.ts'], testTimeout: 240_000, hookTimeout: 60_000, maxWorkers: 1, sequence: { groupOrder: 1 } } },
+      {
+        test: {
+          name: 'e2e',
+          include: ['e2e/**/*.test.ts'],
+          testTimeout: 240_000,
+          hookTimeout: 60_000,
+          maxWorkers: 1,
+          sequence: { groupOrder: 1 },
+        },
+      },
     ],
   },
 });

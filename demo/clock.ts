@@ -21,5 +21,10 @@ export function demoMorning(now: number): number {
 /** A clock that runs as the system's does, from `start` on. */
 export function demoClock(start: number, system: Clock): DemoClock {
   let offset = start - system();
-  return { now: () => system() + offset, move: (milliseconds) => { offset += milliseconds; } };
+  return {
+    now: () => system() + offset,
+    move: (milliseconds) => {
+      offset += milliseconds;
+    },
+  };
 }

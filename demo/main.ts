@@ -14,8 +14,19 @@ const given = process.env['FONTE_DEMO_START'];
 const start = given ? Date.parse(given) : demoMorning(Date.now());
 const clock = demoClock(start, Date.now);
 const { address, server: labServer } = await startLab(clock.now);
-const running = await startServer({ ...settings, desks: { [lab.id]: address } }, {
-  clock: clock.now, moveClock: clock.move, person: people[0]!, prepare: (services) => loadDemo(services, start),
+const running = await startServer(
+  { ...settings, desks: { [lab.id]: address } },
+  {
+    clock: clock.now,
+    moveClock: clock.move,
+    person: people[0]!,
+    prepare: (services) => loadDemo(services, start),
+  },
+);
+stopOnSignal({
+  stop: async () => {
+    labServer.close();
+    await running.stop();
+  },
 });
-stopOnSignal({ stop: async () => { labServer.close(); await running.stop(); } });
 console.log(`Fonte runs on the demo: ${running.address}`);

@@ -31,7 +31,10 @@ describe('the scenario', () => {
     const round = fold(todayRound(start))!;
     expect(overview(round)).toMatchObject({
       next: { room: 'level' },
-      points: [{ name: 'Tannery 3, downstream', type: 'well' }, { name: 'Market hall', type: 'tap' }],
+      points: [
+        { name: 'Tannery 3, downstream', type: 'well' },
+        { name: 'Market hall', type: 'tap' },
+      ],
       stages: ['ready', 'ready', 'ready', 'ready', 'ready'],
     });
   });

@@ -19,7 +19,10 @@ class Author {
   readonly entries: Entry[] = [];
   readonly book: string;
 
-  constructor(public now: number, book?: string) {
+  constructor(
+    public now: number,
+    book?: string,
+  ) {
     this.book = book ?? newId(now);
   }
 
@@ -47,10 +50,23 @@ export function levelRounds(start: number): Entry[] {
   return levelHistory.flatMap(({ daysAgo, depths }) => {
     const round = new Author(start - daysAgo * day);
     const visits = Object.keys(depths).map((code) => ({ id: newId(round.now), point: pointOf(code), analyses: [] }));
-    round.write(roundPlanned, { name: 'Quarterly levels, tannery', code: codeOf(round.now, 'L'), system: 'Tannery wells', date: wallTime(round.now, zone).date, zone, lab: null, visits });
+    round.write(roundPlanned, {
+      name: 'Quarterly levels, tannery',
+      code: codeOf(round.now, 'L'),
+      system: 'Tannery wells',
+      date: wallTime(round.now, zone).date,
+      zone,
+      lab: null,
+      visits,
+    });
     for (const visit of visits) {
       const text = depths[visit.point.code as keyof typeof depths];
-      const reading = { visit: visit.id, measuringPoint: 'North rim of the casing', depth: { text, unit: 'm' as const }, water: 'static' as const };
+      const reading = {
+        visit: visit.id,
+        measuringPoint: 'North rim of the casing',
+        depth: { text, unit: 'm' as const },
+        water: 'static' as const,
+      };
       round.write(levelRead, reading, 20 * minute);
       round.write(levelRead, reading);
     }
@@ -60,10 +76,14 @@ export function levelRounds(start: number): Entry[] {
 
 function answerTo({ act }: Step): StepAnswer {
   switch (act.type) {
-    case 'checks': return { type: 'checks', yes: act.items.map((item) => item.id), no: [] };
-    case 'choose': return { type: 'choose', option: 'bleach' };
-    case 'measure': return { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.8' : '0.41', unit: act.unit } };
-    default: return { type: act.type };
+    case 'checks':
+      return { type: 'checks', yes: act.items.map((item) => item.id), no: [] };
+    case 'choose':
+      return { type: 'choose', option: 'bleach' };
+    case 'measure':
+      return { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.8' : '0.41', unit: act.unit } };
+    default:
+      return { type: act.type };
   }
 }
 
@@ -73,7 +93,12 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
   const visit = newId(round.now);
   const code = codeOf(round.now, 'A');
   round.write(roundPlanned, {
-    name: 'School tap', code, system, date: wallTime(round.now, zone).date, zone, lab,
+    name: 'School tap',
+    code,
+    system,
+    date: wallTime(round.now, zone).date,
+    zone,
+    lab,
     visits: [{ id: visit, point: pointOf('SC1'), analyses: ['coliforms', 'metals'] }],
   });
   const bottles = { bacteria: `${code}-SC1-B`, metals: `${code}-SC1-M` };
@@ -83,13 +108,26 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
   for (const step of protocol.steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
     if (step.act.type === 'clock') round.write(clockStarted, { visit, step: step.id });
     if (step.act.type === 'fill') round.write(bottleFilled, { visit, bottle: bottles.bacteria });
-    round.write(stepDone, { visit, step: step.id, answer: answerTo(step) }, 2 * minute + (step.act.type === 'clock' ? step.act.least * 1000 : 0));
+    round.write(
+      stepDone,
+      { visit, step: step.id, answer: answerTo(step) },
+      2 * minute + (step.act.type === 'clock' ? step.act.least * 1000 : 0),
+    );
   }
   round.write(bottleFilled, { visit, bottle: bottles.metals }, 3 * minute);
-  const handOver = round.write(handedOver, {
-    to: lab.id, releasedBy: people[0]!.name, receivedBy: 'Intake desk', coolerTemperature: { text: '4.6', unit: 'degC' }, seal: '0412', signature: people[0]!.name,
-    bottles: Object.values(bottles).map((bottle) => ({ bottle, condition: 'good' as const })),
-  }, 60 * minute);
+  const handOver = round.write(
+    handedOver,
+    {
+      to: lab.id,
+      releasedBy: people[0]!.name,
+      receivedBy: 'Intake desk',
+      coolerTemperature: { text: '4.6', unit: 'degC' },
+      seal: '0412',
+      signature: people[0]!.name,
+      bottles: Object.values(bottles).map((bottle) => ({ bottle, condition: 'good' as const })),
+    },
+    60 * minute,
+  );
   return { entries: round.entries, book: round.book, handOver: handOver.id };
 }
 
@@ -102,9 +140,18 @@ export function todayRound(start: number): Entry[] {
   ];
   const code = codeOf(start, 'A');
   round.write(roundPlanned, {
-    name: 'Tannery and market hall', code, system, date: wallTime(start, zone).date, zone, lab,
+    name: 'Tannery and market hall',
+    code,
+    system,
+    date: wallTime(start, zone).date,
+    zone,
+    lab,
     visits: visits.map((visit) => ({ ...visit, analyses: [...visit.analyses] })),
   });
-  round.write(bottlesPacked, { bottles: ['M', 'N', 'A', 'G'].map((letter) => `${code}-MW3-${letter}`).concat(`${code}-MH1-B`) }, 20 * minute);
+  round.write(
+    bottlesPacked,
+    { bottles: ['M', 'N', 'A', 'G'].map((letter) => `${code}-MW3-${letter}`).concat(`${code}-MH1-B`) },
+    20 * minute,
+  );
   return round.entries;
 }

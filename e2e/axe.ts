@@ -4,7 +4,11 @@ import type { Page } from 'puppeteer-core';
 
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-interface Violation { id: string; impact: string | null; nodes: { html: string; failureSummary?: string }[] }
+interface Violation {
+  id: string;
+  impact: string | null;
+  nodes: { html: string; failureSummary?: string }[];
+}
 
 /** The serious and critical barriers that axe-core finds on a page by WCAG 2.2 A and AA. */
 export async function seriousBarriers(page: Page): Promise<string[]> {
@@ -16,5 +20,7 @@ export async function seriousBarriers(page: Page): Promise<string[]> {
   });
   return violations
     .filter((one) => one.impact === 'serious' || one.impact === 'critical')
-    .flatMap((one) => one.nodes.map((node) => `${one.id}: ${node.html.slice(0, 160)} — ${node.failureSummary?.split('\n')[1]?.trim() ?? ''}`));
+    .flatMap((one) =>
+      one.nodes.map((node) => `${one.id}: ${node.html.slice(0, 160)} — ${node.failureSummary?.split('\n')[1]?.trim() ?? ''}`),
+    );
 }

@@ -11,7 +11,16 @@ export function openBrowser(): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     userDataDir: mkdtempSync(join(tmpdir(), 'fonte-chromium-')),
-    args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 }
 
@@ -19,22 +28,32 @@ const patience = 15_000;
 
 /** Waits for text anywhere on the page. */
 export async function see(page: Page, text: string): Promise<void> {
-  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience }, text).catch(async () => {
-    const shown = await page.evaluate(() => document.body.innerText);
-    throw new Error(`“${text}” is not on ${page.url()}:\n${shown}`);
-  });
+  await page
+    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience }, text)
+    .catch(async () => {
+      const shown = await page.evaluate(() => document.body.innerText);
+      throw new Error(`“${text}” is not on ${page.url()}:\n${shown}`);
+    });
 }
 
 /** Clicks what has this accessible name, a button unless another role is given. */
 export async function click(page: Page, name: string, role = 'button'): Promise<void> {
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
-  await page.waitForFunction((one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'), { timeout: patience }, element);
+  await page.waitForFunction(
+    (one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'),
+    { timeout: patience },
+    element,
+  );
   await element.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   // A dialog that is closing may still lie over it.
-  await page.waitForFunction((one) => {
-    const { left, top, width, height } = one.getBoundingClientRect();
-    return one.contains(document.elementFromPoint(left + width / 2, top + height / 2));
-  }, { timeout: patience }, element);
+  await page.waitForFunction(
+    (one) => {
+      const { left, top, width, height } = one.getBoundingClientRect();
+      return one.contains(document.elementFromPoint(left + width / 2, top + height / 2));
+    },
+    { timeout: patience },
+    element,
+  );
   await element.click();
 }
 
@@ -49,29 +68,44 @@ export async function type(page: Page, label: string, text: string): Promise<voi
 
 /** Ticks the box with this text beside it. */
 export async function tick(page: Page, text: string): Promise<void> {
-  const label = await page.waitForFunction((wanted) => [...document.querySelectorAll('label')].find((one) => one.innerText.includes(wanted)) ?? null, { timeout: patience }, text);
+  const label = await page.waitForFunction(
+    (wanted) => [...document.querySelectorAll('label')].find((one) => one.innerText.includes(wanted)) ?? null,
+    { timeout: patience },
+    text,
+  );
   await (label as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
 }
 
 /** Chooses a segment of a group by their names. */
 export async function choose(page: Page, group: string, option: string): Promise<void> {
-  const found = await page.waitForFunction((name, text) => {
-    const around = [...document.querySelectorAll('.ant-segmented')].find((one) => one.getAttribute('aria-label') === name);
-    return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
-  }, { timeout: patience }, group, option);
+  const found = await page.waitForFunction(
+    (name, text) => {
+      const around = [...document.querySelectorAll('.ant-segmented')].find((one) => one.getAttribute('aria-label') === name);
+      return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
+    },
+    { timeout: patience },
+    group,
+    option,
+  );
   await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
 }
 
 /** Ticks the checkbox with this accessible name. */
 export async function pick(page: Page, name: string): Promise<void> {
-  const box = await page.waitForSelector(`input[type=checkbox][aria-label="${name}"], [aria-label="${name}"] input[type=checkbox]`, { timeout: patience });
+  const box = await page.waitForSelector(`input[type=checkbox][aria-label="${name}"], [aria-label="${name}"] input[type=checkbox]`, {
+    timeout: patience,
+  });
   await page.waitForFunction((one) => !(one as HTMLInputElement).disabled, { timeout: patience }, box);
   await box!.evaluate((one) => (one as HTMLInputElement).click());
 }
 
 /** Clicks the first button with this text. */
 export async function press(page: Page, text: string): Promise<void> {
-  const found = await page.waitForFunction((wanted) => [...document.querySelectorAll('button')].find((one) => one.innerText.trim() === wanted) ?? null, { timeout: patience }, text);
+  const found = await page.waitForFunction(
+    (wanted) => [...document.querySelectorAll('button')].find((one) => one.innerText.trim() === wanted) ?? null,
+    { timeout: patience },
+    text,
+  );
   await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
 }
 

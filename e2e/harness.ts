@@ -27,22 +27,37 @@ interface Options {
 }
 
 /** Starts a real server in a process of its own, on a fresh database and a free port. */
-export function start({ what, database = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'test.sqlite'), env = {} }: Options): Promise<Running> {
+export function start({
+  what,
+  database = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'test.sqlite'),
+  env = {},
+}: Options): Promise<Running> {
   const args = what === 'demo' ? ['--import', 'tsx', join(root, 'demo/main.ts')] : [join(root, 'server/dist/main.js')];
   const child = spawn(process.execPath, args, {
-    cwd: root, stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, FONTE_DB: database, FONTE_PORT: '0', FONTE_LOG: what === 'demo' ? 'warn' : 'info', FONTE_DEMO_START: '2026-11-23T10:20:00Z', ...env },
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: {
+      ...process.env,
+      FONTE_DB: database,
+      FONTE_PORT: '0',
+      FONTE_LOG: what === 'demo' ? 'warn' : 'info',
+      FONTE_DEMO_START: '2026-11-23T10:20:00Z',
+      ...env,
+    },
   });
-  const stop = (signal: NodeJS.Signals = 'SIGTERM') => new Promise<void>((resolve) => {
-    if (child.exitCode !== null || child.signalCode !== null) return resolve();
-    child.once('exit', () => resolve());
-    child.kill(signal);
-  });
+  const stop = (signal: NodeJS.Signals = 'SIGTERM') =>
+    new Promise<void>((resolve) => {
+      if (child.exitCode !== null || child.signalCode !== null) return resolve();
+      child.once('exit', () => resolve());
+      child.kill(signal);
+    });
   return new Promise((resolve, reject) => {
     let said = '';
     const listen = (chunk: Buffer) => {
       said += chunk.toString();
-      const address = /(http:\/\/127\.0\.0\.1:\d+)/.exec(said)?.[1] ?? (/"port":(\d+)/.exec(said) ? `http://127.0.0.1:${/"port":(\d+)/.exec(said)![1]}` : undefined);
+      const address =
+        /(http:\/\/127\.0\.0\.1:\d+)/.exec(said)?.[1] ??
+        (/"port":(\d+)/.exec(said) ? `http://127.0.0.1:${/"port":(\d+)/.exec(said)![1]}` : undefined);
       if (address) resolve({ address, database, process: child, stop });
     };
     child.stdout.on('data', listen);

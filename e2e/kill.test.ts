@@ -9,11 +9,16 @@ import { ensureBuilt, root, start, type Running } from './harness.ts';
 
 const kills = 12;
 
-beforeAll(() => { ensureBuilt(); }, 120_000);
+beforeAll(() => {
+  ensureBuilt();
+}, 120_000);
 
-const post = (server: Running, entry: Entry) => fetch(`${server.address}/api/books/${entry.book}/entries`, {
-  method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry),
-});
+const post = (server: Running, entry: Entry) =>
+  fetch(`${server.address}/api/books/${entry.book}/entries`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(entry),
+  });
 
 /** Sends entries from four writers at once until the server is gone; returns those it acknowledged. */
 async function stream(server: Running, next: () => Entry): Promise<{ sent: Entry[]; acknowledged: Entry[] }> {
@@ -38,7 +43,9 @@ async function stream(server: Running, next: () => Entry): Promise<{ sent: Entry
 it('stops gracefully when asked to, and says so', async () => {
   const server = await start({ what: 'server' });
   let said = '';
-  server.process.stdout!.on('data', (chunk: Buffer) => { said += chunk.toString(); });
+  server.process.stdout!.on('data', (chunk: Buffer) => {
+    said += chunk.toString();
+  });
   await server.stop('SIGTERM');
   expect(server.process.exitCode).toBe(0);
   expect(said).toContain('"msg":"stopped"');
@@ -49,21 +56,44 @@ it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`
   const { database } = server;
   const pen = () => ({ book, author: 'technician', now: Date.now(), offset: 0 });
   const [book, visit] = [newId(Date.now()), newId(Date.now())];
-  const well = { measuringPoints: [{ name: 'Rim', elevation: 10, stickUp: 0.5 }], bottom: 20, screenTop: 10, screenBottom: 18, insideDiameter: 0.05 };
+  const well = {
+    measuringPoints: [{ name: 'Rim', elevation: 10, stickUp: 0.5 }],
+    bottom: 20,
+    screenTop: 10,
+    screenBottom: 18,
+    insideDiameter: 0.05,
+  };
   const point: Point = { id: 'p', code: 'P1', name: 'P', place: 'P', use: 'monitoring', access: '', type: 'well', well };
   expect((await post(server, writeEntry({ ...pen(), book: 'org' }, pointRegistered, point))).status).toBe(201);
-  const planned = await post(server, writeEntry(pen(), roundPlanned, {
-    name: 'Kill test', code: 'KILL', system: 'Test', date: '2026-01-01', zone: 'UTC', lab: null, visits: [{ id: visit, analyses: [], point }],
-  }));
+  const planned = await post(
+    server,
+    writeEntry(pen(), roundPlanned, {
+      name: 'Kill test',
+      code: 'KILL',
+      system: 'Test',
+      date: '2026-01-01',
+      zone: 'UTC',
+      lab: null,
+      visits: [{ id: visit, analyses: [], point }],
+    }),
+  );
   expect(planned.status).toBe(201);
 
   let number = 0;
-  const reading = () => writeEntry(pen(), levelRead, { visit, measuringPoint: 'Rim', depth: { text: (5 + (number += 1) / 1000).toFixed(3), unit: 'm' }, water: 'static' });
+  const reading = () =>
+    writeEntry(pen(), levelRead, {
+      visit,
+      measuringPoint: 'Rim',
+      depth: { text: (5 + (number += 1) / 1000).toFixed(3), unit: 'm' },
+      water: 'static',
+    });
   const acknowledged: Entry[] = [];
   const unsure: Entry[] = [];
   for (let kill = 0; kill < kills; kill += 1) {
     const streaming = stream(server, reading);
-    await new Promise((resolve) => { setTimeout(resolve, 60 + kill * 23); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 60 + kill * 23);
+    });
     await server.stop('SIGKILL');
     const { sent, acknowledged: heard } = await streaming;
     acknowledged.push(...heard);
@@ -79,5 +109,7 @@ it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`
   expect(acknowledged.length).toBeGreaterThan(kills);
   expect(new Set(ids).size).toBe(ids.length);
   expect(new Set(ids)).toEqual(new Set([stored[0]!.id, ...acknowledged.map((entry) => entry.id), ...unsure.map((entry) => entry.id)]));
-  expect(execFileSync(process.execPath, [join(root, 'server/dist/verify.js'), database], { encoding: 'utf8' })).toContain(`whole   ${book}: ${ids.length} entries`);
+  expect(execFileSync(process.execPath, [join(root, 'server/dist/verify.js'), database], { encoding: 'utf8' })).toContain(
+    `whole   ${book}: ${ids.length} entries`,
+  );
 });

@@ -24,7 +24,8 @@ const open = async (path: string, text: string) => {
   await page.goto(server.address + path, { waitUntil: 'networkidle0' });
   await see(page, text);
 };
-const roundId = async (name: string) => ((await (await fetch(`${server.address}/api/rounds`)).json()) as { id: string; name: string }[]).find((round) => round.name === name)!.id;
+const roundId = async (name: string) =>
+  ((await (await fetch(`${server.address}/api/rounds`)).json()) as { id: string; name: string }[]).find((round) => round.name === name)!.id;
 
 describe.sequential('the other pages', () => {
   it('plan a second round from the register, and keep what was typed when it is refused', async () => {
@@ -51,7 +52,15 @@ describe.sequential('the other pages', () => {
     await type(page, 'Name', 'Farm well');
     await type(page, 'Code for labels', 'fw1');
     await type(page, 'Place', 'Pedrinha');
-    for (const [label, text] of [['Elevation of the mark', '31,2'], ['Mark above ground', '0.4'], ['Bottom, below ground', '12'], ['Screen from, below ground', '8'], ['Screen to, below ground', '14'], ['True inside diameter', '103']] as const) await type(page, label, text);
+    for (const [label, text] of [
+      ['Elevation of the mark', '31,2'],
+      ['Mark above ground', '0.4'],
+      ['Bottom, below ground', '12'],
+      ['Screen from, below ground', '8'],
+      ['Screen to, below ground', '14'],
+      ['True inside diameter', '103'],
+    ] as const)
+      await type(page, label, text);
     await click(page, 'Register it');
     await see(page, 'The screen ends above the bottom of the well.');
     await type(page, 'Screen to, below ground', '11,5');
@@ -77,7 +86,7 @@ describe.sequential('the other pages', () => {
     await see(page, '36.730');
     await type(page, 'Cut, the wetted length', '41');
     await see(page, 'Longer than the hold.');
-    await type(page, 'Number', "12' 7\"");
+    await type(page, 'Number', '12\' 7"');
     await see(page, 'feet and inches');
     await type(page, 'Number', '1');
     await see(page, '0.30480');
@@ -140,8 +149,21 @@ describe.sequential('the other pages', () => {
   it('fit a phone without sideways scrolling, in every light', async () => {
     await page.setViewport(phone);
     const round = await roundId('Tannery and market hall');
-    const visits = ((await (await fetch(`${server.address}/api/books/${round}/entries`)).json()) as { payload: { visits?: { id: string }[] } }[])[0]!.payload.visits!;
-    const paths = ['/', '/rounds', '/rounds/new', '/points', '/bench', `/rounds/${round}`, `/rounds/${round}/custody`, `/rounds/${round}/book`, `/rounds/${round}/at/${visits[0]!.id}/level`, `/rounds/${round}/at/${visits[1]!.id}/tap`];
+    const visits = (
+      (await (await fetch(`${server.address}/api/books/${round}/entries`)).json()) as { payload: { visits?: { id: string }[] } }[]
+    )[0]!.payload.visits!;
+    const paths = [
+      '/',
+      '/rounds',
+      '/rounds/new',
+      '/points',
+      '/bench',
+      `/rounds/${round}`,
+      `/rounds/${round}/custody`,
+      `/rounds/${round}/book`,
+      `/rounds/${round}/at/${visits[0]!.id}/level`,
+      `/rounds/${round}/at/${visits[1]!.id}/tap`,
+    ];
     for (const path of paths) {
       await page.goto(server.address + path, { waitUntil: 'networkidle0' });
       const [content, width] = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);

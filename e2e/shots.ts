@@ -14,12 +14,20 @@ const page = await browser.newPage();
 
 async function shot(name: string, size: 'desk' | 'phone' = 'desk'): Promise<void> {
   await page.setViewport(size === 'desk' ? desk : phone);
-  await page.evaluate(async () => { window.scrollTo(0, 0); await document.fonts.ready; });
-  await new Promise((resolve) => { setTimeout(resolve, 250); });
+  await page.evaluate(async () => {
+    window.scrollTo(0, 0);
+    await document.fonts.ready;
+  });
+  await new Promise((resolve) => {
+    setTimeout(resolve, 250);
+  });
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.setViewport(desk);
 }
-const home = async (on: Page) => { await on.goto(server.address, { waitUntil: 'networkidle0' }); await see(on, 'Also open'); };
+const home = async (on: Page) => {
+  await on.goto(server.address, { waitUntil: 'networkidle0' });
+  await see(on, 'Also open');
+};
 
 await page.setViewport(desk);
 await home(page);

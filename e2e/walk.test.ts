@@ -24,7 +24,10 @@ afterAll(async () => {
 });
 
 const noSeriousBarrier = async () => expect(await seriousBarriers(page), page.url()).toEqual([]);
-const today = async () => { await page.goto(server.address); await see(page, 'Also open'); };
+const today = async () => {
+  await page.goto(server.address);
+  await see(page, 'Also open');
+};
 
 describe.sequential('a round from plan to verdict', () => {
   it('stands on the first page with what is next', async () => {
@@ -55,7 +58,13 @@ describe.sequential('a round from plan to verdict', () => {
     expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('9.40');
     await type(page, 'Depth to water', '12\' 7"');
     await see(page, 'is feet and inches');
-    for (const [text, complaint] of [['', 'Enter a number'], ['abc', 'not a number'], ['1e9', 'not a number'], ['-30', 'Cannot be less than'], ['99999', 'Cannot be more than']] as const) {
+    for (const [text, complaint] of [
+      ['', 'Enter a number'],
+      ['abc', 'not a number'],
+      ['1e9', 'not a number'],
+      ['-30', 'Cannot be less than'],
+      ['99999', 'Cannot be more than'],
+    ] as const) {
       await type(page, 'Depth to water', text);
       if (await shows(page, 'If it is right, say why')) await type(page, 'If it is right, say why', 'to see what is refused');
       await click(page, 'Write it down');
@@ -209,7 +218,10 @@ describe.sequential('a round from plan to verdict', () => {
 
   it('judges bacteria first and says what must be done by when', async () => {
     await see(page, 'Coliform bacteria found, 1 result is over a health value, 1 cannot be told, 1 is over an indicator value.');
-    expect(await page.$$eval('.judged .strong', (all) => all.slice(0, 2).map((one) => one.textContent))).toEqual(['Coliform bacteria', 'E. coli']);
+    expect(await page.$$eval('.judged .strong', (all) => all.slice(0, 2).map((one) => one.textContent))).toEqual([
+      'Coliform bacteria',
+      'E. coli',
+    ]);
     await see(page, 'Only known to be below 20 µg/L, and the limit is 10 µg/L.');
     await see(page, 'refused, Leaking on arrival');
     await noSeriousBarrier();

@@ -58,7 +58,8 @@ export async function fillNext(page: Page, id: string): Promise<void> {
 
 export async function answerFitness(page: Page): Promise<void> {
   await see(page, 'Look at the tap');
-  for (const item of ['Outlet faces down, clean and not leaking', 'No softener, filter or hose before it', 'The connection is in use']) await choose(page, item, 'Yes');
+  for (const item of ['Outlet faces down, clean and not leaking', 'No softener, filter or hose before it', 'The connection is in use'])
+    await choose(page, item, 'Yes');
   await click(page, 'Done');
 }
 
@@ -84,7 +85,10 @@ export async function measureStep(page: Page, label: string, text: string, butto
 
 export async function chooseDisinfection(page: Page, option: string): Promise<void> {
   await see(page, 'Choose how to disinfect the outlet');
-  await page.evaluate((wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted))!.click(), option);
+  await page.evaluate(
+    (wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted))!.click(),
+    option,
+  );
   await click(page, 'Done');
 }
 

@@ -21,13 +21,27 @@ const milliseconds = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms
 function longBook(size: number): Script {
   const script = new Script().plan();
   const depth = { text: '7.40', unit: 'm' as const };
-  for (let reading = 0; reading < 2; reading += 1) script.write(levelRead, { visit: script.well, measuringPoint: 'North rim', depth, water: 'static' });
-  script.write(purgeSetUp, { visit: script.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'epa-1996', parameters: ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'] });
+  for (let reading = 0; reading < 2; reading += 1)
+    script.write(levelRead, { visit: script.well, measuringPoint: 'North rim', depth, water: 'static' });
+  script.write(purgeSetUp, {
+    visit: script.well,
+    insideDiameter: { text: '52', unit: 'mm' },
+    volumes: 3,
+    criterion: 'epa-1996',
+    parameters: ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
+  });
   while (script.entries.length < size) {
     const set = script.entries.length;
     script.write(purgeReading, {
-      visit: script.well, pumped: { text: String(set), unit: 'L' },
-      values: { temperature: { text: '16.1', unit: 'degC' }, ph: { text: '6.92', unit: 'pH' }, conductivity: { text: '572', unit: 'uS/cm' }, oxygen: { text: '3.51', unit: 'mg/L' }, turbidity: { text: '8.2', unit: 'NTU' } },
+      visit: script.well,
+      pumped: { text: String(set), unit: 'L' },
+      values: {
+        temperature: { text: '16.1', unit: 'degC' },
+        ph: { text: '6.92', unit: 'pH' },
+        conductivity: { text: '572', unit: 'uS/cm' },
+        oxygen: { text: '3.51', unit: 'mg/L' },
+        turbidity: { text: '8.2', unit: 'NTU' },
+      },
     });
   }
   return script;
@@ -63,14 +77,25 @@ function folding(count: number): void {
 }
 
 function report(rows: number): void {
-  const bottles = new Map(Array.from({ length: rows / 2 }, (_, index) => [`261123A-P${index}-N`, { rule: 'nitrogen' as const, filledOn: '2026-11-23' }]));
-  const body = [...bottles.keys()].flatMap((bottle) => [`${bottle};23/11/2026;Nitratos;0,10;12,9;mg/L N;PT-12`, `${bottle};23/11/2026;Nitritos;0,010;<0,010;mg/L N;PT-13`]);
-  const bytes = new TextEncoder().encode(['Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método', ...body].join('\r\n'));
+  const bottles = new Map(
+    Array.from({ length: rows / 2 }, (_, index) => [`261123A-P${index}-N`, { rule: 'nitrogen' as const, filledOn: '2026-11-23' }]),
+  );
+  const body = [...bottles.keys()].flatMap((bottle) => [
+    `${bottle};23/11/2026;Nitratos;0,10;12,9;mg/L N;PT-12`,
+    `${bottle};23/11/2026;Nitritos;0,010;<0,010;mg/L N;PT-13`,
+  ]);
+  const bytes = new TextEncoder().encode(
+    ['Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método', ...body].join('\r\n'),
+  );
   const from = performance.now();
   const read = readReport(bytes, bottles);
   if (!('draft' in read) || read.draft.results.length !== rows) throw new Error('The report was not read whole.');
   const verdicts = read.draft.results.map((result) => judgeResult(result, euDrinkingWater, '2026-11-23'));
-  line(`parse, map, convert and judge a report of ${verdicts.length} rows, ${(bytes.length / 1024).toFixed(0)} kB`, milliseconds(performance.now() - from), 'aim ≤ 1 s');
+  line(
+    `parse, map, convert and judge a report of ${verdicts.length} rows, ${(bytes.length / 1024).toFixed(0)} kB`,
+    milliseconds(performance.now() - from),
+    'aim ≤ 1 s',
+  );
 }
 
 async function startToHealthy(): Promise<void> {
@@ -91,7 +116,11 @@ async function memory(): Promise<void> {
   for (const { id } of rounds) await (await fetch(`${server.address}/api/books/${id}/entries`)).json();
   const status = readFileSync(`/proc/${server.process.pid}/status`, 'utf8');
   await server.stop();
-  line(`server memory on the demo (RSS, with tsx and the simulated lab), ${rounds.length} rounds`, `${(Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024).toFixed(0)} MB`, 'aim ≤ 200 MB');
+  line(
+    `server memory on the demo (RSS, with tsx and the simulated lab), ${rounds.length} rounds`,
+    `${(Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024).toFixed(0)} MB`,
+    'aim ≤ 200 MB',
+  );
 }
 
 async function firstPage(): Promise<void> {
@@ -100,9 +129,14 @@ async function firstPage(): Promise<void> {
   await server.stop();
   const assets = join(root, 'web/dist/assets');
   const wanted = new Set([...html.matchAll(/assets\/([\w-]+\.js)/g)].map((match) => match[1]!));
-  for (const file of wanted) for (const match of readFileSync(join(assets, file), 'utf8').matchAll(/(?:from|import)\s*"\.\/([\w-]+\.js)"/g)) wanted.add(match[1]!);
+  for (const file of wanted)
+    for (const match of readFileSync(join(assets, file), 'utf8').matchAll(/(?:from|import)\s*"\.\/([\w-]+\.js)"/g)) wanted.add(match[1]!);
   const size = [...wanted].reduce((sum, file) => sum + gzipSync(readFileSync(join(assets, file))).length, 0);
-  line(`JavaScript for the first page, ${wanted.size} of ${readdirSync(assets).filter((file) => file.endsWith('.js')).length} files, gzipped`, `${(size / 1024).toFixed(0)} kB`, 'aim ≤ 400 kB');
+  line(
+    `JavaScript for the first page, ${wanted.size} of ${readdirSync(assets).filter((file) => file.endsWith('.js')).length} files, gzipped`,
+    `${(size / 1024).toFixed(0)} kB`,
+    'aim ≤ 400 kB',
+  );
 }
 
 await appends(500);

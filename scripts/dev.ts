@@ -8,4 +8,7 @@ const both = [
   run(process.execPath, ['--watch', '--import', 'tsx', 'demo/main.ts'], { FONTE_PORT: '4180' }),
   run('npm', ['run', 'dev', '--workspace', 'web'], { FONTE_API: 'http://127.0.0.1:4180' }),
 ];
-for (const child of both) child.once('exit', () => { for (const other of both) other.kill(); });
+for (const child of both)
+  child.once('exit', () => {
+    for (const other of both) other.kill();
+  });

@@ -19,23 +19,44 @@ beforeEach(async () => {
   server = lab.server;
   desk = new HttpLabDesk(lab.address);
 });
-afterEach(() => { server.close(); });
+afterEach(() => {
+  server.close();
+});
 
 const bottle = (change: Partial<IntakeRequest['bottles'][number]> = {}): IntakeRequest['bottles'][number] => ({
-  bottle: 'A-MW3-N', point: 'MW3', pointName: 'Tannery 3', rule: 'Nitrate, nitrite', collectedAt: new Date(monday - hour).toISOString(),
-  sampleType: 'routine', residual: 'not-needed', condition: 'Good', requests: ['Nutrients'], ...change,
+  bottle: 'A-MW3-N',
+  point: 'MW3',
+  pointName: 'Tannery 3',
+  rule: 'Nitrate, nitrite',
+  collectedAt: new Date(monday - hour).toISOString(),
+  sampleType: 'routine',
+  residual: 'not-needed',
+  condition: 'Good',
+  requests: ['Nutrients'],
+  ...change,
 });
 const form = (bottles: IntakeRequest['bottles'], coolerTemperature = 4.4): IntakeRequest => ({
-  handOver: newId(now), round: 'A', system: 'Marenta', collector: 'Inês Faria', handedOverAt: new Date(now).toISOString(),
-  coolerTemperature, seal: '0431', count: bottles.length, bottles,
+  handOver: newId(now),
+  round: 'A',
+  system: 'Marenta',
+  collector: 'Inês Faria',
+  handedOverAt: new Date(now).toISOString(),
+  coolerTemperature,
+  seal: '0431',
+  count: bottles.length,
+  bottles,
 });
-const germs = (change: Partial<IntakeRequest['bottles'][number]> = {}) => bottle({ bottle: 'A-MH1-B', point: 'MH1', rule: 'Bacteria', residual: '0.34 mg/L', ...change });
+const germs = (change: Partial<IntakeRequest['bottles'][number]> = {}) =>
+  bottle({ bottle: 'A-MH1-B', point: 'MH1', rule: 'Bacteria', residual: '0.34 mg/L', ...change });
 
 describe('the simulated intake desk, through the interface that the product uses', () => {
   it('accepts what is good and answers the same form the same way', async () => {
     const request = form([bottle(), germs()]);
     const [first, second] = [await desk.takeIn(request), await desk.takeIn(request)];
-    expect(first.bottles).toEqual([{ bottle: 'A-MW3-N', accepted: true }, { bottle: 'A-MH1-B', accepted: true }]);
+    expect(first.bottles).toEqual([
+      { bottle: 'A-MW3-N', accepted: true },
+      { bottle: 'A-MH1-B', accepted: true },
+    ]);
     expect(second).toEqual(first);
   });
 
@@ -58,7 +79,10 @@ describe('the simulated intake desk, through the interface that the product uses
     now = monday + 4 * 24 * hour;
     const fresh = { collectedAt: new Date(now - hour).toISOString() };
     const { bottles } = await desk.takeIn(form([bottle(fresh), germs(fresh)]));
-    expect(bottles).toEqual([{ bottle: 'A-MW3-N', accepted: true }, { bottle: 'A-MH1-B', accepted: false, reason: 'Intake closed' }]);
+    expect(bottles).toEqual([
+      { bottle: 'A-MW3-N', accepted: true },
+      { bottle: 'A-MH1-B', accepted: false, reason: 'Intake closed' },
+    ]);
   });
 });
 
@@ -70,11 +94,23 @@ describe('its report', () => {
     now += 2000;
     const report = await desk.report(reference);
     const filledOn = '2026-11-23';
-    const read = readReport(report!.bytes, new Map([['A-MW3-N', { rule: 'nitrogen', filledOn }], ['A-MH1-B', { rule: 'bacteria', filledOn }]]));
+    const read = readReport(
+      report!.bytes,
+      new Map([
+        ['A-MW3-N', { rule: 'nitrogen', filledOn }],
+        ['A-MH1-B', { rule: 'bacteria', filledOn }],
+      ]),
+    );
     expect(read).toMatchObject({
       draft: {
-        encoding: 'windows-1252', delimiter: ';', unreadCount: 0, doubts: [],
-        results: [{ bottle: 'A-MW3-N', parameter: 'nitrate', form: 'value' }, { bottle: 'A-MW3-N', parameter: 'nitrite', form: 'below' }],
+        encoding: 'windows-1252',
+        delimiter: ';',
+        unreadCount: 0,
+        doubts: [],
+        results: [
+          { bottle: 'A-MW3-N', parameter: 'nitrate', form: 'value' },
+          { bottle: 'A-MW3-N', parameter: 'nitrite', form: 'below' },
+        ],
         missing: [{ bottle: 'A-MH1-B', parameters: ['coliforms', 'ecoli'] }],
       },
     });

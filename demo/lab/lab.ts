@@ -35,14 +35,21 @@ function refusal(request: IntakeRequest, line: IntakeRequest['bottles'][number],
 
 /** The report in the lab's own form: Windows-1252, semicolons, decimal commas, its own column names and units. */
 export function reportCsv(order: Order): Buffer {
-  const accepted = order.request.bottles.filter((line) => order.answer.bottles.some((answer) => answer.bottle === line.bottle && answer.accepted));
+  const accepted = order.request.bottles.filter((line) =>
+    order.answer.bottles.some((answer) => answer.bottle === line.bottle && answer.accepted),
+  );
   const rows = accepted.flatMap((line) => {
     const { date, time } = wallTime(Date.parse(line.collectedAt), lab.zone);
     const collected = `${date.split('-').reverse().join('/')} ${time}`;
     return (findings[line.point]?.[line.rule] ?? ordinary[line.rule] ?? []).map((found) =>
-      [line.bottle, collected, found.test, found.limit, found.value, found.unit, found.method].join(';'));
+      [line.bottle, collected, found.test, found.limit, found.value, found.unit, found.method].join(';'),
+    );
   });
-  const head = [`Boletim de ensaio ${order.reference}`, '', 'Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método'];
+  const head = [
+    `Boletim de ensaio ${order.reference}`,
+    '',
+    'Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método',
+  ];
   return Buffer.from(`${[...head, ...rows].join('\r\n')}\r\n`, 'latin1');
 }
 
@@ -78,6 +85,8 @@ export async function startLab(clock: Clock, port = 0): Promise<{ address: strin
   });
 
   const server = createServer(app);
-  await new Promise<void>((resolve) => { server.listen(port, '127.0.0.1', resolve); });
+  await new Promise<void>((resolve) => {
+    server.listen(port, '127.0.0.1', resolve);
+  });
   return { address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, server };
 }

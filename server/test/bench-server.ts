@@ -23,7 +23,10 @@ export class PaperDesk implements LabDesk {
     this.asked.push(request);
     return Promise.resolve({
       reference: 'L-1',
-      bottles: request.bottles.map(({ bottle }) => { const reason = this.refuse[bottle]; return reason ? { bottle, accepted: false, reason } : { bottle, accepted: true }; }),
+      bottles: request.bottles.map(({ bottle }) => {
+        const reason = this.refuse[bottle];
+        return reason ? { bottle, accepted: false, reason } : { bottle, accepted: true };
+      }),
     });
   }
 
@@ -48,8 +51,17 @@ export async function bench() {
   for (const point of [wellPoint, tapPoint]) await books.appendOwn(writeEntry(pen, pointRegistered, point));
   const api = supertest(createApp(services));
   const post = (entry: object, book = script.book) => api.post(`/api/books/${book}/entries`).send(entry);
-  const entries = async () => (await api.get(`/api/books/${script.book}/entries`)).body as { id: string; seq: number; kind: string; payload: Record<string, unknown> }[];
-  const close = async () => { await reader.stop(); await store.destroy(); };
+  const entries = async () =>
+    (await api.get(`/api/books/${script.book}/entries`)).body as {
+      id: string;
+      seq: number;
+      kind: string;
+      payload: Record<string, unknown>;
+    }[];
+  const close = async () => {
+    await reader.stop();
+    await store.destroy();
+  };
   script.plan();
   await post(script.entries[0]!);
   return { script, store, books, desk, api, post, entries, file, close };

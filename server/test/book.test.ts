@@ -9,10 +9,13 @@ import { verifyBooks } from '../src/book/verify.ts';
 import { bench, type Bench } from './bench-server.ts';
 
 let at: Bench;
-beforeEach(async () => { at = await bench(); });
+beforeEach(async () => {
+  at = await bench();
+});
 afterEach(() => at.close());
 
-const level = (text = '7.40') => at.script.write(levelRead, { visit: at.script.well, measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' });
+const level = (text = '7.40') =>
+  at.script.write(levelRead, { visit: at.script.well, measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' });
 
 describe('appending', () => {
   it('takes an entry once, however often it is sent, also at the same time', async () => {
@@ -53,7 +56,8 @@ describe('refusing', () => {
     const entry = level();
     return refused({ ...entry, at: { ...entry.at, utc: '2027-01-01T00:00:00.000Z' } }, 422, 'future', 'at.utc');
   });
-  it('a visit of another round', () => refused({ ...level(), payload: { ...level().payload, visit: newId(0) } }, 422, 'misfit', 'payload.visit'));
+  it('a visit of another round', () =>
+    refused({ ...level(), payload: { ...level().payload, visit: newId(0) } }, 422, 'misfit', 'payload.visit'));
   it('a round that does not exist', async () => {
     const entry = { ...level(), book: newId(0) };
     await refused(entry, 422, 'misfit', 'book', entry.book);
@@ -61,7 +65,13 @@ describe('refusing', () => {
   it('an entry sent to another book', () => refused({ ...level(), book: newId(0) }, 422, 'other-book', 'book'));
   it('an author nobody knows', () => refused({ ...level(), author: 'stranger' }, 422, 'unknown-author', 'author'));
   it('a depth that cannot be', () => refused(level('99999'), 422, 'invalid', 'payload.depth.text'));
-  it('an entry that only the server writes', () => refused({ ...level(), kind: 'report-received', payload: { sha256: 'a'.repeat(64), name: 'x', size: 1, from: 'lab' } }, 422, 'server-kind', 'kind'));
+  it('an entry that only the server writes', () =>
+    refused(
+      { ...level(), kind: 'report-received', payload: { sha256: 'a'.repeat(64), name: 'x', size: 1, from: 'lab' } },
+      422,
+      'server-kind',
+      'kind',
+    ));
   it('an altered copy under a known id', async () => {
     const entry = level();
     await at.post(entry);
@@ -77,7 +87,11 @@ describe('refusing', () => {
   it('a round with a point that is not what the register says', async () => {
     const book = newId(at.script.now);
     const { payload } = at.script.entries[0] as { payload: { visits: { point: object }[] } };
-    const moved = { ...payload, code: 'OTHER', visits: [{ ...payload.visits[0]!, point: { ...payload.visits[0]!.point, name: 'Another well' } }] };
+    const moved = {
+      ...payload,
+      code: 'OTHER',
+      visits: [{ ...payload.visits[0]!, point: { ...payload.visits[0]!.point, name: 'Another well' } }],
+    };
     const answer = await at.post({ ...at.script.entries[0]!, id: newId(at.script.now), book, payload: moved }, book);
     expect([answer.status, (answer.body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([422, 'payload.visits.0.point']);
   });
@@ -85,8 +99,11 @@ describe('refusing', () => {
   it('what is no JSON, no entry, too large, or nowhere', async () => {
     const url = `/api/books/${at.script.book}/entries`;
     const [broken, list, huge, nowhere] = await Promise.all([
-      at.api.post(url).set('content-type', 'application/json').send('{"id": '), at.api.post(url).send([]),
-      at.api.post(url).send({ id: 'x'.repeat(600_000) }), at.api.get('/api/nothing')]);
+      at.api.post(url).set('content-type', 'application/json').send('{"id": '),
+      at.api.post(url).send([]),
+      at.api.post(url).send({ id: 'x'.repeat(600_000) }),
+      at.api.get('/api/nothing'),
+    ]);
     expect([broken.status, list.status, huge.status, nowhere.status]).toEqual([400, 422, 413, 404]);
     expect([broken, list, huge, nowhere].every((answer) => answer.type === 'application/problem+json')).toBe(true);
   });
@@ -102,7 +119,10 @@ describe('the book on disk', () => {
     for (const text of ['7.40', '7.41', '7.42']) await at.post(level(text));
     const verify = () => {
       try {
-        return { code: 0, out: execFileSync('npx', ['tsx', 'src/verify.ts', at.file], { cwd: new URL('..', import.meta.url), encoding: 'utf8' }) };
+        return {
+          code: 0,
+          out: execFileSync('npx', ['tsx', 'src/verify.ts', at.file], { cwd: new URL('..', import.meta.url), encoding: 'utf8' }),
+        };
       } catch (error) {
         const { status, stdout } = error as { status: number; stdout: string };
         return { code: status, out: stdout };
@@ -119,7 +139,9 @@ describe('the book on disk', () => {
     await at.post(first);
     await at.post(level('7.40'));
     await at.post(at.script.write(analysisAdded, { visit: at.script.tap, analysis: 'metals' }));
-    await at.post(at.script.write(struck, { entry: first.id, reason: 'misread', instead: { ...first.payload, depth: { text: '7.401', unit: 'm' } } }));
+    await at.post(
+      at.script.write(struck, { entry: first.id, reason: 'misread', instead: { ...first.payload, depth: { text: '7.401', unit: 'm' } } }),
+    );
     const before = await allRows(at.store);
     expect(before['levels']).toMatchObject([{ point: 'p-well', depth: 7.4 }]);
     expect(before['bottles']).toHaveLength(6);
@@ -142,7 +164,8 @@ it('serves health, session, registers and levels', async () => {
   await at.post(level('7.40'));
   await at.post(level('7.40'));
   const [health, session, people, levels, rounds] = await Promise.all(
-    ['health', 'session', 'people', 'points/p-well/levels', 'rounds'].map((path) => at.api.get(`/api/${path}`)));
+    ['health', 'session', 'people', 'points/p-well/levels', 'rounds'].map((path) => at.api.get(`/api/${path}`)),
+  );
   expect(health!.body).toEqual({ status: 'ok' });
   expect(session!.body).toEqual({ author: 'tech', now: at.script.now, demo: false });
   expect(people!.body).toMatchObject([{ id: 'tech', initials: 'IF' }]);
@@ -151,7 +174,9 @@ it('serves health, session, registers and levels', async () => {
 });
 
 it('describes itself: every route and every kind of entry', async () => {
-  const { body } = await at.api.get('/api/openapi.json') as { body: { openapi: string; paths: Record<string, unknown>; components: { schemas: Record<string, { properties?: object }> } } };
+  const { body } = (await at.api.get('/api/openapi.json')) as {
+    body: { openapi: string; paths: Record<string, unknown>; components: { schemas: Record<string, { properties?: object }> } };
+  };
   expect(body.openapi).toBe('3.1.0');
   expect(Object.keys(body.paths)).toContain('/api/books/{book}/entries');
   expect(body.components.schemas['payload-level-read']?.properties).toHaveProperty('depth');
@@ -159,5 +184,7 @@ it('describes itself: every route and every kind of entry', async () => {
 
 it('has no way to move the clock outside the demo', async () => {
   expect((await at.api.post('/api/demo/clock').send({ seconds: 60 })).status).toBe(404);
-  expect(writeEntry({ book: 'org', author: 'a', now: 0, offset: 0 }, analysisAdded, { visit: newId(0), analysis: 'metals' }).at.utc).toBe('1970-01-01T00:00:00.000Z');
+  expect(writeEntry({ book: 'org', author: 'a', now: 0, offset: 0 }, analysisAdded, { visit: newId(0), analysis: 'metals' }).at.utc).toBe(
+    '1970-01-01T00:00:00.000Z',
+  );
 });

@@ -16,13 +16,29 @@ beforeEach(async () => {
   const { script } = at;
   const level = { visit: script.well, measuringPoint: 'North rim', depth: { text: '7.40', unit: 'm' as const }, water: 'static' as const };
   const steps = [
-    script.write(levelRead, level), script.write(levelRead, level),
-    script.write(purgeSetUp, { visit: script.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['ph'] }),
+    script.write(levelRead, level),
+    script.write(levelRead, level),
+    script.write(purgeSetUp, {
+      visit: script.well,
+      insideDiameter: { text: '52', unit: 'mm' },
+      volumes: 3,
+      criterion: 'two-sets',
+      parameters: ['ph'],
+    }),
     script.write(purgeEnded, { visit: script.well, flowCellDetached: true, reason: 'ran dry' }),
-    script.write(bottleFilled, { visit: script.well, bottle: nitrogen! }), script.write(bottleFilled, { visit: script.well, bottle: metals! }),
+    script.write(bottleFilled, { visit: script.well, bottle: nitrogen! }),
+    script.write(bottleFilled, { visit: script.well, bottle: metals! }),
     script.write(handedOver, {
-      to: 'lab', releasedBy: 'Inês Faria', receivedBy: 'Desk', coolerTemperature: { text: '4.2', unit: 'degC' }, seal: '', signature: 'Inês Faria',
-      bottles: [{ bottle: nitrogen!, condition: 'good' }, { bottle: metals!, condition: 'leaking' }],
+      to: 'lab',
+      releasedBy: 'Inês Faria',
+      receivedBy: 'Desk',
+      coolerTemperature: { text: '4.2', unit: 'degC' },
+      seal: '',
+      signature: 'Inês Faria',
+      bottles: [
+        { bottle: nitrogen!, condition: 'good' },
+        { bottle: metals!, condition: 'leaking' },
+      ],
     }),
   ];
   for (const step of steps) expect((await at.post(step)).status).toBe(201);
@@ -33,14 +49,24 @@ afterEach(() => at.close());
 const ask = () => at.api.post(`/api/rounds/${at.script.book}/hand-overs/${handOver}/intake`);
 const url = (path: string) => `/api/rounds/${at.script.book}/reports${path}`;
 const upload = (body: string | Buffer) => at.api.post(url('?name=r.csv')).set('content-type', 'text/csv').send(body);
-const csv = 'Amostra;Ensaio;Valor;Un.;LQ\n261123A-MW3-N;Nitratos;12,9;mg/L N;0,1\n261123A-MW3-N;Nitritos;<0,01;mg/L N;0,01\n261123A-MW3-M;Ferro;340;µg/L;5\n';
+const csv =
+  'Amostra;Ensaio;Valor;Un.;LQ\n261123A-MW3-N;Nitratos;12,9;mg/L N;0,1\n261123A-MW3-N;Nitritos;<0,01;mg/L N;0,01\n261123A-MW3-M;Ferro;340;µg/L;5\n';
 
 describe('the desk', () => {
   it('gets the form once and its answer is written down, refusals too', async () => {
     at.desk.refuse = { [metals!]: 'Leaking' };
     await Promise.all([ask(), ask()]);
-    expect(at.desk.asked).toMatchObject([{ count: 2, coolerTemperature: 4.2, bottles: [{ bottle: nitrogen, requests: ['Nutrients'], residual: 'not-needed' }, { condition: 'Leaking' }] }]);
-    expect((await at.entries()).at(-1)).toMatchObject({ kind: 'lab-answered', payload: { bottles: [{ accepted: true }, { accepted: false, reason: 'Leaking' }] } });
+    expect(at.desk.asked).toMatchObject([
+      {
+        count: 2,
+        coolerTemperature: 4.2,
+        bottles: [{ bottle: nitrogen, requests: ['Nutrients'], residual: 'not-needed' }, { condition: 'Leaking' }],
+      },
+    ]);
+    expect((await at.entries()).at(-1)).toMatchObject({
+      kind: 'lab-answered',
+      payload: { bottles: [{ accepted: true }, { accepted: false, reason: 'Leaking' }] },
+    });
     const { round } = await at.books.view(at.script.book);
     expect(round!.followUps).toMatchObject([{ id: `resample:${metals}` }]);
   });
@@ -58,7 +84,8 @@ describe('the desk', () => {
 });
 
 describe('a report', () => {
-  const draft = async (sha256: string, mapping?: Mapping) => (await at.api.post(url(`/${sha256}/draft`)).send(mapping ? { mapping } : {})).body as ReportDraft;
+  const draft = async (sha256: string, mapping?: Mapping) =>
+    (await at.api.post(url(`/${sha256}/draft`)).send(mapping ? { mapping } : {})).body as ReportDraft;
   const sha = async (answer: ReturnType<typeof upload>) => ((await answer).body as { sha256: string }).sha256;
 
   beforeEach(async () => {
@@ -78,13 +105,24 @@ describe('a report', () => {
   it('is drafted, then read by the server itself; a refused bottle has no results', async () => {
     const sha256 = await sha(upload(csv));
     const proposed = await draft(sha256);
-    expect(proposed).toMatchObject({ refusal: null, rowCount: 3, unreadCount: 1, unread: [{ line: 4, why: expect.stringContaining('No accepted bottle') as string }], missing: [] });
+    expect(proposed).toMatchObject({
+      refusal: null,
+      rowCount: 3,
+      unreadCount: 1,
+      unread: [{ line: 4, why: expect.stringContaining('No accepted bottle') as string }],
+      missing: [],
+    });
     const request = { id: newId(at.script.now), mapping: proposed.mapping, results: [{ parameter: 'nitrate', value: 0 }] };
     const written = await at.api.post(url(`/${sha256}/read`)).send(request);
     expect(written.status).toBe(201);
     expect((await at.api.post(url(`/${sha256}/read`)).send(request)).status).toBe(200);
-    const rows = await at.store.query<{ parameter: string; value: number; verdict: string }[]>('SELECT parameter, value, verdict FROM results ORDER BY parameter');
-    expect(rows).toEqual([{ parameter: 'nitrate', value: expect.closeTo(57.1, 1) as number, verdict: 'over-health' }, { parameter: 'nitrite', value: expect.closeTo(0.0328, 3) as number, verdict: 'meets' }]);
+    const rows = await at.store.query<{ parameter: string; value: number; verdict: string }[]>(
+      'SELECT parameter, value, verdict FROM results ORDER BY parameter',
+    );
+    expect(rows).toEqual([
+      { parameter: 'nitrate', value: expect.closeTo(57.1, 1) as number, verdict: 'over-health' },
+      { parameter: 'nitrite', value: expect.closeTo(0.0328, 3) as number, verdict: 'meets' },
+    ]);
   });
 
   it('is not read with the reporting limit as the result by default, nor without a result', async () => {
@@ -93,12 +131,18 @@ describe('a report', () => {
     expect(mapping.columns).toMatchObject({ reportingLimit: 2 });
     expect(refusal?.code).toBe('no-result-column');
     const answer = await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping });
-    expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([422, expect.stringContaining('The reporting limit is not the result')]);
+    expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([
+      422,
+      expect.stringContaining('The reporting limit is not the result'),
+    ]);
   });
 
   it.each([
-    ['nothing', '', 'report-empty'], ['blanks', '  \n', 'report-empty'], ['no CSV', Buffer.from('%PDF-1.7 \u0000'), 'report-not-text'],
-    ['one column', 'hello\nworld', 'report-no-columns'], ['an open quote', 'a,b,c\n1,"2,3\n', 'report-quotes'],
+    ['nothing', '', 'report-empty'],
+    ['blanks', '  \n', 'report-empty'],
+    ['no CSV', Buffer.from('%PDF-1.7 \u0000'), 'report-not-text'],
+    ['one column', 'hello\nworld', 'report-no-columns'],
+    ['an open quote', 'a,b,c\n1,"2,3\n', 'report-quotes'],
   ])('that is %s is refused with line and column, and not kept', async (_, body, code) => {
     const answer = await upload(body);
     expect([answer.status, (answer.body as { type: string }).type]).toEqual([422, `urn:fonte:problem:${code}`]);
@@ -116,7 +160,9 @@ describe('a report', () => {
     const reading = upload(`Amostra;Ensaio;Valor;Un.;LQ\n${rows}\n${nitrogen};Nitratos;12,9;mg/L N;0,1\n`).then((answer) => answer);
     let answered = 0;
     let isDone = false;
-    void reading.then(() => { isDone = true; });
+    void reading.then(() => {
+      isDone = true;
+    });
     while (!isDone) {
       expect((await at.api.get('/api/health')).status).toBe(200);
       answered += 1;

@@ -5,8 +5,15 @@ import { actionDone, followUps, resamples, type Occasion } from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const arrived = atWall('2026-11-23', '15:40', zone);
-const occasion = (change: Partial<Occasion> = {}): Occasion =>
-  ({ visit: 'v1', pointName: 'Market hall', use: 'supply', sample: 'routine', parameter: 'coliforms', state: 'over-indicator', ...change });
+const occasion = (change: Partial<Occasion> = {}): Occasion => ({
+  visit: 'v1',
+  pointName: 'Market hall',
+  use: 'supply',
+  sample: 'routine',
+  parameter: 'coliforms',
+  state: 'over-indicator',
+  ...change,
+});
 const actions = (...occasions: Occasion[]) => followUps({ occasions, arrived, zone, entries: [] });
 const ids = (...occasions: Occasion[]) => actions(...occasions).map((action) => action.id.split(':')[0]);
 const done = (action: string, note: string) =>
@@ -18,7 +25,11 @@ describe('what follows from a verdict', () => {
     ['coliforms in a special sample', occasion({ sample: 'special' }), ['coliform-special']],
     ['E. coli', occasion({ parameter: 'ecoli', state: 'over-health' }), ['ecoli-authority']], // 40 CFR 141.861
     ['nitrate in a supply', occasion({ parameter: 'nitrate', state: 'over-health' }), ['chemical-authority']],
-    ['nitrate in a monitoring well', occasion({ parameter: 'nitrate', state: 'over-health', use: 'monitoring' }), ['monitoring-coordinator']],
+    [
+      'nitrate in a monitoring well',
+      occasion({ parameter: 'nitrate', state: 'over-health', use: 'monitoring' }),
+      ['monitoring-coordinator'],
+    ],
     ['coliforms in a monitoring well', occasion({ use: 'monitoring' }), []],
     ['iron over its indicator value', occasion({ parameter: 'iron' }), []],
     ['a limit below what the lab can see', occasion({ parameter: 'arsenic', state: 'cannot-tell' }), ['ask-lower-limit']],
@@ -34,7 +45,11 @@ describe('what follows from a verdict', () => {
   });
 
   it('stands once a point, naming each cause once', () => {
-    const both = actions(occasion({ parameter: 'lead', state: 'over-health' }), occasion({ parameter: 'nitrate', state: 'over-health' }), occasion({ parameter: 'lead', state: 'over-health' }));
+    const both = actions(
+      occasion({ parameter: 'lead', state: 'over-health' }),
+      occasion({ parameter: 'nitrate', state: 'over-health' }),
+      occasion({ parameter: 'lead', state: 'over-health' }),
+    );
     expect(both.map((action) => action.because)).toEqual(['Lead, Nitrate (as NO₃)']);
     expect(ids(occasion(), occasion({ visit: 'v2' }))).toHaveLength(4);
   });
@@ -54,6 +69,8 @@ describe('what follows from a verdict', () => {
 
 it('asks for a refused sample again within three days, with the reason', () => {
   const refused = [{ bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', reason: 'Leaking on arrival', at: arrived }];
-  expect(resamples(refused, [])).toMatchObject([{ id: 'resample:A-MW3-A', because: 'Leaking on arrival', due: arrived + 72 * hour, done: null }]);
+  expect(resamples(refused, [])).toMatchObject([
+    { id: 'resample:A-MW3-A', because: 'Leaking on arrival', due: arrived + 72 * hour, done: null },
+  ]);
   expect(resamples(refused, [done('resample:A-MW3-A', 'sampled again')])[0]?.done?.note).toBe('sampled again');
 });

@@ -50,27 +50,43 @@ export function resamples(refused: readonly RefusedBottle[], entries: readonly E
   return refused.map(({ bottle, visit, pointName, reason, at }) => {
     const id = `resample:${bottle}`;
     return {
-      id, visit, pointName, do: `Sample again: the lab refused ${bottle}.`, because: reason, due: at + resampleWithin,
-      source: 'Common practice', done: doneBy(entries, id),
+      id,
+      visit,
+      pointName,
+      do: `Sample again: the lab refused ${bottle}.`,
+      because: reason,
+      due: at + resampleWithin,
+      source: 'Common practice',
+      done: doneBy(entries, id),
     };
   });
 }
 
 function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
-  return when.states.includes(occasion.state)
-    && (!when.parameters || when.parameters.includes(occasion.parameter))
-    && !when.notParameters?.includes(occasion.parameter)
-    && (!when.use || when.use === occasion.use)
-    && (!when.sample || when.sample === occasion.sample);
+  return (
+    when.states.includes(occasion.state) &&
+    (!when.parameters || when.parameters.includes(occasion.parameter)) &&
+    !when.notParameters?.includes(occasion.parameter) &&
+    (!when.use || when.use === occasion.use) &&
+    (!when.sample || when.sample === occasion.sample)
+  );
 }
 
 /**
  * What must be done about the judged results of a round, soonest first. Deadlines run from the arrival of the report
  * (ms); `zone` is the site's, for the end of the day.
  */
-export function followUps(
-  { occasions, arrived, zone, entries }: { occasions: readonly Occasion[]; arrived: number; zone: string; entries: readonly Entry[] },
-): FollowUp[] {
+export function followUps({
+  occasions,
+  arrived,
+  zone,
+  entries,
+}: {
+  occasions: readonly Occasion[];
+  arrived: number;
+  zone: string;
+  entries: readonly Entry[];
+}): FollowUp[] {
   const found = new Map<string, FollowUp>();
   for (const rule of followUpRules) {
     for (const occasion of occasions.filter((candidate) => applies(rule, candidate))) {
@@ -82,7 +98,12 @@ export function followUps(
         continue;
       }
       found.set(id, {
-        id, visit: occasion.visit, pointName: occasion.pointName, do: rule.do, because: name, source: rule.source,
+        id,
+        visit: occasion.visit,
+        pointName: occasion.pointName,
+        do: rule.do,
+        because: name,
+        source: rule.source,
         due: 'hours' in rule.due ? arrived + rule.due.hours * hour : endOfDay(arrived, zone),
         done: doneBy(entries, id),
       });

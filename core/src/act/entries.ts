@@ -2,7 +2,12 @@ import { z } from 'zod';
 import { entryKind } from '../book/index.ts';
 
 /** A follow-up was done: what was done, in a few words. */
-export const actionDone = entryKind('action-done', 'Follow-up done', z.object({
-  action: z.string().min(1).max(160),
-  note: z.string().trim().min(3, { error: 'Say what was done, in a few words.' }).max(500),
-}), { strikeable: true });
+export const actionDone = entryKind(
+  'action-done',
+  'Follow-up done',
+  z.object({
+    action: z.string().min(1).max(160),
+    note: z.string().trim().min(3, { error: 'Say what was done, in a few words.' }).max(500),
+  }),
+  { strikeable: true },
+);

@@ -1,7 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { canonicalJson, chained, corrected, entryKind, findBreak, inOrderOfWork, newId, sameEntry, sha256Hex, strikes, struck, writeEntry, type BookEntry, type Entry } from './index.ts';
+import {
+  canonicalJson,
+  chained,
+  corrected,
+  entryKind,
+  findBreak,
+  inOrderOfWork,
+  newId,
+  sameEntry,
+  sha256Hex,
+  strikes,
+  struck,
+  writeEntry,
+  type BookEntry,
+  type Entry,
+} from './index.ts';
 
 const reading = entryKind('reading', 'Reading', z.object({ value: z.number() }), { strikeable: true });
 const pen = (now: number) => ({ book: newId(0), author: 'tech', now, offset: 0 });
@@ -26,22 +41,28 @@ describe('the chain', () => {
     const book = chain([read(1000, 1), read(2000, 2), read(3000, 3)]);
     expect(findBreak(book)).toBeNull();
     const text = JSON.stringify(book);
-    fc.assert(fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.constantFrom('0', '1', 'x', ' '), (at, byte) => {
-      let changed: BookEntry[];
-      try {
-        changed = JSON.parse(text.slice(0, at) + byte + text.slice(at + 1)) as BookEntry[];
-      } catch {
-        return;
-      }
-      if (JSON.stringify(changed) !== text) expect(findBreak(changed)).not.toBeNull();
-    }), { numRuns: 500 });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.constantFrom('0', '1', 'x', ' '), (at, byte) => {
+        let changed: BookEntry[];
+        try {
+          changed = JSON.parse(text.slice(0, at) + byte + text.slice(at + 1)) as BookEntry[];
+        } catch {
+          return;
+        }
+        if (JSON.stringify(changed) !== text) expect(findBreak(changed)).not.toBeNull();
+      }),
+      { numRuns: 500 },
+    );
   });
 
   it('says which entry breaks it and how', () => {
     const book = chain([read(1000, 1), read(2000, 2), read(3000, 3)]);
     expect(findBreak([book[0]!, book[2]!])).toMatchObject({ seq: 3, reason: 'a number is missing or doubled' });
     expect(findBreak([book[0]!, { ...book[1]!, payload: { value: 9 } }])).toMatchObject({ seq: 2, reason: 'what it says was changed' });
-    expect(findBreak([{ ...book[0]!, previous: 'f'.repeat(64) }])).toMatchObject({ seq: 1, reason: 'it is not chained to the entry before' });
+    expect(findBreak([{ ...book[0]!, previous: 'f'.repeat(64) }])).toMatchObject({
+      seq: 1,
+      reason: 'it is not chained to the entry before',
+    });
   });
 
   it('tells a repeated entry from an altered copy', () => {
@@ -54,7 +75,8 @@ describe('the chain', () => {
 describe('corrections', () => {
   const first = read(1000, 1);
   const second = read(2000, 2);
-  const strike = (instead?: unknown) => writeEntry(pen(9000), struck, { entry: first.id, reason: 'misread', ...(instead ? { instead } : {}) });
+  const strike = (instead?: unknown) =>
+    writeEntry(pen(9000), struck, { entry: first.id, reason: 'misread', ...(instead ? { instead } : {}) });
 
   it('strikes an entry and keeps the rest', () => {
     expect(corrected([first, second, strike()]).map((entry) => entry.id)).toEqual([second.id]);
@@ -63,7 +85,9 @@ describe('corrections', () => {
   it('puts the corrected payload at the time and place of the original', () => {
     const standing = corrected([first, second, strike({ value: 7 })]);
     expect(standing.map((entry) => [entry.id, entry.payload, entry.at.utc])).toEqual([
-      [first.id, { value: 7 }, first.at.utc], [second.id, second.payload, second.at.utc]]);
+      [first.id, { value: 7 }, first.at.utc],
+      [second.id, second.payload, second.at.utc],
+    ]);
   });
 
   it('lets the later of two corrections stand', () => {

@@ -5,11 +5,16 @@ import { entryKind, inOrderOfWork, type Entry } from './entry.ts';
  * A correction names the entry it strikes and says why. `instead` is the payload that should have stood there; without
  * it the entry is simply struck. The struck entry stays in the book and stays readable.
  */
-export const struck = entryKind('struck', 'Correction', z.object({
-  entry: z.uuid(),
-  reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500),
-  instead: z.unknown().optional(),
-}), { strikeable: false });
+export const struck = entryKind(
+  'struck',
+  'Correction',
+  z.object({
+    entry: z.uuid(),
+    reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500),
+    instead: z.unknown().optional(),
+  }),
+  { strikeable: false },
+);
 
 export interface Strike {
   by: Entry;

@@ -44,10 +44,16 @@ export interface EntryKind<K extends string, S extends z.ZodType> {
 }
 
 export function entryKind<K extends string, S extends z.ZodType>(
-  kind: K, title: string, payload: S, options: { strikeable?: boolean } = {},
+  kind: K,
+  title: string,
+  payload: S,
+  options: { strikeable?: boolean } = {},
 ): EntryKind<K, S> {
   return {
-    kind, title, payload, strikeable: options.strikeable ?? false,
+    kind,
+    title,
+    payload,
+    strikeable: options.strikeable ?? false,
     is: (entry): entry is Entry<K, z.infer<S>> => entry.kind === kind,
   };
 }
@@ -68,7 +74,11 @@ export interface Pen {
 }
 
 /** A new entry of a kind, with an id of its own. */
-export function writeEntry<K extends string, S extends z.ZodType>(pen: Pen, kind: EntryKind<K, S>, payload: z.input<S>): Entry<K, z.input<S>> {
+export function writeEntry<K extends string, S extends z.ZodType>(
+  pen: Pen,
+  kind: EntryKind<K, S>,
+  payload: z.input<S>,
+): Entry<K, z.input<S>> {
   return { id: newId(pen.now), book: pen.book, kind: kind.kind, at: instantAt(pen.now, pen.offset), author: pen.author, payload };
 }
 

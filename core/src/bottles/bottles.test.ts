@@ -11,7 +11,10 @@ describe('bottle rules', () => {
   it('cover every parameter of every analysis, by a bottle that the analysis asks for', () => {
     for (const id of analysisIds) {
       const covered = rulesFor([id]).flatMap((rule) => bottleRule(rule).parameters as readonly string[]);
-      expect(analysis(id).parameters.filter((parameter) => !covered.includes(parameter)), id).toEqual([]);
+      expect(
+        analysis(id).parameters.filter((parameter) => !covered.includes(parameter)),
+        id,
+      ).toEqual([]);
     }
   });
 

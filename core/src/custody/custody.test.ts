@@ -6,11 +6,24 @@ import { checkForm, handedOver, holdingOf, intakeOn, isIntakeOpen, nextIntake, t
 
 const azores = (date: string, time: string) => atWall(date, time, 'Atlantic/Azores');
 const monday = azores('2026-11-23', '11:00');
-const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottle =>
-  ({ id: `A-${rule}`, visit: 'v', rule, place: `A-${rule}`, spare: false, state: 'filled', filledAt, discarded: null, entry: null });
+const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottle => ({
+  id: `A-${rule}`,
+  visit: 'v',
+  rule,
+  place: `A-${rule}`,
+  spare: false,
+  state: 'filled',
+  filledAt,
+  discarded: null,
+  entry: null,
+});
 const draft = (more: Partial<FormDraft> = {}, filled = bottle('bacteria')): FormDraft => ({
   lines: [{ bottle: filled, pointName: 'Market hall', requests: ['Coliforms + E. coli'], sampleType: 'routine', residual: '0.45 mg/L' }],
-  conditions: {}, coolerTemperature: 4, seal: '', now: monday, ...more,
+  conditions: {},
+  coolerTemperature: 4,
+  seal: '',
+  now: monday,
+  ...more,
 });
 const codes = (form: FormDraft, at = lab) => checkForm(form, at).map((finding) => finding.code);
 
@@ -21,10 +34,12 @@ describe('holding', () => {
     expect(holdingOf('bacteria', 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
   });
 
-  it.each([['2026-03-28', '2026-03-29', '13:00'], ['2026-10-24', '2026-10-25', '11:00']])(
-    'counts elapsed hours across the change of %s', (from, to, wall) => {
-      expect(holdingOf('bacteria', azores(from, '12:00'), null).deadline).toBe(azores(to, wall));
-    });
+  it.each([
+    ['2026-03-28', '2026-03-29', '13:00'],
+    ['2026-10-24', '2026-10-25', '11:00'],
+  ])('counts elapsed hours across the change of %s', (from, to, wall) => {
+    expect(holdingOf('bacteria', azores(from, '12:00'), null).deadline).toBe(azores(to, wall));
+  });
 });
 
 describe('intake', () => {
@@ -64,7 +79,13 @@ describe('what the lab would refuse', () => {
 });
 
 it('takes a signature only from who hands over', () => {
-  const form = { to: 'lab', releasedBy: 'Inês Faria', receivedBy: 'Desk', coolerTemperature: { text: '4', unit: 'degC' }, bottles: [{ bottle: 'A', condition: 'good' }] };
+  const form = {
+    to: 'lab',
+    releasedBy: 'Inês Faria',
+    receivedBy: 'Desk',
+    coolerTemperature: { text: '4', unit: 'degC' },
+    bottles: [{ bottle: 'A', condition: 'good' }],
+  };
   expect(handedOver.payload.safeParse({ ...form, signature: 'inês faria ' }).success).toBe(true);
   expect(handedOver.payload.safeParse({ ...form, signature: 'I. F.' }).error?.issues[0]?.path).toEqual(['signature']);
 });

@@ -16,7 +16,9 @@ export function foldCustody(entries: readonly Entry[]): HandOver[] {
   return entries.filter(handedOver.is).map((entry) => {
     const answer = answers.find((candidate) => candidate.payload.handOver === entry.id);
     return {
-      entry: entry.id, at: millis(entry.at), form: entry.payload,
+      entry: entry.id,
+      at: millis(entry.at),
+      form: entry.payload,
       answer: answer ? { at: millis(answer.at), reference: answer.payload.reference, bottles: answer.payload.bottles } : null,
     };
   });

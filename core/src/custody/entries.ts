@@ -8,28 +8,45 @@ export type BottleCondition = keyof typeof bottleConditions;
 const required = (message: string) => z.string().trim().min(1, { error: message }).max(120);
 
 /** A signed hand-over. The signature is the released-by name, typed; the entry's place in the chain seals it. */
-export const handedOver = entryKind('handed-over', 'Handed over', z.object({
-  to: z.string().min(1).max(60),
-  releasedBy: required('Who hands over?'),
-  receivedBy: required('Who takes it?'),
-  coolerTemperature: typedOf('temperature', { min: -30, max: 60 }),
-  seal: z.string().trim().max(40).default(''),
-  bottles: z.array(z.object({
-    bottle: z.string().min(1).max(60),
-    condition: z.enum(Object.keys(bottleConditions) as [BottleCondition]),
-  })).min(1, { error: 'No bottle is in the cooler.' }),
-  signature: required('Sign with your name.'),
-}).refine((form) => form.signature.trim().toLocaleLowerCase() === form.releasedBy.trim().toLocaleLowerCase(), {
-  path: ['signature'], error: 'Sign with the name of the person who hands over.',
-}));
+export const handedOver = entryKind(
+  'handed-over',
+  'Handed over',
+  z
+    .object({
+      to: z.string().min(1).max(60),
+      releasedBy: required('Who hands over?'),
+      receivedBy: required('Who takes it?'),
+      coolerTemperature: typedOf('temperature', { min: -30, max: 60 }),
+      seal: z.string().trim().max(40).default(''),
+      bottles: z
+        .array(
+          z.object({
+            bottle: z.string().min(1).max(60),
+            condition: z.enum(Object.keys(bottleConditions) as [BottleCondition]),
+          }),
+        )
+        .min(1, { error: 'No bottle is in the cooler.' }),
+      signature: required('Sign with your name.'),
+    })
+    .refine((form) => form.signature.trim().toLocaleLowerCase() === form.releasedBy.trim().toLocaleLowerCase(), {
+      path: ['signature'],
+      error: 'Sign with the name of the person who hands over.',
+    }),
+);
 
 /** What the lab's intake desk answered to one hand-over, bottle by bottle. Written by the server only. */
-export const labAnswered = entryKind('lab-answered', 'Lab answered', z.object({
-  handOver: z.uuid(),
-  reference: z.string().min(1).max(60),
-  bottles: z.array(z.object({
-    bottle: z.string(),
-    accepted: z.boolean(),
-    reason: z.string().optional(),
-  })),
-}));
+export const labAnswered = entryKind(
+  'lab-answered',
+  'Lab answered',
+  z.object({
+    handOver: z.uuid(),
+    reference: z.string().min(1).max(60),
+    bottles: z.array(
+      z.object({
+        bottle: z.string(),
+        accepted: z.boolean(),
+        reason: z.string().optional(),
+      }),
+    ),
+  }),
+);

@@ -17,9 +17,14 @@ export const discardReasons = {
 } as const;
 
 /** A bottle was thrown away; a spare takes its place under a label of its own. */
-export const bottleDiscarded = entryKind('bottle-discarded', 'Bottle thrown away', z.object({
-  visit: z.uuid(),
-  bottle,
-  reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]),
-  note: z.string().trim().max(300).optional(),
-}), { strikeable: true });
+export const bottleDiscarded = entryKind(
+  'bottle-discarded',
+  'Bottle thrown away',
+  z.object({
+    visit: z.uuid(),
+    bottle,
+    reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]),
+    note: z.string().trim().max(300).optional(),
+  }),
+  { strikeable: true },
+);

@@ -32,7 +32,11 @@ function inTheField(planned: PlannedBottle, entries: readonly Entry[]): FieldBot
     const thrown = entries.filter(bottleDiscarded.is).find((entry) => entry.payload.bottle === id);
     const note = thrown?.payload.note;
     chain.push({
-      id, visit: planned.visit, rule: planned.rule, place: planned.id, spare: id !== planned.id,
+      id,
+      visit: planned.visit,
+      rule: planned.rule,
+      place: planned.id,
+      spare: id !== planned.id,
       state: thrown ? 'discarded' : filled ? 'filled' : 'empty',
       filledAt: filled ? millis(filled.at) : null,
       discarded: thrown ? { at: millis(thrown.at), reason: discardReasons[thrown.payload.reason] + (note ? `: ${note}` : '') } : null,

@@ -10,17 +10,19 @@ export const IntakeRequest = z.object({
   coolerTemperature: z.number(),
   seal: z.string(),
   count: z.number().int().positive(),
-  bottles: z.array(z.object({
-    bottle: z.string(),
-    point: z.string(),
-    pointName: z.string(),
-    rule: z.string(),
-    collectedAt: z.iso.datetime(),
-    sampleType: z.enum(['routine', 'special']),
-    residual: z.string(),
-    condition: z.string(),
-    requests: z.array(z.string()),
-  })),
+  bottles: z.array(
+    z.object({
+      bottle: z.string(),
+      point: z.string(),
+      pointName: z.string(),
+      rule: z.string(),
+      collectedAt: z.iso.datetime(),
+      sampleType: z.enum(['routine', 'special']),
+      residual: z.string(),
+      condition: z.string(),
+      requests: z.array(z.string()),
+    }),
+  ),
 });
 export type IntakeRequest = z.infer<typeof IntakeRequest>;
 

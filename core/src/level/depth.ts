@@ -8,7 +8,8 @@ import { showNumber } from '../units/index.ts';
 export function depthBelowGround({ depth, stickUp }: { depth: number; stickUp: number }): Computed {
   const value = depth - stickUp;
   return {
-    value, unit: 'm',
+    value,
+    unit: 'm',
     working: {
       formula: 'depth below ground = depth below mark − stick-up',
       inputs: [
@@ -28,7 +29,8 @@ export function depthBelowGround({ depth, stickUp }: { depth: number; stickUp: n
 export function waterLevelElevation({ depth, elevation }: { depth: number; elevation: number }): Computed {
   const value = elevation - depth;
   return {
-    value, unit: 'm',
+    value,
+    unit: 'm',
     working: {
       formula: 'water level = elevation of mark − depth below mark',
       inputs: [

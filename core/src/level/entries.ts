@@ -6,12 +6,17 @@ import { typedOf } from '../units/index.ts';
 export const waterStates = ['static', 'pumped-lately', 'pumping'] as const;
 export type WaterState = (typeof waterStates)[number];
 
-export const levelRead = entryKind('level-read', 'Level reading', z.object({
-  visit: z.uuid(),
-  measuringPoint: z.string().min(1).max(80),
-  /** Depth to water below the measuring point; negative where water stands above it. */
-  depth: typedOf('length', { min: -20, max: 2000 }),
-  water: z.enum(waterStates),
-  /** Why a questioned reading was kept. */
-  kept: z.string().trim().min(3).max(300).optional(),
-}), { strikeable: true });
+export const levelRead = entryKind(
+  'level-read',
+  'Level reading',
+  z.object({
+    visit: z.uuid(),
+    measuringPoint: z.string().min(1).max(80),
+    /** Depth to water below the measuring point; negative where water stands above it. */
+    depth: typedOf('length', { min: -20, max: 2000 }),
+    water: z.enum(waterStates),
+    /** Why a questioned reading was kept. */
+    kept: z.string().trim().min(3).max(300).optional(),
+  }),
+  { strikeable: true },
+);

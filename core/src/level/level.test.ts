@@ -2,9 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { base } from '../units/index.ts';
 import { agree, depthBelowGround, ordinaryStep, questionLevel, steelTapeDepth, waterLevelElevation } from './index.ts';
 
-const well = { measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }], bottom: 18, screenTop: 12, screenBottom: 17, insideDiameter: 0.052, intake: 14.5 };
+const well = {
+  measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }],
+  bottom: 18,
+  screenTop: 12,
+  screenBottom: 17,
+  insideDiameter: 0.052,
+  intake: 14.5,
+};
 const mark = well.measuringPoints[0]!;
-const ask = (depth: number, record: Parameters<typeof questionLevel>[0]['record'] = []) => questionLevel({ depth, mark, well, record }).map((finding) => finding.code);
+const ask = (depth: number, record: Parameters<typeof questionLevel>[0]['record'] = []) =>
+  questionLevel({ depth, mark, well, record }).map((finding) => finding.code);
 
 describe('depth and elevation', () => {
   it('goes from the mark to ground and datum, with its working', () => {
@@ -22,8 +30,10 @@ describe('depth and elevation', () => {
 
 describe('agreement of two readings', () => {
   it.each([
-    ['7.40', '7.405', 'm', true], ['7.40', '7.406', 'm', false],
-    ['12.57', '12.58', 'ft', true], ['12.57', '12.59', 'ft', false], // 0.01 ft: USGS TM 1-A1, GWPD 4, from memory
+    ['7.40', '7.405', 'm', true],
+    ['7.40', '7.406', 'm', false],
+    ['12.57', '12.58', 'ft', true],
+    ['12.57', '12.59', 'ft', false], // 0.01 ft: USGS TM 1-A1, GWPD 4, from memory
   ] as const)('%s and %s %s', (a, b, unit, expected) => {
     expect(agree({ text: a, unit }, { text: b, unit })).toBe(expected);
   });

@@ -40,8 +40,13 @@ export interface LevelState {
  */
 export function foldLevel(entries: readonly Entry[], point: WellPoint): LevelState {
   const readings = entries.filter(levelRead.is).map((entry): LevelReading => ({
-    entry: entry.id, at: millis(entry.at), measuringPoint: entry.payload.measuringPoint, typed: entry.payload.depth,
-    depth: base(entry.payload.depth), water: entry.payload.water, ...(entry.payload.kept ? { kept: entry.payload.kept } : {}),
+    entry: entry.id,
+    at: millis(entry.at),
+    measuringPoint: entry.payload.measuringPoint,
+    typed: entry.payload.depth,
+    depth: base(entry.payload.depth),
+    water: entry.payload.water,
+    ...(entry.payload.kept ? { kept: entry.payload.kept } : {}),
   }));
   const found = readings.findLast((reading, index) => {
     const before = readings[index - 1];
@@ -53,7 +58,11 @@ export function foldLevel(entries: readonly Entry[], point: WellPoint): LevelSta
   return {
     readings,
     agreed: {
-      at, measuringPoint, depth, typed, water,
+      at,
+      measuringPoint,
+      depth,
+      typed,
+      water,
       belowGround: depthBelowGround({ depth, stickUp: mark.stickUp }),
       elevation: waterLevelElevation({ depth, elevation: mark.elevation }),
     },

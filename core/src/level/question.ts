@@ -26,20 +26,41 @@ export function lastLevel(record: readonly RecordedLevel[], mark: string): Recor
  * Asks on the spot what would otherwise be found in the office: a depth below the bottom of the well, below its screen
  * or intake, above ground, or a jump against the record. `depth` in m below the mark.
  */
-export function questionLevel(
-  { depth, mark, well, record }: { depth: number; mark: MeasuringPoint; well: Well; record: readonly RecordedLevel[] },
-): Finding[] {
+export function questionLevel({
+  depth,
+  mark,
+  well,
+  record,
+}: {
+  depth: number;
+  mark: MeasuringPoint;
+  well: Well;
+  record: readonly RecordedLevel[];
+}): Finding[] {
   const findings: Finding[] = [];
-  const ask = (code: string, message: string, advice: string) => findings.push({ code, severity: 'question', message, advice, about: 'depth' });
+  const ask = (code: string, message: string, advice: string) =>
+    findings.push({ code, severity: 'question', message, advice, about: 'depth' });
   const bottom = bottomBelow(mark, well);
   const ground = depth - mark.stickUp;
 
   if (depth > bottom) {
-    ask('below-bottom', `The well ends at ${show(bottom, 'm', 2)} below ${mark.name}.`, 'Check the mark on the tape and the unit, then read again.');
+    ask(
+      'below-bottom',
+      `The well ends at ${show(bottom, 'm', 2)} below ${mark.name}.`,
+      'Check the mark on the tape and the unit, then read again.',
+    );
   } else if (ground > well.screenBottom) {
-    ask('below-screen', `That is below the screen, which ends at ${show(well.screenBottom + mark.stickUp, 'm', 2)}.`, 'Read again; the tape may be in the sump.');
+    ask(
+      'below-screen',
+      `That is below the screen, which ends at ${show(well.screenBottom + mark.stickUp, 'm', 2)}.`,
+      'Read again; the tape may be in the sump.',
+    );
   } else if (well.intake !== undefined && ground > well.intake) {
-    ask('below-intake', `That is below the pump intake at ${show(well.intake + mark.stickUp, 'm', 2)}.`, 'Do not start the pump. Read again.');
+    ask(
+      'below-intake',
+      `That is below the pump intake at ${show(well.intake + mark.stickUp, 'm', 2)}.`,
+      'Do not start the pump. Read again.',
+    );
   }
   if (ground < 0) ask('above-ground', 'That is above ground.', 'Is the well flowing by itself? Else read again.');
 
@@ -47,8 +68,11 @@ export function questionLevel(
   const step = ordinaryStep(record.filter((level) => level.measuringPoint === mark.name));
   if (last && Math.abs(depth - last.depth) > step) {
     const way = depth > last.depth ? 'lower' : 'higher';
-    ask('jump', `The water stands ${show(Math.abs(depth - last.depth), 'm', 2)} ${way} than last time; up to ${show(step, 'm', 2)} is usual here.`,
-      'Read again. Is it the right well and the right mark? Is a pump running nearby?');
+    ask(
+      'jump',
+      `The water stands ${show(Math.abs(depth - last.depth), 'm', 2)} ${way} than last time; up to ${show(step, 'm', 2)} is usual here.`,
+      'Read again. Is it the right well and the right mark? Is a pump running nearby?',
+    );
   }
   return findings;
 }

@@ -12,7 +12,8 @@ export function steelTapeDepth({ hold, cut, correction = 0 }: { hold: number; cu
   if (cut > hold) throw new RangeError('The wetted length cannot be longer than the hold.');
   const value = hold - cut + correction;
   return {
-    value, unit: 'm',
+    value,
+    unit: 'm',
     working: {
       formula: 'depth below mark = hold − cut + tape correction',
       inputs: [

@@ -5,17 +5,40 @@ import type { ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
 import { euDrinkingWater, inReadingOrder, judgeResult, judgeSums, limitFor } from './index.ts';
 
-const result = (parameter: ParameterId, value: number | null, form: LabResult['form'] = 'value', reportingLimit: number | null = null): LabResult =>
-  ({ line: 2, bottle: 'A', parameter, form, value, estimated: false, reportingLimit, written: { result: '', unit: '', reportingLimit: '' } });
+const result = (
+  parameter: ParameterId,
+  value: number | null,
+  form: LabResult['form'] = 'value',
+  reportingLimit: number | null = null,
+): LabResult => ({
+  line: 2,
+  bottle: 'A',
+  parameter,
+  form,
+  value,
+  estimated: false,
+  reportingLimit,
+  written: { result: '', unit: '', reportingLimit: '' },
+});
 const state = (parameter: ParameterId, value: number | null, form?: LabResult['form'], limit?: number, on = '2026-11-23') =>
   judgeResult(result(parameter, value, form, limit ?? null), euDrinkingWater, on).state;
 
 describe('Directive (EU) 2020/2184, Annex I', () => {
   it.each([
-    ['nitrate', 50, 'meets'], ['nitrate', 50.1, 'over-health'], ['arsenic', 10, 'meets'], ['arsenic', 10.5, 'over-health'],
-    ['iron', 340, 'over-indicator'], ['ph', 6.4, 'over-indicator'], ['ph', 9.6, 'over-indicator'], ['ph', 7, 'meets'], ['calcium', 80, 'no-value'],
-    ['ecoli', 1, 'over-health'], ['ecoli', 0, 'meets'], ['coliforms', 3, 'over-indicator'],
-    ['conductivity', 2700, 'meets'], ['conductivity', 2800, 'over-indicator'], // 2500 at 20 °C
+    ['nitrate', 50, 'meets'],
+    ['nitrate', 50.1, 'over-health'],
+    ['arsenic', 10, 'meets'],
+    ['arsenic', 10.5, 'over-health'],
+    ['iron', 340, 'over-indicator'],
+    ['ph', 6.4, 'over-indicator'],
+    ['ph', 9.6, 'over-indicator'],
+    ['ph', 7, 'meets'],
+    ['calcium', 80, 'no-value'],
+    ['ecoli', 1, 'over-health'],
+    ['ecoli', 0, 'meets'],
+    ['coliforms', 3, 'over-indicator'],
+    ['conductivity', 2700, 'meets'],
+    ['conductivity', 2800, 'over-indicator'], // 2500 at 20 °C
   ] as const)('%s %f %s', (parameter, value, expected) => expect(state(parameter, value)).toBe(expected));
 
   it('cannot tell when the reporting limit is over the value', () => {
@@ -29,27 +52,45 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
   });
 
   it('reads germs: below one is none, below ten is not', () => {
-    expect([state('ecoli', 1, 'below'), state('ecoli', 10, 'below'), state('ecoli', null, 'absent'), state('ecoli', null, 'present'), state('coliforms', null, 'uncountable')])
-      .toEqual(['meets', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
+    expect([
+      state('ecoli', 1, 'below'),
+      state('ecoli', 10, 'below'),
+      state('ecoli', null, 'absent'),
+      state('ecoli', null, 'present'),
+      state('coliforms', null, 'uncountable'),
+    ]).toEqual(['meets', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
   });
 
   it('takes the value of the day of sampling', () => {
-    expect([state('lead', 7, 'value', undefined, '2026-11-23'), state('lead', 7, 'value', undefined, '2036-01-12')]).toEqual(['meets', 'over-health']);
+    expect([state('lead', 7, 'value', undefined, '2026-11-23'), state('lead', 7, 'value', undefined, '2036-01-12')]).toEqual([
+      'meets',
+      'over-health',
+    ]);
     expect(limitFor(euDrinkingWater, 'chromium', '2036-01-11')?.most).toBe(50);
   });
 
   it('never judges more of something as better, up to an upper limit', () => {
     const rank = { meets: 0, 'over-health': 1, 'over-indicator': 1, 'cannot-tell': 0, 'no-value': 0 };
     const upper = euDrinkingWater.rows.filter((row) => row.least === undefined).map((row) => row.parameter);
-    fc.assert(fc.property(fc.constantFrom(...upper), fc.double({ min: 0, max: 1e4, noNaN: true }), fc.double({ min: 0, max: 1e4, noNaN: true }), (parameter, a, b) => {
-      const [less, more] = a < b ? [a, b] : [b, a];
-      expect(rank[state(parameter, more)]).toBeGreaterThanOrEqual(rank[state(parameter, less)]);
-    }));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...upper),
+        fc.double({ min: 0, max: 1e4, noNaN: true }),
+        fc.double({ min: 0, max: 1e4, noNaN: true }),
+        (parameter, a, b) => {
+          const [less, more] = a < b ? [a, b] : [b, a];
+          expect(rank[state(parameter, more)]).toBeGreaterThanOrEqual(rank[state(parameter, less)]);
+        },
+      ),
+    );
   });
 
   it('touches every analysis on offer, with a place in the Annex for each value', () => {
     for (const [id, row] of Object.entries(analyses)) {
-      expect(row.parameters.some((parameter) => limitFor(euDrinkingWater, parameter, '2026-11-23')), id).toBe(true);
+      expect(
+        row.parameters.some((parameter) => limitFor(euDrinkingWater, parameter, '2026-11-23')),
+        id,
+      ).toBe(true);
     }
     expect(euDrinkingWater.rows.every((row) => /Annex I, Part [ABC]/.test(row.place))).toBe(true);
   });
@@ -71,7 +112,23 @@ describe('nitrate/50 + nitrite/3', () => {
 });
 
 it('is read bacteria first, then health, open questions, indicators, close, the rest', () => {
-  const results = [result('calcium', 80), result('nitrate', 45), result('sodium', 20), result('iron', 340), result('arsenic', 20, 'below'), result('lead', 30), result('ecoli', 0)];
+  const results = [
+    result('calcium', 80),
+    result('nitrate', 45),
+    result('sodium', 20),
+    result('iron', 340),
+    result('arsenic', 20, 'below'),
+    result('lead', 30),
+    result('ecoli', 0),
+  ];
   const judged = results.map((one) => ({ result: one, verdict: judgeResult(one, euDrinkingWater, '2026-11-23') }));
-  expect(inReadingOrder(judged).map(({ result: { parameter } }) => parameter)).toEqual(['ecoli', 'lead', 'arsenic', 'iron', 'nitrate', 'sodium', 'calcium']);
+  expect(inReadingOrder(judged).map(({ result: { parameter } }) => parameter)).toEqual([
+    'ecoli',
+    'lead',
+    'arsenic',
+    'iron',
+    'nitrate',
+    'sodium',
+    'calcium',
+  ]);
 });

@@ -17,5 +17,7 @@ export function inReadingOrder<J extends JudgedResult>(judged: readonly J[]): J[
   const germ = ({ result }: J) => (parameter(result.parameter).unit === 'per100mL' ? 0 : 1);
   const state = ({ verdict }: J) => stateOrder[verdict.state] - (verdict.close ? 0.5 : 0);
   const place = ({ result }: J) => parameterIds.indexOf(result.parameter);
-  return [...judged].sort((a, b) => germ(a) - germ(b) || state(a) - state(b) || (b.verdict.share ?? 0) - (a.verdict.share ?? 0) || place(a) - place(b));
+  return [...judged].sort(
+    (a, b) => germ(a) - germ(b) || state(a) - state(b) || (b.verdict.share ?? 0) - (a.verdict.share ?? 0) || place(a) - place(b),
+  );
 }

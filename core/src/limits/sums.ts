@@ -32,8 +32,16 @@ export function judgeSums(results: readonly LabResult[], set: LimitSet): SumVerd
     const state = low > 1 ? 'over-health' : high > 1 ? 'cannot-tell' : 'meets';
     const working: Working = {
       formula: `${terms.map((term) => `${parameter(term.share.parameter).name} / ${term.of}`).join(' + ')} ≤ 1`,
-      inputs: terms.map((term) => ({ symbol: term.share.parameter, name: parameter(term.share.parameter).name, value: term.value, unit: parameter(term.share.parameter).unit, decimals: 3 })),
-      steps: [`${terms.map((term) => `${showNumber(term.value, 3)} / ${term.of} ${unitLabel(parameter(term.share.parameter).unit)}`).join(' + ')} = ${showNumber(high, 3)}`],
+      inputs: terms.map((term) => ({
+        symbol: term.share.parameter,
+        name: parameter(term.share.parameter).name,
+        value: term.value,
+        unit: parameter(term.share.parameter).unit,
+        decimals: 3,
+      })),
+      steps: [
+        `${terms.map((term) => `${showNumber(term.value, 3)} / ${term.of} ${unitLabel(parameter(term.share.parameter).unit)}`).join(' + ')} = ${showNumber(high, 3)}`,
+      ],
       source: `${set.source}: ${rule.place}`,
     };
     return [{ rule, state, low, high, working }];

@@ -31,17 +31,35 @@ export function questionReading(id: ParameterId, typed: Typed): Finding[] {
   const reading = readNumber(typed.text);
   if (!reading.ok) return [{ code: reading.code, severity: 'stop', message: reading.message, about: id }];
   if (unit(typed.unit).dimension !== unit(row.unit).dimension) {
-    return [{ code: 'wrong-unit', severity: 'stop', message: `${unitLabel(typed.unit)} is not a unit of ${row.name.toLowerCase()}.`, about: id }];
+    return [
+      { code: 'wrong-unit', severity: 'stop', message: `${unitLabel(typed.unit)} is not a unit of ${row.name.toLowerCase()}.`, about: id },
+    ];
   }
   const value = convert(reading.value, typed.unit, row.unit);
   const inside = (range: readonly [number, number]) => value >= range[0] && value <= range[1];
   const between = (range: readonly [number, number]) =>
     `${showNumber(convert(range[0], row.unit, typed.unit), 0)} to ${showNumber(convert(range[1], row.unit, typed.unit), 0)} ${unitLabel(typed.unit)}`;
   if (!inside(row.possible)) {
-    return [{ code: 'impossible', severity: 'stop', about: id, message: `${row.name} can only be ${between(row.possible)}.`, advice: 'Look at the decimal mark and the unit.' }];
+    return [
+      {
+        code: 'impossible',
+        severity: 'stop',
+        about: id,
+        message: `${row.name} can only be ${between(row.possible)}.`,
+        advice: 'Look at the decimal mark and the unit.',
+      },
+    ];
   }
   if (row.usual && !inside(row.usual)) {
-    return [{ code: 'unusual', severity: 'question', about: id, message: `${row.name} is usually ${between(row.usual)}.`, advice: 'Read the instrument again. Keep it if it says the same.' }];
+    return [
+      {
+        code: 'unusual',
+        severity: 'question',
+        about: id,
+        message: `${row.name} is usually ${between(row.usual)}.`,
+        advice: 'Read the instrument again. Keep it if it says the same.',
+      },
+    ];
   }
   return [];
 }

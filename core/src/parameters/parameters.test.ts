@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { unit } from '../units/index.ts';
 import { inOwnUnit, inText, parameter, parameterIds, questionReading } from './index.ts';
 
-const codes = (...args: Parameters<typeof questionReading>) => questionReading(...args).map((finding) => `${finding.severity} ${finding.code}`);
+const codes = (...args: Parameters<typeof questionReading>) =>
+  questionReading(...args).map((finding) => `${finding.severity} ${finding.code}`);
 
 describe('a reading as it is entered', () => {
   it.each([
@@ -36,7 +37,13 @@ it('takes a typed reading to the unit of its parameter', () => {
 });
 
 it('names parameters inside a sentence', () => {
-  expect(['ph', 'ecoli', 'oxygen', 'conductivity', 'nitrate'].map((id) => inText(id as 'ph'))).toEqual(['pH', 'E. coli', 'dissolved oxygen', 'conductivity', 'nitrate']);
+  expect(['ph', 'ecoli', 'oxygen', 'conductivity', 'nitrate'].map((id) => inText(id as 'ph'))).toEqual([
+    'pH',
+    'E. coli',
+    'dissolved oxygen',
+    'conductivity',
+    'nitrate',
+  ]);
 });
 
 it('has for every parameter a unit, and a usual range inside the possible one', () => {

@@ -16,7 +16,8 @@ export function bottleId(roundCode: string, pointCode: string, rule: RuleId): st
 /** The bottles of a plan, in the order of its points and, within a point, in filling order. */
 export function bottlesOf(plan: Plan): PlannedBottle[] {
   return plan.visits.flatMap((visit) =>
-    rulesFor(visit.analyses).map((rule) => ({ id: bottleId(plan.code, visit.point.code, rule), visit: visit.id, rule })));
+    rulesFor(visit.analyses).map((rule) => ({ id: bottleId(plan.code, visit.point.code, rule), visit: visit.id, rule })),
+  );
 }
 
 /** One line of the packing count. Spares are bottles without a label: one of each kind in ten, at least one. */

@@ -16,25 +16,39 @@ export type PlannedVisit = z.infer<typeof PlannedVisit>;
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
  * on and verified alone.
  */
-export const roundPlanned = entryKind('round-planned', 'Round planned', z.object({
-  name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120),
-  /** Part of every label, unique among rounds. */
-  code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
-  /** The supply system or site the round belongs to, as the form states it. */
-  system: z.string().trim().min(1, { error: 'Name the system.' }).max(120),
-  date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
-  zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
-  lab: Lab.nullable(),
-  visits: z.array(PlannedVisit).min(1, { error: 'Choose at least one point.' }).max(200)
-    .refine((visits) => new Set(visits.map((visit) => visit.id)).size === visits.length, { error: 'Two visits have one id.' })
-    .refine((visits) => new Set(visits.map((visit) => visit.point.code)).size === visits.length, { error: 'A point is in the round twice.' }),
-}));
+export const roundPlanned = entryKind(
+  'round-planned',
+  'Round planned',
+  z.object({
+    name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120),
+    /** Part of every label, unique among rounds. */
+    code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
+    /** The supply system or site the round belongs to, as the form states it. */
+    system: z.string().trim().min(1, { error: 'Name the system.' }).max(120),
+    date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
+    zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
+    lab: Lab.nullable(),
+    visits: z
+      .array(PlannedVisit)
+      .min(1, { error: 'Choose at least one point.' })
+      .max(200)
+      .refine((visits) => new Set(visits.map((visit) => visit.id)).size === visits.length, { error: 'Two visits have one id.' })
+      .refine((visits) => new Set(visits.map((visit) => visit.point.code)).size === visits.length, {
+        error: 'A point is in the round twice.',
+      }),
+  }),
+);
 
 const change = z.object({ visit: z.uuid(), analysis: AnalysisId });
 export const analysisAdded = entryKind('analysis-added', 'Analysis added', change);
 export const analysisRemoved = entryKind('analysis-removed', 'Analysis taken away', change);
 
 /** Bottles that stand labelled in the kit. */
-export const bottlesPacked = entryKind('bottles-packed', 'Bottles packed', z.object({
-  bottles: z.array(z.string().min(1).max(60)).min(1, { error: 'There is no bottle to pack.' }),
-}), { strikeable: true });
+export const bottlesPacked = entryKind(
+  'bottles-packed',
+  'Bottles packed',
+  z.object({
+    bottles: z.array(z.string().min(1).max(60)).min(1, { error: 'There is no bottle to pack.' }),
+  }),
+  { strikeable: true },
+);

@@ -30,11 +30,17 @@ describe('a plan', () => {
 });
 
 describe('the register of points', () => {
-  const well = (change: object) => Point.safeParse({ ...wellPoint, well: { ...wellPoint.well, ...change } }).error?.issues.map((issue) => issue.path.join('.'));
+  const well = (change: object) =>
+    Point.safeParse({ ...wellPoint, well: { ...wellPoint.well, ...change } }).error?.issues.map((issue) => issue.path.join('.'));
 
   it.each([
-    [{ screenBottom: 11 }, 'well.screenBottom'], [{ screenBottom: 19 }, 'well.screenBottom'], [{ intake: 30 }, 'well.intake'],
-    [{ bottom: -1 }, 'well.bottom'], [{ insideDiameter: 0 }, 'well.insideDiameter'], [{ bottom: 1e9 }, 'well.bottom'], [{ measuringPoints: [] }, 'well.measuringPoints'],
+    [{ screenBottom: 11 }, 'well.screenBottom'],
+    [{ screenBottom: 19 }, 'well.screenBottom'],
+    [{ intake: 30 }, 'well.intake'],
+    [{ bottom: -1 }, 'well.bottom'],
+    [{ insideDiameter: 0 }, 'well.insideDiameter'],
+    [{ bottom: 1e9 }, 'well.bottom'],
+    [{ measuringPoints: [] }, 'well.measuringPoints'],
   ])('refuses a well that cannot be: %j', (change, path) => {
     expect(well(change)).toContain(path);
   });

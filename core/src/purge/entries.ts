@@ -5,18 +5,30 @@ import { Typed, typedOf } from '../units/index.ts';
 import { CriterionId } from './criteria.ts';
 
 /** What a multi-parameter probe with a flow cell reads; chosen per visit. */
-export const probeParameters = ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity', 'redox'] as const satisfies readonly ParameterId[];
+export const probeParameters = [
+  'temperature',
+  'ph',
+  'conductivity',
+  'oxygen',
+  'turbidity',
+  'redox',
+] as const satisfies readonly ParameterId[];
 export type ProbeParameter = (typeof probeParameters)[number];
 
-export const purgeSetUp = entryKind('purge-set-up', 'Purge set up', z.object({
-  visit: z.uuid(),
-  /** True inside diameter: from the pipe table or typed. */
-  insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
-  pipe: z.string().max(40).optional(),
-  volumes: z.number().min(1).max(20),
-  criterion: CriterionId,
-  parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
-}), { strikeable: true });
+export const purgeSetUp = entryKind(
+  'purge-set-up',
+  'Purge set up',
+  z.object({
+    visit: z.uuid(),
+    /** True inside diameter: from the pipe table or typed. */
+    insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
+    pipe: z.string().max(40).optional(),
+    volumes: z.number().min(1).max(20),
+    criterion: CriterionId,
+    parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
+  }),
+  { strikeable: true },
+);
 
 const values = z.partialRecord(z.enum(probeParameters), Typed).superRefine((readings, issues) => {
   for (const [id, typed] of Object.entries(readings)) {
@@ -26,19 +38,29 @@ const values = z.partialRecord(z.enum(probeParameters), Typed).superRefine((read
   if (Object.keys(readings).length === 0) issues.addIssue({ code: 'custom', message: 'Enter at least one reading.' });
 });
 
-export const purgeReading = entryKind('purge-reading', 'Purge readings', z.object({
-  visit: z.uuid(),
-  /** Total pumped since the purge began. */
-  pumped: typedOf('volume', { min: 0, max: 1000 }),
-  values,
-  /** Depth to water below the mark while pumping. */
-  level: typedOf('length', { min: -20, max: 2000 }).optional(),
-  note: z.string().max(300).optional(),
-}), { strikeable: true });
+export const purgeReading = entryKind(
+  'purge-reading',
+  'Purge readings',
+  z.object({
+    visit: z.uuid(),
+    /** Total pumped since the purge began. */
+    pumped: typedOf('volume', { min: 0, max: 1000 }),
+    values,
+    /** Depth to water below the mark while pumping. */
+    level: typedOf('length', { min: -20, max: 2000 }).optional(),
+    note: z.string().max(300).optional(),
+  }),
+  { strikeable: true },
+);
 
-export const purgeEnded = entryKind('purge-ended', 'Purge ended', z.object({
-  visit: z.uuid(),
-  flowCellDetached: z.literal(true, { error: 'Detach the flow cell before you fill bottles.' }),
-  /** Why it ended short of the target or unstable. */
-  reason: z.string().trim().min(3).max(300).optional(),
-}), { strikeable: true });
+export const purgeEnded = entryKind(
+  'purge-ended',
+  'Purge ended',
+  z.object({
+    visit: z.uuid(),
+    flowCellDetached: z.literal(true, { error: 'Detach the flow cell before you fill bottles.' }),
+    /** Why it ended short of the target or unstable. */
+    reason: z.string().trim().min(3).max(300).optional(),
+  }),
+  { strikeable: true },
+);

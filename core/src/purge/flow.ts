@@ -5,7 +5,8 @@ import type { Computed } from '../working/index.ts';
 export function flowRate({ volume, seconds }: { volume: number; seconds: number }): Computed {
   const value = volume / seconds;
   return {
-    value, unit: 'm3/s',
+    value,
+    unit: 'm3/s',
     working: {
       formula: 'flow = caught volume / time',
       inputs: [
@@ -22,7 +23,8 @@ export function flowRate({ volume, seconds }: { volume: number; seconds: number 
 export function timeFor({ volume, flow }: { volume: number; flow: number }): Computed {
   const value = volume / flow;
   return {
-    value, unit: 's',
+    value,
+    unit: 's',
     working: {
       formula: 'time = volume / flow',
       inputs: [

@@ -1,16 +1,40 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { convert, fromBase, toBase } from '../units/index.ts';
-import { casingVolume, criterion, criterionIds, filterPackVolume, flowRate, hoseDiameter, insideDiameter, judgeStability, pipeIds, pipe, readingClock, timeFor, waterColumn, type ReadingSet } from './index.ts';
+import {
+  casingVolume,
+  criterion,
+  criterionIds,
+  filterPackVolume,
+  flowRate,
+  hoseDiameter,
+  insideDiameter,
+  judgeStability,
+  pipeIds,
+  pipe,
+  readingClock,
+  timeFor,
+  waterColumn,
+  type ReadingSet,
+} from './index.ts';
 
-const gallonsPerFoot = (inches: number) => fromBase(casingVolume({ insideDiameter: toBase(inches, 'in'), column: toBase(1, 'ft') }).value, 'gal');
+const gallonsPerFoot = (inches: number) =>
+  fromBase(casingVolume({ insideDiameter: toBase(inches, 'in'), column: toBase(1, 'ft') }).value, 'gal');
 
 describe('volumes', () => {
-  it.each([[1, 0.041], [2, 0.163], [3, 0.367], [4, 0.653], [6, 1.469], [8, 2.611], [10, 4.08], [12, 5.875]])(
-    'a casing of %i in holds %f gal per ft', (inches, expected) => {
-      // Geometry with 7.48052 gal/ft³; tables of the kind in US EPA Region 4 groundwater procedures.
-      expect(gallonsPerFoot(inches)).toBeCloseTo(expected, 3);
-    });
+  it.each([
+    [1, 0.041],
+    [2, 0.163],
+    [3, 0.367],
+    [4, 0.653],
+    [6, 1.469],
+    [8, 2.611],
+    [10, 4.08],
+    [12, 5.875],
+  ])('a casing of %i in holds %f gal per ft', (inches, expected) => {
+    // Geometry with 7.48052 gal/ft³; tables of the kind in US EPA Region 4 groundwater procedures.
+    expect(gallonsPerFoot(inches)).toBeCloseTo(expected, 3);
+  });
 
   it('takes the true inside diameter: a nominal two inches is six percent short', () => {
     // 20 ft well, 12.57 ft to water: common practice; pipe dimensions: ASTM D1785.
@@ -25,15 +49,22 @@ describe('volumes', () => {
   it('knows litres per metre, hoses and filter packs', () => {
     expect(casingVolume({ insideDiameter: 0.05, column: 1 }).value * 1000).toBeCloseTo(1.9635, 4);
     expect(convert(hoseDiameter({ length: 40, volume: 0.018 }).value, 'm', 'mm')).toBeCloseTo(23.9, 1);
-    const pack = filterPackVolume({ bore: toBase(8, 'in'), casingOutside: toBase(2.375, 'in'), saturated: toBase(10, 'ft'), porosity: 0.3 });
+    const pack = filterPackVolume({
+      bore: toBase(8, 'in'),
+      casingOutside: toBase(2.375, 'in'),
+      saturated: toBase(10, 'ft'),
+      porosity: 0.3,
+    });
     expect(fromBase(pack.value, 'gal')).toBeCloseTo(((0.3 * (Math.PI / 4) * (8 ** 2 - 2.375 ** 2)) / 144) * 10 * 7.48052, 3);
   });
 
   it('grows with the square of the diameter', () => {
-    fc.assert(fc.property(fc.double({ min: 0.01, max: 2, noNaN: true }), fc.double({ min: 0.1, max: 100, noNaN: true }), (d, h) => {
-      const ratio = casingVolume({ insideDiameter: 2 * d, column: h }).value / casingVolume({ insideDiameter: d, column: h }).value;
-      expect(ratio).toBeCloseTo(4, 6);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 2, noNaN: true }), fc.double({ min: 0.1, max: 100, noNaN: true }), (d, h) => {
+        const ratio = casingVolume({ insideDiameter: 2 * d, column: h }).value / casingVolume({ insideDiameter: d, column: h }).value;
+        expect(ratio).toBeCloseTo(4, 6);
+      }),
+    );
   });
 
   it('has no pipe whose wall leaves no bore', () => {
@@ -58,10 +89,13 @@ describe('stability', () => {
     { temperature: 15.6, ph: 7.45, oxygen: 3.78 },
   ];
 
-  it('follows the worked sequence', () => { // common practice
+  it('follows the worked sequence', () => {
+    // common practice
     const second = judgeStability(rule, worked.slice(0, 2));
     expect(second.stable).toBe(false);
-    expect(second.heldUpBy.map((verdict) => [verdict.parameter, verdict.because])).toEqual([['temperature', 'moved 1.20 °C, ± 0.20 allowed']]);
+    expect(second.heldUpBy.map((verdict) => [verdict.parameter, verdict.because])).toEqual([
+      ['temperature', 'moved 1.20 °C, ± 0.20 allowed'],
+    ]);
     expect(judgeStability(rule, worked).stable).toBe(true);
   });
 
@@ -88,14 +122,23 @@ describe('stability', () => {
 
   it('takes the median of five sets where the source does', () => {
     const sets = [7.0, 7.1, 7.05, 7.12, 7.0].map((ph) => ({ ph }));
-    expect(judgeStability(criterion('usgs-nfm'), sets, ['ph']).parameters[0]).toMatchObject({ state: 'holding', band: { middle: 7.05, half: 0.1 } });
+    expect(judgeStability(criterion('usgs-nfm'), sets, ['ph']).parameters[0]).toMatchObject({
+      state: 'holding',
+      band: { middle: 7.05, half: 0.1 },
+    });
     expect(judgeStability(criterion('usgs-nfm'), [...sets.slice(1), { ph: 7.3 }], ['ph']).stable).toBe(false);
   });
 
   it('holds for readings that do not move, under every criterion', () => {
     for (const id of criterionIds) {
       const set = { temperature: 15, ph: 7, conductivity: 400, oxygen: 4, turbidity: 8, redox: 120 };
-      expect(judgeStability(criterion(id), Array.from({ length: criterion(id).sets }, () => set)).stable, id).toBe(true);
+      expect(
+        judgeStability(
+          criterion(id),
+          Array.from({ length: criterion(id).sets }, () => set),
+        ).stable,
+        id,
+      ).toBe(true);
     }
   });
 });

@@ -57,7 +57,8 @@ export interface PurgeState {
 export function purgeTarget(one: Computed, volumes: number): Computed {
   const value = one.value * volumes;
   return {
-    value, unit: 'm3',
+    value,
+    unit: 'm3',
     working: {
       formula: 'to remove = volumes · one volume',
       inputs: [
@@ -78,8 +79,17 @@ function foldSetUp(entries: readonly Entry[], point: WellPoint, level: LevelStat
   const column = waterColumn({ bottom: bottomBelow(mark, point.well), depth: level.agreed.depth });
   const oneVolume = casingVolume({ insideDiameter: base(typed), column: Math.max(0, column.value) });
   return {
-    entry: entry.id, at: millis(entry.at), insideDiameter: base(typed), insideDiameterTyped: typed, ...(pipe ? { pipe } : {}),
-    volumes, criterion: rule, parameters, column, oneVolume, target: purgeTarget(oneVolume, volumes),
+    entry: entry.id,
+    at: millis(entry.at),
+    insideDiameter: base(typed),
+    insideDiameterTyped: typed,
+    ...(pipe ? { pipe } : {}),
+    volumes,
+    criterion: rule,
+    parameters,
+    column,
+    oneVolume,
+    target: purgeTarget(oneVolume, volumes),
   };
 }
 
@@ -88,27 +98,44 @@ function questionSets(sets: readonly PurgeSet[], setUp: PurgeSetUp | null, stabi
   sets.forEach((set, index) => {
     const before = sets[index - 1];
     if (before && set.pumped < before.pumped) {
-      findings.push({ code: 'total-fell', severity: 'question', about: set.entry, message: 'The pumped total is less than at the reading before.', advice: 'The total counts from the start of the purge. Correct the one that is wrong.' });
+      findings.push({
+        code: 'total-fell',
+        severity: 'question',
+        about: set.entry,
+        message: 'The pumped total is less than at the reading before.',
+        advice: 'The total counts from the start of the purge. Correct the one that is wrong.',
+      });
     }
   });
   const over = setUp && setUp.oneVolume.value > 0 && (sets.at(-1)?.pumped ?? 0) / setUp.oneVolume.value >= 5;
   if (over && !stability?.stable) {
-    findings.push({ code: 'five-volumes', severity: 'question', message: 'Five volumes are out and the readings still move.', advice: 'Decide whether to sample, and say so when you end the purge.', source: 'Common practice' });
+    findings.push({
+      code: 'five-volumes',
+      severity: 'question',
+      message: 'Five volumes are out and the readings still move.',
+      advice: 'Decide whether to sample, and say so when you end the purge.',
+      source: 'Common practice',
+    });
   }
   return findings;
 }
 
 function readingSets(sets: readonly PurgeSet[]): ReadingSet[] {
-  return sets.map((set) => Object.fromEntries(
-    Object.entries(set.values).map(([id, typed]) => [id, inOwnUnit(id as ParameterId, typed)])) as ReadingSet);
+  return sets.map(
+    (set) => Object.fromEntries(Object.entries(set.values).map(([id, typed]) => [id, inOwnUnit(id as ParameterId, typed)])) as ReadingSet,
+  );
 }
 
 /** The purge of one visit by casing volumes. `entries` are corrected ones of the visit. */
 export function foldPurge(entries: readonly Entry[], point: WellPoint, level: LevelState): PurgeState {
   const setUp = foldSetUp(entries, point, level);
   const sets = entries.filter(purgeReading.is).map((entry): PurgeSet => ({
-    entry: entry.id, at: millis(entry.at), pumped: base(entry.payload.pumped), pumpedTyped: entry.payload.pumped,
-    values: entry.payload.values, level: entry.payload.level ? base(entry.payload.level) : null,
+    entry: entry.id,
+    at: millis(entry.at),
+    pumped: base(entry.payload.pumped),
+    pumpedTyped: entry.payload.pumped,
+    values: entry.payload.values,
+    level: entry.payload.level ? base(entry.payload.level) : null,
     ...(entry.payload.note ? { note: entry.payload.note } : {}),
   }));
   const pumped = Math.max(0, ...sets.map((set) => set.pumped));
@@ -117,7 +144,10 @@ export function foldPurge(entries: readonly Entry[], point: WellPoint, level: Le
   const stability = rule && judgeStability(rule, readingSets(sets.slice(-rule.sets)), setUp.parameters);
   const end = entries.filter(purgeEnded.is).at(-1);
   return {
-    setUp, sets, pumped, stability,
+    setUp,
+    sets,
+    pumped,
+    stability,
     volumesDone: setUp && setUp.oneVolume.value > 0 ? pumped / setUp.oneVolume.value : 0,
     drawdown: level.agreed && levels.length > 0 ? Math.max(...levels) - level.agreed.depth : null,
     findings: questionSets(sets, setUp, stability),

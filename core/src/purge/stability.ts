@@ -59,13 +59,17 @@ function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[
   if (floor !== undefined && window.every((value) => value <= floor)) {
     return { parameter: id, state: 'holding', window, band, because: `all at or below ${floor} ${unitLabel(row.unit)}` };
   }
-  const deviations = rule.against === 'median'
-    ? window.map((value) => ({ by: value - reference, half: band.half }))
-    : window.slice(1).map((value, index) => ({ by: value - window[index]!, half: halfWidth(tolerance, window[index]!) }));
+  const deviations =
+    rule.against === 'median'
+      ? window.map((value) => ({ by: value - reference, half: band.half }))
+      : window.slice(1).map((value, index) => ({ by: value - window[index]!, half: halfWidth(tolerance, window[index]!) }));
   const worst = deviations.reduce((a, b) => (Math.abs(b.by) - b.half > Math.abs(a.by) - a.half ? b : a));
-  const shown = (value: number) => showNumber(Math.abs(fromBase(toBase(value, row.unit), row.unit)), row.decimals + (row.decimals < 2 ? 1 : 0));
+  const shown = (value: number) =>
+    showNumber(Math.abs(fromBase(toBase(value, row.unit), row.unit)), row.decimals + (row.decimals < 2 ? 1 : 0));
   return {
-    parameter: id, window, band,
+    parameter: id,
+    window,
+    band,
     state: within(worst.by, worst.half) ? 'holding' : 'moving',
     because: `moved ${shown(worst.by)} ${unitLabel(row.unit)}, ± ${shown(worst.half)} allowed`,
   };

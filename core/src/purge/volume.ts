@@ -5,7 +5,8 @@ import type { Computed } from '../working/index.ts';
 export function waterColumn({ bottom, depth }: { bottom: number; depth: number }): Computed {
   const value = bottom - depth;
   return {
-    value, unit: 'm',
+    value,
+    unit: 'm',
     working: {
       formula: 'water column = depth of the bottom − depth to water',
       inputs: [
@@ -26,7 +27,8 @@ export function waterColumn({ bottom, depth }: { bottom: number; depth: number }
 export function casingVolume({ insideDiameter, column }: { insideDiameter: number; column: number }): Computed {
   const value = (Math.PI / 4) * insideDiameter ** 2 * column;
   return {
-    value, unit: 'm3',
+    value,
+    unit: 'm3',
     working: {
       formula: 'one volume = π/4 · d² · water column',
       inputs: [
@@ -46,13 +48,22 @@ export function casingVolume({ insideDiameter, column }: { insideDiameter: numbe
  * Water in the filter pack in m³: porosity × annulus × saturated length of the pack. Lengths in m, porosity 0..1.
  * Source: geometry; adding the pack to the casing volume is a school of its own (common practice).
  */
-export function filterPackVolume(
-  { bore, casingOutside, saturated, porosity }: { bore: number; casingOutside: number; saturated: number; porosity: number },
-): Computed {
+export function filterPackVolume({
+  bore,
+  casingOutside,
+  saturated,
+  porosity,
+}: {
+  bore: number;
+  casingOutside: number;
+  saturated: number;
+  porosity: number;
+}): Computed {
   const annulus = (Math.PI / 4) * (bore ** 2 - casingOutside ** 2);
   const value = porosity * annulus * saturated;
   return {
-    value, unit: 'm3',
+    value,
+    unit: 'm3',
     working: {
       formula: 'pack volume = porosity · π/4 · (bore² − casing²) · saturated length',
       inputs: [
@@ -61,7 +72,9 @@ export function filterPackVolume(
         { symbol: 'h', name: 'saturated length', value: saturated, unit: 'm', decimals: 3 },
         { symbol: 'n', name: 'porosity', value: porosity, unit: '1', decimals: 2 },
       ],
-      steps: [`${showNumber(porosity, 2)} · ${showNumber(annulus * 1e4, 1)} cm² · ${showNumber(saturated, 3)} m = ${showNumber(value * 1000, 2)} L`],
+      steps: [
+        `${showNumber(porosity, 2)} · ${showNumber(annulus * 1e4, 1)} cm² · ${showNumber(saturated, 3)} m = ${showNumber(value * 1000, 2)} L`,
+      ],
       source: 'Geometry',
     },
   };
@@ -71,7 +84,8 @@ export function filterPackVolume(
 export function hoseDiameter({ length, volume }: { length: number; volume: number }): Computed {
   const value = Math.sqrt((4 * volume) / (Math.PI * length));
   return {
-    value, unit: 'm',
+    value,
+    unit: 'm',
     working: {
       formula: 'd = √(4 · volume / (π · length))',
       inputs: [

@@ -6,12 +6,16 @@ import { Mapping } from './mapping.ts';
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
 /** A lab's report arrived. The file is kept beside the book under its hash. Written by the server only. */
-export const reportReceived = entryKind('report-received', 'Report received', z.object({
-  sha256,
-  name: z.string().max(200),
-  size: z.number().int().min(0),
-  from: z.enum(['lab', 'upload']),
-}));
+export const reportReceived = entryKind(
+  'report-received',
+  'Report received',
+  z.object({
+    sha256,
+    name: z.string().max(200),
+    size: z.number().int().min(0),
+    from: z.enum(['lab', 'upload']),
+  }),
+);
 
 /** One result of a report, in the parameter's own unit, with what the lab wrote beside it. */
 export const LabResult = z.object({
@@ -29,10 +33,15 @@ export const LabResult = z.object({
 export type LabResult = z.infer<typeof LabResult>;
 
 /** The report was read with these columns. The server reads the kept file itself. Written by the server only. */
-export const reportRead = entryKind('report-read', 'Report read', z.object({
-  sha256,
-  mapping: Mapping,
-  results: z.array(LabResult),
-  /** Rows that were not understood. */
-  unread: z.number().int().min(0),
-}), { strikeable: true });
+export const reportRead = entryKind(
+  'report-read',
+  'Report read',
+  z.object({
+    sha256,
+    mapping: Mapping,
+    results: z.array(LabResult),
+    /** Rows that were not understood. */
+    unread: z.number().int().min(0),
+  }),
+  { strikeable: true },
+);

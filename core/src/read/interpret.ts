@@ -27,7 +27,8 @@ export interface Interpretation {
 export type BottlesByLabel = ReadonlyMap<string, { rule: RuleId; filledOn: string }>;
 
 const byParameterSpelling = new Map<string, ParameterId>(
-  Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])));
+  Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])),
+);
 
 /** The parameter a lab's wording means, or null: whole, else without what stands in brackets, else the brackets alone. */
 export function parameterCalled(name: string): ParameterId | null {
@@ -42,9 +43,22 @@ export function parameterCalled(name: string): ParameterId | null {
 
 /** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. */
 export function unitCalled(text: string): { unit: UnitId; as: 'N' | 'ion' | null } | null {
-  const plain = text.normalize('NFKD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[μµ]/g, 'u').replace(/[₀-₉]/g, (digit) => String(digit.charCodeAt(0) - 0x2080));
-  const as = /(^|[^a-z])(as\s+)?n(\)|$|\/l)/.test(plain.replace('n/100', '')) && /mg|ug/.test(plain) ? 'N' : /no3|no2|nh4/.test(plain) ? 'ion' : null;
-  const bare = plain.replace(/\(.*?\)/g, '').replace(/\b(as\s+)?(n|no3|no2|nh4)\b/g, '').replace(/\s+/g, '');
+  const plain = text
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[μµ]/g, 'u')
+    .replace(/[₀-₉]/g, (digit) => String(digit.charCodeAt(0) - 0x2080));
+  const as =
+    /(^|[^a-z])(as\s+)?n(\)|$|\/l)/.test(plain.replace('n/100', '')) && /mg|ug/.test(plain)
+      ? 'N'
+      : /no3|no2|nh4/.test(plain)
+        ? 'ion'
+        : null;
+  const bare = plain
+    .replace(/\(.*?\)/g, '')
+    .replace(/\b(as\s+)?(n|no3|no2|nh4)\b/g, '')
+    .replace(/\s+/g, '');
   const found = unitSpellings[plain.replace(/\s+/g, '')] ?? unitSpellings[bare];
   return found ? { unit: found, as } : null;
 }
@@ -53,7 +67,8 @@ function expression(id: ParameterId, name: string, unitAs: 'N' | 'ion' | null, f
   if (!('N' in (parameter(id).expressedAs ?? {}))) return 'ion';
   if (unitAs) return unitAs;
   const folded = fold(name);
-  if (/asn$|(no3|no2|nh4)n$|^n(no3|no2|nh4)|emn$/.test(folded) || /\(N\)|-N\b|\bas N\b/.test(name) || /azotoamoniacal/.test(folded)) return 'N';
+  if (/asn$|(no3|no2|nh4)n$|^n(no3|no2|nh4)|emn$/.test(folded) || /\(N\)|-N\b|\bas N\b/.test(name) || /azotoamoniacal/.test(folded))
+    return 'N';
   if (/no3|no2|nh4/.test(folded)) return 'ion';
   return fallback ?? null;
 }
@@ -65,7 +80,10 @@ interface Reader {
 
 function reader(row: TableRow, mapping: Mapping): Reader {
   const at = (role: Role) => mapping.columns[role];
-  const cell = (role: Role) => { const column = at(role); return column === undefined ? '' : (row.cells[column] ?? ''); };
+  const cell = (role: Role) => {
+    const column = at(role);
+    return column === undefined ? '' : (row.cells[column] ?? '');
+  };
   return { cell, fail: (role, why) => ({ line: row.line, column: (at(role) ?? 0) + 1, cell: cell(role).slice(0, 80), why }) };
 }
 
@@ -80,7 +98,8 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   const name = cell('parameter');
   const id = parameterCalled(name);
   if (!id) return fail('parameter', 'Not a parameter that is known here.');
-  if (!(bottleRule(rule).parameters as readonly ParameterId[]).includes(id)) return fail('parameter', `Cannot be told from a bottle for ${bottleRule(rule).name.toLowerCase()}.`);
+  if (!(bottleRule(rule).parameters as readonly ParameterId[]).includes(id))
+    return fail('parameter', `Cannot be told from a bottle for ${bottleRule(rule).name.toLowerCase()}.`);
 
   const value = readValue(cell('result'), cell('qualifier'), style);
   if (!value.ok) return fail('result', value.message);
@@ -90,7 +109,8 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   const wordOnly = value.value === null && cell('reportingLimit') === '';
   if (!called && !wordOnly) return fail('unit', written === '' ? 'The unit is missing.' : 'Not a unit that is known here.');
   const from = called?.unit ?? own;
-  if (unit(from).dimension !== unit(own).dimension) return fail('unit', `${unitLabel(from)} is not a unit of ${parameter(id).name.toLowerCase()}.`);
+  if (unit(from).dimension !== unit(own).dimension)
+    return fail('unit', `${unitLabel(from)} is not a unit of ${parameter(id).name.toLowerCase()}.`);
   const as = expression(id, name, called?.as ?? null, mapping.nitrogenAs);
   if (!as) return fail('unit', 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.');
   const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
@@ -100,9 +120,16 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   const reportingLimit = limit.ok && limit.value !== null ? inOwn(limit.value) : null;
   const number = value.value === null ? null : inOwn(value.value);
   const [least, most] = parameter(id).possible;
-  if (number !== null && (number < least || number > most)) return fail('result', `${parameter(id).name} cannot be ${number} ${unitLabel(own)}. Is it the unit?`);
+  if (number !== null && (number < least || number > most))
+    return fail('result', `${parameter(id).name} cannot be ${number} ${unitLabel(own)}. Is it the unit?`);
   return {
-    line: row.line, bottle, parameter: id, form: value.form, value: number, estimated: value.estimated, reportingLimit,
+    line: row.line,
+    bottle,
+    parameter: id,
+    form: value.form,
+    value: number,
+    estimated: value.estimated,
+    reportingLimit,
     ...(cell('method') === '' ? {} : { method: cell('method').slice(0, 200) }),
     written: { result: cell('result').slice(0, 200), unit: written.slice(0, 80), reportingLimit: cell('reportingLimit').slice(0, 80) },
   };

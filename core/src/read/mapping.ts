@@ -15,7 +15,11 @@ export type Mapping = z.infer<typeof Mapping>;
 
 /** Lower case, without accents, blanks and punctuation: `Limite de Quantificação` becomes `limitedequantificacao`. */
 export function fold(text: string): string {
-  return text.normalize('NFD').replace(/[\u0300-\u036f]/g, '').toLowerCase().replace(/[^a-z0-9]/g, '');
+  return text
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, '');
 }
 
 function byHeading(header: readonly string[]): Partial<Record<Role, number>> {
@@ -61,7 +65,8 @@ export function proposeMapping(table: LabTable): Mapping {
 export function refuseMapping(table: LabTable, mapping: Mapping): Refusal | null {
   const place = { line: table.headerLine, column: 1 };
   const beyond = Object.values(mapping.columns).find((column) => column >= table.header.length);
-  if (beyond !== undefined) return { code: 'no-such-column', message: `There is no column ${beyond + 1}.`, line: table.headerLine, column: beyond + 1 };
+  if (beyond !== undefined)
+    return { code: 'no-such-column', message: `There is no column ${beyond + 1}.`, line: table.headerLine, column: beyond + 1 };
   const needed: [Role, string][] = [
     ['result', 'No column holds the results. The reporting limit is not the result.'],
     ['parameter', 'No column says what was measured.'],
@@ -72,6 +77,12 @@ export function refuseMapping(table: LabTable, mapping: Mapping): Refusal | null
   }
   const columns = Object.values(mapping.columns);
   const doubled = columns.find((column, index) => columns.indexOf(column) !== index);
-  if (doubled !== undefined) return { code: 'column-twice', message: `Column “${table.header[doubled]}” has two roles.`, line: table.headerLine, column: doubled + 1 };
+  if (doubled !== undefined)
+    return {
+      code: 'column-twice',
+      message: `Column “${table.header[doubled]}” has two roles.`,
+      line: table.headerLine,
+      column: doubled + 1,
+    };
   return null;
 }

@@ -1,8 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import type { RuleId } from '../bottles/index.ts';
-import { decodeText, interpret, missingResults, numberStyle, parameterCalled, parseTable, proposeMapping, readValue, refuseMapping, unitCalled, type LabTable } from './index.ts';
+import {
+  decodeText,
+  interpret,
+  missingResults,
+  numberStyle,
+  parameterCalled,
+  parseTable,
+  proposeMapping,
+  readValue,
+  refuseMapping,
+  unitCalled,
+  type LabTable,
+} from './index.ts';
 
-const rules: [string, RuleId][] = [['A-N', 'nitrogen'], ['A-M', 'metals'], ['A-B', 'bacteria'], ['A-G', 'general']];
+const rules: [string, RuleId][] = [
+  ['A-N', 'nitrogen'],
+  ['A-M', 'metals'],
+  ['A-B', 'bacteria'],
+  ['A-G', 'general'],
+];
 const bottles = new Map(rules.map(([id, rule]) => [id, { rule, filledOn: '2026-11-05' }]));
 const tableOf = (text: string): LabTable => {
   const read = parseTable(text);
@@ -26,9 +43,24 @@ describe('the file', () => {
     expect(decodeText(new Uint8Array([0xff, 0xfe, 0x41, 0x00]))).toEqual({ text: 'A', encoding: 'utf-16le' });
   });
 
-  it.each([[';', '\n'], [',', '\r\n'], ['\t', '\n'], ['|', '\r']])('is split at %j with %j line ends', (delimiter, end) => {
-    const text = [['Sample', 'Analyte', 'Result', 'Unit'], ['A-N', 'Nitrate', '3', 'mg/L'], ['A-N', 'Nitrite', '4', 'mg/L']].map((row) => row.join(delimiter)).join(end);
-    expect(tableOf(text)).toMatchObject({ delimiter, headerLine: 1, rows: [{ line: 2 }, { line: 3, cells: ['A-N', 'Nitrite', '4', 'mg/L'] }] });
+  it.each([
+    [';', '\n'],
+    [',', '\r\n'],
+    ['\t', '\n'],
+    ['|', '\r'],
+  ])('is split at %j with %j line ends', (delimiter, end) => {
+    const text = [
+      ['Sample', 'Analyte', 'Result', 'Unit'],
+      ['A-N', 'Nitrate', '3', 'mg/L'],
+      ['A-N', 'Nitrite', '4', 'mg/L'],
+    ]
+      .map((row) => row.join(delimiter))
+      .join(end);
+    expect(tableOf(text)).toMatchObject({
+      delimiter,
+      headerLine: 1,
+      rows: [{ line: 2 }, { line: 3, cells: ['A-N', 'Nitrite', '4', 'mg/L'] }],
+    });
   });
 
   it('counts lines over a preamble and quoted line breaks', () => {
@@ -37,8 +69,14 @@ describe('the file', () => {
   });
 
   it.each([
-    ['', 'empty', 1], ['  \n ', 'empty', 1], ['a,b,c\n', 'no-rows', 1], ['just one sentence.\nand more', 'no-columns', 1],
-    ['{"a": 1}', 'not-a-table', 1], ['<html><body>', 'not-a-table', 1], ['%PDF-1.7', 'not-text', 1], ['ab\nc\u0000d', 'not-text', 2],
+    ['', 'empty', 1],
+    ['  \n ', 'empty', 1],
+    ['a,b,c\n', 'no-rows', 1],
+    ['just one sentence.\nand more', 'no-columns', 1],
+    ['{"a": 1}', 'not-a-table', 1],
+    ['<html><body>', 'not-a-table', 1],
+    ['%PDF-1.7', 'not-text', 1],
+    ['ab\nc\u0000d', 'not-text', 2],
     ['Sample,Analyte,Result\nA-N,"Nitrate,3\n', 'quotes', 2],
   ])('%j is refused as %s on line %d', (text, code, line) => {
     expect(refusalOf(text)).toMatchObject({ code, line });
@@ -47,7 +85,14 @@ describe('the file', () => {
 
 describe('the columns', () => {
   it('are proposed by heading, and the limit is never the result', () => {
-    expect(proposeMapping(tableOf(`${header}A-N;Nitratos;12,9;mg/L N;0,1;x`)).columns).toEqual({ sample: 0, parameter: 1, result: 2, unit: 3, reportingLimit: 4, method: 5 });
+    expect(proposeMapping(tableOf(`${header}A-N;Nitratos;12,9;mg/L N;0,1;x`)).columns).toEqual({
+      sample: 0,
+      parameter: 1,
+      result: 2,
+      unit: 3,
+      reportingLimit: 4,
+      method: 5,
+    });
     const english = tableOf('Client Sample ID,Analyte,RL,Result,MDL,Units,MCL\nA-N,Nitrate,0.1,3,0.05,mg/L,10');
     expect(proposeMapping(english).columns).toMatchObject({ reportingLimit: 2, result: 3, detectionLimit: 4, limit: 6 });
   });
@@ -61,16 +106,27 @@ describe('the columns', () => {
 
   it('are refused when one has two roles or does not exist', () => {
     const table = tableOf(`${header}A-N;Nitratos;1;mg/L;2;x`);
-    expect(refuseMapping(table, { columns: { sample: 0, parameter: 1, result: 2, reportingLimit: 2 } })).toMatchObject({ code: 'column-twice', column: 3 });
+    expect(refuseMapping(table, { columns: { sample: 0, parameter: 1, result: 2, reportingLimit: 2 } })).toMatchObject({
+      code: 'column-twice',
+      column: 3,
+    });
     expect(refuseMapping(table, { columns: { sample: 0, parameter: 1, result: 9 } })).toMatchObject({ code: 'no-such-column' });
   });
 });
 
 describe('a result cell', () => {
   it.each([
-    ['12,9', '', 'value', 12.9, false], ['<0.05', '', 'below', 0.05, false], ['< 0,05', '', 'below', 0.05, false], ['> 2419', '', 'above', 2419, false],
-    ['ND', '', 'below', null, false], ['0.05', 'U', 'below', 0.05, false], ['0.8', 'J', 'value', 0.8, true], ['0.8 J', '', 'value', 0.8, true],
-    ['TNTC', '', 'uncountable', null, false], ['absent', '', 'absent', null, false], ['Presente', '', 'present', null, false],
+    ['12,9', '', 'value', 12.9, false],
+    ['<0.05', '', 'below', 0.05, false],
+    ['< 0,05', '', 'below', 0.05, false],
+    ['> 2419', '', 'above', 2419, false],
+    ['ND', '', 'below', null, false],
+    ['0.05', 'U', 'below', 0.05, false],
+    ['0.8', 'J', 'value', 0.8, true],
+    ['0.8 J', '', 'value', 0.8, true],
+    ['TNTC', '', 'uncountable', null, false],
+    ['absent', '', 'absent', null, false],
+    ['Presente', '', 'present', null, false],
   ])('%s %s', (cell, flag, form, value, estimated) => {
     expect(readValue(cell, flag)).toEqual({ ok: true, form, value, estimated });
   });
@@ -86,27 +142,55 @@ describe('a result cell', () => {
 });
 
 describe('names and units', () => {
-  it.each([['Nitratos', 'nitrate'], ['Nitrate (as N)', 'nitrate'], ['Escherichia coli', 'ecoli'], ['Ferro (Fe)', 'iron'], ['Iron, dissolved', 'iron'], ['Arsénio', 'arsenic'], ['Bactérias coliformes', 'coliforms'], ['Unobtainium', null]])(
-    '%s is %s', (name, id) => expect(parameterCalled(name)).toBe(id));
+  it.each([
+    ['Nitratos', 'nitrate'],
+    ['Nitrate (as N)', 'nitrate'],
+    ['Escherichia coli', 'ecoli'],
+    ['Ferro (Fe)', 'iron'],
+    ['Iron, dissolved', 'iron'],
+    ['Arsénio', 'arsenic'],
+    ['Bactérias coliformes', 'coliforms'],
+    ['Unobtainium', null],
+  ])('%s is %s', (name, id) => expect(parameterCalled(name)).toBe(id));
 
-  it.each([['µg/L', 'ug/L', null], ['μg/l', 'ug/L', null], ['mg/L N', 'mg/L', 'N'], ['mg N/L', 'mg/L', 'N'], ['mg/L NO₃', 'mg/L', 'ion'], ['UFC/100 mL', 'per100mL', null], ['MPN/100mL', 'per100mL', null], ['mS/m', 'mS/m', null], ['mg/L CaCO3', 'mg/L CaCO3', null]])(
-    '%s is %s as %s', (text, unit, as) => expect(unitCalled(text)).toEqual({ unit, as }));
+  it.each([
+    ['µg/L', 'ug/L', null],
+    ['μg/l', 'ug/L', null],
+    ['mg/L N', 'mg/L', 'N'],
+    ['mg N/L', 'mg/L', 'N'],
+    ['mg/L NO₃', 'mg/L', 'ion'],
+    ['UFC/100 mL', 'per100mL', null],
+    ['MPN/100mL', 'per100mL', null],
+    ['mS/m', 'mS/m', null],
+    ['mg/L CaCO3', 'mg/L CaCO3', null],
+  ])('%s is %s as %s', (text, unit, as) => expect(unitCalled(text)).toEqual({ unit, as }));
 
   it('does not know a unit that was made up', () => expect(unitCalled('drops/bucket')).toBeNull());
 });
 
 describe('reading rows', () => {
   it('converts units and expressions to the parameter’s own', () => {
-    const { results, unread } = read(`${header}A-N;Nitratos;10,0;mg/L N;0,1;x\nA-M;Ferro;0,34;mg/L;0,01;x\nA-G;Condutividade a 25 °C;57,2;mS/m;1;x`);
+    const { results, unread } = read(
+      `${header}A-N;Nitratos;10,0;mg/L N;0,1;x\nA-M;Ferro;0,34;mg/L;0,01;x\nA-G;Condutividade a 25 °C;57,2;mS/m;1;x`,
+    );
     expect(unread).toEqual([]);
-    expect(results.map((result) => [result.parameter, Number(result.value?.toFixed(2))])).toEqual([['nitrate', 44.27], ['iron', 340], ['conductivity', 572]]); // molar masses
+    expect(results.map((result) => [result.parameter, Number(result.value?.toFixed(2))])).toEqual([
+      ['nitrate', 44.27],
+      ['iron', 340],
+      ['conductivity', 572],
+    ]); // molar masses
     expect(results[0]).toMatchObject({ reportingLimit: expect.closeTo(0.4427, 4) as number, written: { result: '10,0', unit: 'mg/L N' } });
   });
 
   it.each([
-    ['Z-1;Ferro;3;µg/L;1;x', 1, 'No accepted bottle'], ['A-M;Zeolite;3;µg/L;1;x', 2, 'Not a parameter'], ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for dissolved metals'],
-    ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'], ['A-M;Ferro;3;;1;x', 4, 'The unit is missing'], ['A-M;Ferro;3;NTU;1;x', 4, 'is not a unit of iron'],
-    ['A-N;Nitratos;3;mg/L;1;x', 4, 'As nitrogen or as the ion?'], ['A-M;Ferro;99;g/L;1;x', 3, 'cannot be'],
+    ['Z-1;Ferro;3;µg/L;1;x', 1, 'No accepted bottle'],
+    ['A-M;Zeolite;3;µg/L;1;x', 2, 'Not a parameter'],
+    ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for dissolved metals'],
+    ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'],
+    ['A-M;Ferro;3;;1;x', 4, 'The unit is missing'],
+    ['A-M;Ferro;3;NTU;1;x', 4, 'is not a unit of iron'],
+    ['A-N;Nitratos;3;mg/L;1;x', 4, 'As nitrogen or as the ion?'],
+    ['A-M;Ferro;99;g/L;1;x', 3, 'cannot be'],
   ])('%s is handed back with its place', (row, column, why) => {
     const { results, unread } = read(`${header}${row}`);
     expect(results).toEqual([]);
@@ -124,12 +208,20 @@ describe('reading rows', () => {
     expect([results.length, unread[0]?.why]).toEqual([1, 'Reported twice: line 2 has it too.']);
   });
 
-  it.each([['2026-11-05', 0], ['05/11/2026 09:20', 0], ['11/5/26', 0], ['05.11.2026', 0], ['', 0], ['06/11/2026', 1], ['31/02/2026', 1], ['yesterday', 1]])(
-    'compares the day of collection %j with the book', (date, count) => {
-      const { results, doubts } = read(`Amostra;Ensaio;Valor;Un.;Colheita\nA-M;Ferro;3;µg/L;${date}`);
-      expect([results.length, doubts.length]).toEqual([1, count]);
-      if (count > 0) expect(doubts[0]).toMatchObject({ line: 2, column: 5, why: 'The book says 2026-11-05.' });
-    });
+  it.each([
+    ['2026-11-05', 0],
+    ['05/11/2026 09:20', 0],
+    ['11/5/26', 0],
+    ['05.11.2026', 0],
+    ['', 0],
+    ['06/11/2026', 1],
+    ['31/02/2026', 1],
+    ['yesterday', 1],
+  ])('compares the day of collection %j with the book', (date, count) => {
+    const { results, doubts } = read(`Amostra;Ensaio;Valor;Un.;Colheita\nA-M;Ferro;3;µg/L;${date}`);
+    expect([results.length, doubts.length]).toEqual([1, count]);
+    if (count > 0) expect(doubts[0]).toMatchObject({ line: 2, column: 5, why: 'The book says 2026-11-05.' });
+  });
 
   it('says what is missing from the report', () => {
     const { results } = read(`${header}A-B;E. coli;0;UFC/100 mL;1;x`);

@@ -43,9 +43,17 @@ export function readReport(bytes: Uint8Array, bottles: BottlesByLabel, given?: M
   const { results, unread, doubts } = refusal ? { results: [], unread: [], doubts: [] } : interpret(table, mapping, bottles);
   return {
     draft: {
-      encoding, delimiter: table.delimiter, header: table.header, rowCount: table.rows.length,
+      encoding,
+      delimiter: table.delimiter,
+      header: table.header,
+      rowCount: table.rows.length,
       preview: table.rows.slice(0, previewRows).map((row) => row.cells),
-      mapping, refusal, results, unread: unread.slice(0, listedUnread), unreadCount: unread.length, doubts: doubts.slice(0, listedUnread),
+      mapping,
+      refusal,
+      results,
+      unread: unread.slice(0, listedUnread),
+      unreadCount: unread.length,
+      doubts: doubts.slice(0, listedUnread),
       missing: refusal ? [] : missingResults(results, bottles),
     },
   };

@@ -28,7 +28,9 @@ const preambleRows = 20;
 /** How PDF, ZIP (and with it spreadsheets) and old office files begin. */
 const binaryMarks = ['%PDF', 'PK\u0003', '\u00d0\u00cf'];
 
-const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({ refusal: { code, message, line, column } });
+const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({
+  refusal: { code, message, line, column },
+});
 
 function countBreaks(cells: readonly string[]): number {
   return cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
@@ -51,7 +53,9 @@ const filled = (row: TableRow) => row.cells.filter((cell) => cell !== '').length
 function findHeader(rows: readonly TableRow[]): number {
   const head = rows.slice(0, preambleRows);
   const width = Math.max(...head.map(filled));
-  return head.findIndex((row) => filled(row) >= Math.max(3, Math.ceil(width * 0.8)) && !row.cells.some((cell) => /^[<>]?\s*\d+([.,]\d+)?$/.test(cell)));
+  return head.findIndex(
+    (row) => filled(row) >= Math.max(3, Math.ceil(width * 0.8)) && !row.cells.some((cell) => /^[<>]?\s*\d+([.,]\d+)?$/.test(cell)),
+  );
 }
 
 /**
@@ -63,7 +67,12 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
   const nul = text.indexOf('\u0000');
   if (nul >= 0 || binaryMarks.some((mark) => text.startsWith(mark))) {
     const before = text.slice(0, Math.max(0, nul)).split('\n');
-    return refusal('not-text', 'This is no CSV: it holds bytes that no text has. Export the report as CSV.', before.length, before.at(-1)!.length + 1);
+    return refusal(
+      'not-text',
+      'This is no CSV: it holds bytes that no text has. Export the report as CSV.',
+      before.length,
+      before.at(-1)!.length + 1,
+    );
   }
   if (/^\s*[<{[]/.test(text) && /^\s*(<[!?a-z]|[{[]\s*["{[])/i.test(text)) {
     return refusal('not-a-table', 'This is no CSV but markup or JSON. Export the report as CSV.');

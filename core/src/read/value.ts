@@ -37,8 +37,11 @@ export function numberStyle(cells: Iterable<string>): NumberStyle {
  * Reads a result cell with its flag column: `12,9`, `<0.05`, `> 2419`, `ND`, `0.8 J`, `TNTC`, `absent`. A `U` flag on
  * a number says that it was not detected at that number; a `J` that it is an estimate.
  */
-export function readValue(cell: string, qualifier: string, style: NumberStyle = 'unknown'):
-  | ({ ok: true } & CellValue) | { ok: false; message: string } {
+export function readValue(
+  cell: string,
+  qualifier: string,
+  style: NumberStyle = 'unknown',
+): ({ ok: true } & CellValue) | { ok: false; message: string } {
   const text = cell.trim();
   const flags = qualifier.trim().toUpperCase();
   if (text === '') return { ok: false, message: 'The result is empty.' };
@@ -53,7 +56,8 @@ export function readValue(cell: string, qualifier: string, style: NumberStyle = 
   }
   if (number.value < 0) return { ok: false, message: `“${text}” is negative.` };
   const marks = `${flags} ${(match[3] ?? '').toUpperCase()}`;
-  if (match[3] && !/^(U|J|UJ|B)$/i.test(match[3])) return { ok: false, message: `“${match[3]}” after the number is no flag that is known.` };
+  if (match[3] && !/^(U|J|UJ|B)$/i.test(match[3]))
+    return { ok: false, message: `“${match[3]}” after the number is no flag that is known.` };
   const below = match[1] === '<' || match[1] === '≤' || /\bU\b|\bUJ\b|\bND\b/.test(marks);
   const above = match[1] === '>' || match[1] === '≥';
   return { ok: true, form: below ? 'below' : above ? 'above' : 'value', value: number.value, estimated: /\bJ\b|\bUJ\b/.test(marks) };

@@ -15,23 +15,25 @@ export const MeasuringPoint = z.object({
 export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 
 /** How a well is built. Depths are in m below ground; the bottom is where a tape comes to rest. */
-export const Well = z.object({
-  measuringPoints: z.array(MeasuringPoint).min(1),
-  bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }),
-  screenTop: depth,
-  screenBottom: depth,
-  /** Row of the pipe table that the casing is made of, if known. */
-  pipe: z.string().optional(),
-  /** True inside diameter of the casing in m. */
-  insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5),
-  /** Depth of the installed or usual pump intake in m below ground. */
-  intake: depth.optional(),
-}).superRefine((well, issues) => {
-  const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
-  if (well.screenBottom <= well.screenTop) refuse('screenBottom', 'The screen ends below its top.');
-  if (well.screenBottom > well.bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
-  if (well.intake !== undefined && well.intake > well.bottom) refuse('intake', 'The intake is above the bottom of the well.');
-});
+export const Well = z
+  .object({
+    measuringPoints: z.array(MeasuringPoint).min(1),
+    bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }),
+    screenTop: depth,
+    screenBottom: depth,
+    /** Row of the pipe table that the casing is made of, if known. */
+    pipe: z.string().optional(),
+    /** True inside diameter of the casing in m. */
+    insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5),
+    /** Depth of the installed or usual pump intake in m below ground. */
+    intake: depth.optional(),
+  })
+  .superRefine((well, issues) => {
+    const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
+    if (well.screenBottom <= well.screenTop) refuse('screenBottom', 'The screen ends below its top.');
+    if (well.screenBottom > well.bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
+    if (well.intake !== undefined && well.intake > well.bottom) refuse('intake', 'The intake is above the bottom of the well.');
+  });
 export type Well = z.infer<typeof Well>;
 
 /** An outlet that is sampled. */
@@ -45,7 +47,10 @@ export type Tap = z.infer<typeof Tap>;
 const shared = {
   id: z.string().min(1).max(60),
   /** Short code that goes on labels. */
-  code: z.string().trim().regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' }),
+  code: z
+    .string()
+    .trim()
+    .regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' }),
   name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120),
   place: z.string().trim().min(1, { error: 'Say where it is.' }).max(120),
   /** `supply` water is drunk; `monitoring` water is not, and limits are only a comparison. */

@@ -26,14 +26,18 @@ function admitAtVisit(entry: Entry, visit: VisitState): Misfit | null {
     const known = visit.point.well.measuringPoints.some((mark) => mark.name === entry.payload.measuringPoint);
     return known ? null : misfit('payload.measuringPoint', 'This well has no such measuring point.');
   }
-  if (purgeSetUp.is(entry)) return visit.level?.agreed ? null : misfit('payload.visit', 'Measure the level first: two readings must agree.');
+  if (purgeSetUp.is(entry))
+    return visit.level?.agreed ? null : misfit('payload.visit', 'Measure the level first: two readings must agree.');
   if (purgeReading.is(entry)) {
     if (!visit.purge?.setUp) return misfit('payload.visit', 'Set up the purge first.');
     return visit.purge.ended ? misfit('payload.visit', 'The purge has ended.') : null;
   }
   if (purgeEnded.is(entry)) {
-    if (!visit.purge?.setUp || visit.purge.ended) return misfit('payload.visit', visit.purge?.ended ? 'The purge has ended.' : 'Set up the purge first.');
-    return visit.purge.ready || entry.payload.reason ? null : misfit('payload.reason', 'Volume or stability is not reached: say why you end here.');
+    if (!visit.purge?.setUp || visit.purge.ended)
+      return misfit('payload.visit', visit.purge?.ended ? 'The purge has ended.' : 'Set up the purge first.');
+    return visit.purge.ready || entry.payload.reason
+      ? null
+      : misfit('payload.reason', 'Volume or stability is not reached: say why you end here.');
   }
   if (runStarted.is(entry)) {
     if (visit.point.type !== 'tap') return misfit('payload.visit', 'This protocol is for a tap.');
@@ -62,7 +66,10 @@ function admitStep(entry: Entry, visit: VisitState): Misfit | null {
   if (!stepDone.is(entry)) return null;
   const refused = refuseAnswer(now.step, entry.payload.answer);
   if (refused) return misfit(`payload.${refused.path}`, refused.message);
-  if (now.step.act.type === 'fill' && visit.bottles.some((bottle) => bottle.state === 'empty' && analysisBottle(visit, bottle.rule, now.step.act))) {
+  if (
+    now.step.act.type === 'fill' &&
+    visit.bottles.some((bottle) => bottle.state === 'empty' && analysisBottle(visit, bottle.rule, now.step.act))
+  ) {
     return misfit('payload.step', 'Fill the bottle first.');
   }
   const why = departs(now, entry.payload.answer, millis(entry.at));

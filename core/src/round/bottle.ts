@@ -42,9 +42,13 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
   const accepted = answer?.accepted ?? null;
   const lost = bottle.discarded
     ? { how: 'discarded' as const, reason: bottle.discarded.reason }
-    : accepted === false ? { how: 'refused' as const, reason: answer?.reason ?? 'No reason given.' } : null;
+    : accepted === false
+      ? { how: 'refused' as const, reason: answer?.reason ?? 'No reason given.' }
+      : null;
   return {
-    ...bottle, lost, accepted,
+    ...bottle,
+    lost,
+    accepted,
     stage: stageOf(bottle, around, accepted, handOver !== undefined),
     holding: bottle.filledAt === null ? null : holdingOf(bottle.rule, bottle.filledAt, around.lab),
   };

@@ -80,19 +80,25 @@ export function fold(entries: readonly Entry[]): RoundState | null {
   const verdict = judgeRound(visits, reports, plan.zone);
   const arrived = standing.find(reportReceived.is);
   const bottles = visits.flatMap((visit) => visit.bottles);
-  const judged = verdict && arrived
-    ? followUps({ occasions: verdict.occasions, arrived: millis(arrived.at), zone: plan.zone, entries: standing })
-    : [];
+  const judged =
+    verdict && arrived ? followUps({ occasions: verdict.occasions, arrived: millis(arrived.at), zone: plan.zone, entries: standing }) : [];
   return {
-    plan, visits, handOvers, reports, verdict, bottles,
+    plan,
+    visits,
+    handOvers,
+    reports,
+    verdict,
+    bottles,
     followUps: [...resamples(refusedBottles(visits, handOvers), standing), ...judged].sort((a, b) => a.due - b.due),
   };
 }
 
 function refusedBottles(visits: readonly VisitState[], handOvers: readonly HandOver[]): RefusedBottle[] {
-  return visits.flatMap((visit) => visit.bottles.flatMap((bottle) => {
-    const answer = handOvers.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
-    if (bottle.lost?.how !== 'refused' || !answer) return [];
-    return [{ bottle: bottle.id, visit: visit.id, pointName: visit.point.name, reason: bottle.lost.reason, at: answer.at }];
-  }));
+  return visits.flatMap((visit) =>
+    visit.bottles.flatMap((bottle) => {
+      const answer = handOvers.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
+      if (bottle.lost?.how !== 'refused' || !answer) return [];
+      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.point.name, reason: bottle.lost.reason, at: answer.at }];
+    }),
+  );
 }

@@ -17,14 +17,24 @@ export function requestsOf(visit: VisitState, rule: RuleId): string[] {
 
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
 export function formLines(round: RoundState): FormLine[] {
-  return round.visits.flatMap((visit) => visit.bottles
-    .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
-    .map((bottle) => ({ bottle, pointName: visit.point.name, requests: requestsOf(visit, bottle.rule), sampleType: visit.sample, residual: residualFor(visit) })));
+  return round.visits.flatMap((visit) =>
+    visit.bottles
+      .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
+      .map((bottle) => ({
+        bottle,
+        pointName: visit.point.name,
+        requests: requestsOf(visit, bottle.rule),
+        sampleType: visit.sample,
+        residual: residualFor(visit),
+      })),
+  );
 }
 
 /** The bottles whose results a report of this round may bring: those the lab accepted, by label. */
 export function acceptedBottles(round: RoundState): Map<string, { rule: RuleId; filledOn: string }> {
-  return new Map(round.bottles
-    .filter((bottle) => bottle.accepted === true)
-    .map((bottle) => [bottle.id, { rule: bottle.rule, filledOn: wallTime(bottle.filledAt ?? 0, round.plan.zone).date }]));
+  return new Map(
+    round.bottles
+      .filter((bottle) => bottle.accepted === true)
+      .map((bottle) => [bottle.id, { rule: bottle.rule, filledOn: wallTime(bottle.filledAt ?? 0, round.plan.zone).date }]),
+  );
 }

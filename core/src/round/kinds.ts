@@ -14,9 +14,26 @@ type AnyKind = EntryKind<string, z.ZodType>;
 
 /** Every kind that may stand in a round's book, in the order of the work. */
 export const roundKinds: readonly AnyKind[] = [
-  roundPlanned, analysisAdded, analysisRemoved, bottlesPacked, levelRead, purgeSetUp, purgeReading, purgeEnded,
-  runStarted, clockStarted, stepDone, stepSkipped, bottleFilled, bottleDiscarded, handedOver, labAnswered,
-  reportReceived, reportRead, actionDone, struck,
+  roundPlanned,
+  analysisAdded,
+  analysisRemoved,
+  bottlesPacked,
+  levelRead,
+  purgeSetUp,
+  purgeReading,
+  purgeEnded,
+  runStarted,
+  clockStarted,
+  stepDone,
+  stepSkipped,
+  bottleFilled,
+  bottleDiscarded,
+  handedOver,
+  labAnswered,
+  reportReceived,
+  reportRead,
+  actionDone,
+  struck,
 ];
 
 /** Every kind that may stand in the organisation's own book. */

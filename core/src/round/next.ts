@@ -16,7 +16,8 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
   const step = (room: Room, say: string): NextStep => ({ room, visit: visit.id, say });
   const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
   if (visit.analyses.length === 0 && visit.point.type === 'tap') return step('plan', 'Choose analyses');
-  if (visit.level && !visit.level.agreed) return step('level', visit.level.readings.length === 0 ? 'Measure the level' : 'Read the level again: two must agree');
+  if (visit.level && !visit.level.agreed)
+    return step('level', visit.level.readings.length === 0 ? 'Measure the level' : 'Read the level again: two must agree');
   // A well without analyses is visited for its level alone.
   if (visit.analyses.length === 0) return null;
   if (visit.purge && !visit.purge.setUp) return step('purge', 'Set up the purge');

@@ -46,10 +46,18 @@ export function overview(round: RoundState): RoundOverview {
   });
   const waiting = round.bottles.flatMap((bottle): WaitingBottle[] =>
     bottle.stage === 'filled' && !bottle.lost && bottle.holding
-      ? [{ bottle: bottle.id, pointName: nameOf(bottle.visit) ?? '', deadline: bottle.holding.deadline }] : []);
+      ? [{ bottle: bottle.id, pointName: nameOf(bottle.visit) ?? '', deadline: bottle.holding.deadline }]
+      : [],
+  );
   const { name, code, date, system } = round.plan;
   return {
-    name, code, date, system, next, nextPoint: nameOf(next?.visit ?? null), clocks,
+    name,
+    code,
+    date,
+    system,
+    next,
+    nextPoint: nameOf(next?.visit ?? null),
+    clocks,
     points: round.visits.map((visit) => ({ name: visit.point.name, type: visit.point.type })),
     stages: round.bottles.filter((bottle) => !bottle.lost).map((bottle) => bottle.stage),
     waiting: waiting.sort((a, b) => a.deadline - b.deadline),

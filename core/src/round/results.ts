@@ -52,10 +52,20 @@ function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: stri
     const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
     return bottle?.filledAt != null ? [{ result, filledAt: bottle.filledAt }] : [];
   });
-  const judged = own.map(({ result, filledAt }) => ({ result, verdict: judgeResult(result, euDrinkingWater, wallTime(filledAt, zone).date) }));
+  const judged = own.map(({ result, filledAt }) => ({
+    result,
+    verdict: judgeResult(result, euDrinkingWater, wallTime(filledAt, zone).date),
+  }));
   return {
-    visit: visit.id, pointName: visit.point.name, use: visit.point.use, sample: visit.sample,
-    judged: inReadingOrder(judged), sums: judgeSums(own.map(({ result }) => result), euDrinkingWater),
+    visit: visit.id,
+    pointName: visit.point.name,
+    use: visit.point.use,
+    sample: visit.sample,
+    judged: inReadingOrder(judged),
+    sums: judgeSums(
+      own.map(({ result }) => result),
+      euDrinkingWater,
+    ),
   };
 }
 
@@ -69,8 +79,17 @@ export function judgeRound(visits: readonly VisitState[], reports: readonly Roun
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
   const occasions = verdicts.flatMap(({ visit, pointName, use, sample, judged, sums }) => [
-    ...judged.map(({ result, verdict }): Occasion => ({ visit, pointName, use, sample, parameter: result.parameter, state: verdict.state })),
-    ...sums.flatMap((sum): Occasion[] => sum.rule.shares.slice(0, 1).map((share) => ({ visit, pointName, use, sample, parameter: share.parameter, state: sum.state }))),
+    ...judged.map(({ result, verdict }): Occasion => ({
+      visit,
+      pointName,
+      use,
+      sample,
+      parameter: result.parameter,
+      state: verdict.state,
+    })),
+    ...sums.flatMap((sum): Occasion[] =>
+      sum.rule.shares.slice(0, 1).map((share) => ({ visit, pointName, use, sample, parameter: share.parameter, state: sum.state })),
+    ),
   ]);
   return { set: euDrinkingWater, visits: verdicts, occasions };
 }

@@ -17,37 +17,63 @@ const state = () => fold(book.entries)!;
 const visit = (id: string) => state().visits.find((candidate) => candidate.id === id)!;
 const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
 const misfit = (entry: Parameters<typeof admit>[0]) => admit(entry, book.entries, fold(book.entries))[0];
-const level = (text: string, unit: 'm' | 'ft' = 'm') => book.write(levelRead, { visit: book.well, measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
-const readings = (pumped: string, temperature: string) => book.write(purgeReading, {
-  visit: book.well, pumped: { text: pumped, unit: 'L' },
-  values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
-});
+const level = (text: string, unit: 'm' | 'ft' = 'm') =>
+  book.write(levelRead, { visit: book.well, measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
+const readings = (pumped: string, temperature: string) =>
+  book.write(purgeReading, {
+    visit: book.well,
+    pumped: { text: pumped, unit: 'L' },
+    values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
+  });
 const purged = () => {
   level('7.40');
   level('7.40');
-  book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['temperature', 'ph', 'oxygen'] });
+  book.write(purgeSetUp, {
+    visit: book.well,
+    insideDiameter: { text: '52', unit: 'mm' },
+    volumes: 3,
+    criterion: 'two-sets',
+    parameters: ['temperature', 'ph', 'oxygen'],
+  });
   readings('35', '16.1');
   readings('72', '16.1');
   book.write(purgeEnded, { visit: book.well, flowCellDetached: true });
 };
 const fill = (id: string) => book.write(bottleFilled, { visit: book.well, bottle: id });
-const handOver = (ids: string[]) => book.write(handedOver, {
-  to: lab.id, releasedBy: 'Inês Faria', receivedBy: 'Desk', coolerTemperature: { text: '4.2', unit: 'degC' }, seal: '',
-  bottles: ids.map((id) => ({ bottle: id, condition: 'good' as const })), signature: 'Inês Faria',
-});
+const handOver = (ids: string[]) =>
+  book.write(handedOver, {
+    to: lab.id,
+    releasedBy: 'Inês Faria',
+    receivedBy: 'Desk',
+    coolerTemperature: { text: '4.2', unit: 'degC' },
+    seal: '',
+    bottles: ids.map((id) => ({ bottle: id, condition: 'good' as const })),
+    signature: 'Inês Faria',
+  });
 
-beforeEach(() => { book = new Script().plan(); });
+beforeEach(() => {
+  book = new Script().plan();
+});
 
 describe('plan', () => {
   it('makes bottles and labels from analyses, in filling order', () => {
-    expect(state().bottles.map((bottle) => bottle.id)).toEqual(['261123A-MW3-M', '261123A-MW3-N', '261123A-MW3-A', '261123A-MW3-G', '261123A-MH1-B']);
+    expect(state().bottles.map((bottle) => bottle.id)).toEqual([
+      '261123A-MW3-M',
+      '261123A-MW3-N',
+      '261123A-MW3-A',
+      '261123A-MW3-G',
+      '261123A-MH1-B',
+    ]);
     book.write(analysisAdded, { visit: book.tap, analysis: 'metals' });
     book.write(analysisRemoved, { visit: book.well, analysis: 'nutrients' });
     expect(state().bottles.map((bottle) => bottle.id)).toEqual(['261123A-MW3-M', '261123A-MW3-G', '261123A-MH1-B', '261123A-MH1-M']);
   });
 
   it('counts what to pack, with spares', () => {
-    expect(countBottles([['coliforms'], ['coliforms', 'general']])).toEqual([{ rule: 'bacteria', needed: 2, spares: 1 }, { rule: 'general', needed: 1, spares: 1 }]);
+    expect(countBottles([['coliforms'], ['coliforms', 'general']])).toEqual([
+      { rule: 'bacteria', needed: 2, spares: 1 },
+      { rule: 'general', needed: 1, spares: 1 },
+    ]);
     expect(countBottles(Array.from({ length: 11 }, () => ['coliforms'] as const))[0]?.spares).toBe(2);
   });
 
@@ -60,7 +86,9 @@ describe('plan', () => {
   it('refuses one point twice', () => {
     const one = { id: book.well, point: wellPoint, analyses: [] };
     const planned = { name: 'x', code: 'ABC', system: 's', date: '2026-11-23', zone: 'Atlantic/Azores', lab: null };
-    expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, { ...one, id: book.tap }] }).error?.issues[0]?.message).toBe('A point is in the round twice.');
+    expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, { ...one, id: book.tap }] }).error?.issues[0]?.message).toBe(
+      'A point is in the round twice.',
+    );
     expect(roundPlanned.payload.safeParse({ ...planned, zone: 'Mars/North', visits: [one] }).error?.issues[0]?.path).toEqual(['zone']);
   });
 });
@@ -71,13 +99,22 @@ describe('level and purge', () => {
     level('7.40');
     expect(visit(book.well).level?.agreed).toBeNull();
     level('24.28', 'ft');
-    expect(visit(book.well).level?.agreed).toMatchObject({ depth: expect.closeTo(7.4005, 4) as number, typed: { text: '24.28', unit: 'ft' } });
+    expect(visit(book.well).level?.agreed).toMatchObject({
+      depth: expect.closeTo(7.4005, 4) as number,
+      typed: { text: '24.28', unit: 'ft' },
+    });
   });
 
   it('wants volume and stability, and says what holds it up', () => {
     level('7.40');
     level('7.40');
-    book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['temperature', 'ph', 'oxygen'] });
+    book.write(purgeSetUp, {
+      visit: book.well,
+      insideDiameter: { text: '52', unit: 'mm' },
+      volumes: 3,
+      criterion: 'two-sets',
+      parameters: ['temperature', 'ph', 'oxygen'],
+    });
     const { setUp } = visit(book.well).purge!;
     expect(setUp!.column.value).toBeCloseTo(18.6 - 7.4, 9);
     expect(setUp!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
@@ -99,7 +136,13 @@ describe('level and purge', () => {
   it('ends early only with a reason', () => {
     level('7.40');
     level('7.40');
-    book.write(purgeSetUp, { visit: book.well, insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, criterion: 'two-sets', parameters: ['ph'] });
+    book.write(purgeSetUp, {
+      visit: book.well,
+      insideDiameter: { text: '52', unit: 'mm' },
+      volumes: 3,
+      criterion: 'two-sets',
+      parameters: ['ph'],
+    });
     expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true }))?.path).toBe('payload.reason');
     expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true, reason: 'ran dry' }))).toBeUndefined();
   });
@@ -107,7 +150,11 @@ describe('level and purge', () => {
   it('follows a correction: the level moves, and the volume with it', () => {
     purged();
     const second = book.entries.filter(levelRead.is)[1]!;
-    book.write(struck, { entry: second.id, reason: 'misread the tape', instead: { ...second.payload, depth: { text: '7.404', unit: 'm' } } });
+    book.write(struck, {
+      entry: second.id,
+      reason: 'misread the tape',
+      instead: { ...second.payload, depth: { text: '7.404', unit: 'm' } },
+    });
     expect(visit(book.well).level?.agreed?.typed.text).toBe('7.404');
     expect(visit(book.well).purge!.setUp!.column.value).toBeCloseTo(11.196, 9);
   });
@@ -117,17 +164,24 @@ describe('bottles', () => {
   it('go down the stream one stage at a time', () => {
     const id = '261123A-MW3-N';
     const seen = [stage(id)];
-    const after = (step: () => unknown) => { step(); seen.push(stage(id)); };
+    const after = (step: () => unknown) => {
+      step();
+      seen.push(stage(id));
+    };
     after(() => book.write(bottlesPacked, { bottles: [id] }));
     after(purged);
     after(() => fill(id));
     const handing = { entry: '' };
-    after(() => { handing.entry = handOver([id]).id; });
+    after(() => {
+      handing.entry = handOver([id]).id;
+    });
     after(() => {
       book.write(labAnswered, { handOver: handing.entry, reference: 'L1', bottles: [{ bottle: id, accepted: true }] });
       book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' });
     });
-    after(() => book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }));
+    after(() =>
+      book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }),
+    );
     expect(seen).toEqual(['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged']);
   });
 
@@ -136,7 +190,11 @@ describe('bottles', () => {
     book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M', reason: 'overfilled' });
     book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M2', reason: 'cap-dropped' });
     const metals = state().bottles.filter((bottle) => bottle.rule === 'metals');
-    expect(metals.map((bottle) => [bottle.id, bottle.state])).toEqual([['261123A-MW3-M', 'discarded'], ['261123A-MW3-M2', 'discarded'], ['261123A-MW3-M3', 'empty']]);
+    expect(metals.map((bottle) => [bottle.id, bottle.state])).toEqual([
+      ['261123A-MW3-M', 'discarded'],
+      ['261123A-MW3-M2', 'discarded'],
+      ['261123A-MW3-M3', 'empty'],
+    ]);
     expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-M' }))?.message).toBe('This bottle was thrown away.');
   });
 
@@ -167,24 +225,45 @@ describe('bottles', () => {
   });
 });
 
-const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult =>
-  ({ line: 2, bottle, parameter, form: 'value', value, estimated: false, reportingLimit: null, written: { result: String(value), unit: '', reportingLimit: '' } });
+const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult => ({
+  line: 2,
+  bottle,
+  parameter,
+  form: 'value',
+  value,
+  estimated: false,
+  reportingLimit: null,
+  written: { result: String(value), unit: '', reportingLimit: '' },
+});
 
 describe('verdict and follow-up', () => {
   const bacteria = '261123A-MH1-B';
   function reported(value: number, accepted = true) {
     book.entries.push(book.make(bottleFilled, { visit: book.tap, bottle: bacteria }));
     const form = handOver([bacteria]);
-    book.write(labAnswered, { handOver: form.id, reference: 'L1', bottles: [accepted ? { bottle: bacteria, accepted } : { bottle: bacteria, accepted, reason: 'Leaking' }] });
+    book.write(labAnswered, {
+      handOver: form.id,
+      reference: 'L1',
+      bottles: [accepted ? { bottle: bacteria, accepted } : { bottle: bacteria, accepted, reason: 'Leaking' }],
+    });
     const received = book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' }, 24 * 60);
-    book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: accepted ? [found('coliforms', value, bacteria)] : [] });
+    book.write(reportRead, {
+      sha256: 'a'.repeat(64),
+      mapping: { columns: {} },
+      unread: 0,
+      results: accepted ? [found('coliforms', value, bacteria)] : [],
+    });
     return Date.parse(received.at.utc);
   }
 
-  it('asks for repeats and source samples within 24 hours of a positive', () => { // 40 CFR 141.858, 141.402
+  it('asks for repeats and source samples within 24 hours of a positive', () => {
+    // 40 CFR 141.858, 141.402
     const arrived = reported(3);
     const due = state().followUps;
-    expect(due.map((action) => [action.id.split(':')[0], action.due - arrived])).toEqual([['coliform-repeats', 24 * hour], ['coliform-source', 24 * hour]]);
+    expect(due.map((action) => [action.id.split(':')[0], action.due - arrived])).toEqual([
+      ['coliform-repeats', 24 * hour],
+      ['coliform-source', 24 * hour],
+    ]);
     expect(overview(state()).followUps).toHaveLength(2);
     book.write(actionDone, { action: due[0]!.id, note: 'three repeats taken' });
     expect(overview(state()).followUps).toHaveLength(1);
@@ -199,16 +278,27 @@ describe('verdict and follow-up', () => {
   it('asks for a new sample when the lab refuses one', () => {
     reported(0, false);
     expect(state().followUps).toMatchObject([{ id: `resample:${bacteria}`, because: 'Leaking' }]);
-    expect(state().bottles.find((bottle) => bottle.id === bacteria)).toMatchObject({ stage: 'handed-over', lost: { how: 'refused', reason: 'Leaking' } });
+    expect(state().bottles.find((bottle) => bottle.id === bacteria)).toMatchObject({
+      stage: 'handed-over',
+      lost: { how: 'refused', reason: 'Leaking' },
+    });
   });
 });
 
 describe('what does not fit a book', () => {
   it('is refused with its path', () => {
-    const stranger = { ...book.make(levelRead, { visit: book.book, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }) };
+    const stranger = {
+      ...book.make(levelRead, { visit: book.book, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }),
+    };
     expect(misfit(stranger)?.path).toBe('payload.visit');
-    expect(misfit(book.make(levelRead, { visit: book.tap, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }))?.message).toBe('A tap has no water level.');
-    expect(misfit(book.make(levelRead, { visit: book.well, measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }))?.path).toBe('payload.measuringPoint');
+    expect(
+      misfit(book.make(levelRead, { visit: book.tap, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }))
+        ?.message,
+    ).toBe('A tap has no water level.');
+    expect(
+      misfit(book.make(levelRead, { visit: book.well, measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }))
+        ?.path,
+    ).toBe('payload.measuringPoint');
     expect(misfit(book.make(clockStarted, { visit: book.tap, step: 'flush' }))?.message).toBe('Start the protocol first.');
     expect(misfit(book.make(runStarted, { visit: book.tap, protocol: 'none', edition: '1' }))?.path).toBe('payload.protocol');
     expect(misfit(book.make(struck, { entry: book.entries[0]!.id, reason: 'no reason' }))?.message).toContain('cannot be struck');

@@ -4,11 +4,15 @@ import { Typed } from '../units/index.ts';
 
 const at = { visit: z.uuid(), step: z.string().min(1).max(40) };
 
-export const runStarted = entryKind('run-started', 'Protocol started', z.object({
-  visit: z.uuid(),
-  protocol: z.string().max(60),
-  edition: z.string().max(20),
-}));
+export const runStarted = entryKind(
+  'run-started',
+  'Protocol started',
+  z.object({
+    visit: z.uuid(),
+    protocol: z.string().max(60),
+    edition: z.string().max(20),
+  }),
+);
 
 /** The clock of a step was started; its time is the entry's own, so it survives a reload. */
 export const clockStarted = entryKind('clock-started', 'Clock started', z.object(at), { strikeable: true });
@@ -24,14 +28,24 @@ export const StepAnswer = z.discriminatedUnion('type', [
 ]);
 export type StepAnswer = z.infer<typeof StepAnswer>;
 
-export const stepDone = entryKind('step-done', 'Step done', z.object({
-  ...at,
-  answer: StepAnswer,
-  /** Why the step departs from the protocol: a clock cut short, a check answered no. */
-  departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).optional(),
-}), { strikeable: true });
+export const stepDone = entryKind(
+  'step-done',
+  'Step done',
+  z.object({
+    ...at,
+    answer: StepAnswer,
+    /** Why the step departs from the protocol: a clock cut short, a check answered no. */
+    departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).optional(),
+  }),
+  { strikeable: true },
+);
 
-export const stepSkipped = entryKind('step-skipped', 'Step left out', z.object({
-  ...at,
-  departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300),
-}), { strikeable: true });
+export const stepSkipped = entryKind(
+  'step-skipped',
+  'Step left out',
+  z.object({
+    ...at,
+    departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300),
+  }),
+  { strikeable: true },
+);

@@ -121,28 +121,35 @@ export function foldRun(entries: readonly Entry[], point: TapPoint): RunState | 
   for (const entry of entries) if (stepDone.is(entry)) answers.set(entry.payload.step, entry.payload.answer);
 
   let reached = false;
-  const steps = protocol.steps.filter((step) => isAsked(step, answers)).map((step): RunStep => {
-    const done = entries.filter(stepDone.is).findLast((entry) => entry.payload.step === step.id);
-    const skipped = entries.filter(stepSkipped.is).findLast((entry) => entry.payload.step === step.id);
-    const clock = entries.filter(clockStarted.is).findLast((entry) => entry.payload.step === step.id);
-    const closing = done ?? skipped;
-    const state = done ? 'done' : skipped ? 'skipped' : reached ? 'later' : 'now';
-    if (!closing) reached = true;
-    return {
-      step, state,
-      clockFrom: clock ? millis(clock.at) : null,
-      doneAt: closing ? millis(closing.at) : null,
-      entry: closing?.id ?? null,
-      answer: done?.payload.answer ?? null,
-      departure: closing?.payload.departure ?? null,
-      stops: done ? stopsOf(step, done.payload.answer, point) : [],
-    };
-  });
+  const steps = protocol.steps
+    .filter((step) => isAsked(step, answers))
+    .map((step): RunStep => {
+      const done = entries.filter(stepDone.is).findLast((entry) => entry.payload.step === step.id);
+      const skipped = entries.filter(stepSkipped.is).findLast((entry) => entry.payload.step === step.id);
+      const clock = entries.filter(clockStarted.is).findLast((entry) => entry.payload.step === step.id);
+      const closing = done ?? skipped;
+      const state = done ? 'done' : skipped ? 'skipped' : reached ? 'later' : 'now';
+      if (!closing) reached = true;
+      return {
+        step,
+        state,
+        clockFrom: clock ? millis(clock.at) : null,
+        doneAt: closing ? millis(closing.at) : null,
+        entry: closing?.id ?? null,
+        answer: done?.payload.answer ?? null,
+        departure: closing?.payload.departure ?? null,
+        stops: done ? stopsOf(step, done.payload.answer, point) : [],
+      };
+    });
   const stops = steps.flatMap((step) => step.stops);
   const abandoned = stops.some((stop) => stop.outcome === 'abandoned');
   const now = abandoned ? null : (steps.find((step) => step.state === 'now') ?? null);
   return {
-    protocol, startedAt: millis(start.at), steps, now, abandoned,
+    protocol,
+    startedAt: millis(start.at),
+    steps,
+    now,
+    abandoned,
     sample: stops.length > 0 ? 'special' : 'routine',
     departures: steps.flatMap((step) => (step.departure ? [{ step: step.step, reason: step.departure }] : [])),
     finished: !abandoned && now === null,

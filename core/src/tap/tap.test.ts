@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { Script, tapPoint } from '../../test/script.ts';
 import type { Entry } from '../book/index.ts';
-import { clockStarted, departs, foldRun, protocols, refuseAnswer, residualMinimum, runStarted, stepDone, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
+import {
+  clockStarted,
+  departs,
+  foldRun,
+  protocols,
+  refuseAnswer,
+  residualMinimum,
+  runStarted,
+  stepDone,
+  stepSkipped,
+  stopsOf,
+  type StepAnswer,
+} from './index.ts';
 
 const protocol = protocols[0];
 const script = () => {
@@ -19,10 +31,16 @@ function upTo(book: Script, step: string): Script {
     const { act } = now.step;
     if (act.type === 'clock') book.write(clockStarted, { visit: book.tap, step: now.step.id });
     book.now += act.type === 'clock' ? act.least * 1000 : 0;
-    answerTo(book, act.type === 'checks' ? { type: 'checks', yes: act.items.map((item) => item.id), no: [] }
-      : act.type === 'choose' ? { type: 'choose', option: 'bleach' }
-        : act.type === 'measure' ? { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.2' : '0.45', unit: act.unit } }
-          : { type: act.type });
+    answerTo(
+      book,
+      act.type === 'checks'
+        ? { type: 'checks', yes: act.items.map((item) => item.id), no: [] }
+        : act.type === 'choose'
+          ? { type: 'choose', option: 'bleach' }
+          : act.type === 'measure'
+            ? { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.2' : '0.45', unit: act.unit } }
+            : { type: act.type },
+    );
   }
   return book;
 }
@@ -54,7 +72,8 @@ describe('the protocol engine', () => {
     expect(run(book)).toMatchObject({ sample: 'special', abandoned: false });
     expect(run(book).now?.step.id).toBe('disinfect');
     const step = protocol.steps.find(({ id }) => id === 'residual')!;
-    const stops = (text: string, unit: 'mg/L' | 'ug/L', point = tapPoint) => stopsOf(step, { type: 'measure', reading: { text, unit } }, point).length;
+    const stops = (text: string, unit: 'mg/L' | 'ug/L', point = tapPoint) =>
+      stopsOf(step, { type: 'measure', reading: { text, unit } }, point).length;
     expect([stops('0.20', 'mg/L'), stops('0.19', 'mg/L'), stops('250', 'ug/L')]).toEqual([0, 1, 0]);
     const raw = { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum: null } };
     expect(stops('0', 'mg/L', raw)).toBe(0);

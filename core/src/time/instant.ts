@@ -6,7 +6,11 @@ import { z } from 'zod';
  */
 export const Instant = z.object({
   utc: z.iso.datetime({ precision: 3 }),
-  offset: z.number().int().min(-14 * 60).max(14 * 60),
+  offset: z
+    .number()
+    .int()
+    .min(-14 * 60)
+    .max(14 * 60),
 });
 export type Instant = z.infer<typeof Instant>;
 

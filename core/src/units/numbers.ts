@@ -18,7 +18,9 @@ export function readNumber(text: string): NumberReading {
   if (imperial) {
     const feet = Number(imperial[1]) + Number(imperial[2]!.replace(',', '.')) / 12;
     return {
-      ok: false, code: 'feet-and-inches', suggestion: feet.toFixed(2),
+      ok: false,
+      code: 'feet-and-inches',
+      suggestion: feet.toFixed(2),
       message: `${trimmed} is feet and inches. In decimal feet it is ${feet.toFixed(2)}: enter that if it is what you mean.`,
     };
   }
@@ -26,7 +28,11 @@ export function readNumber(text: string): NumberReading {
   const plain = trimmed.replace(/^[−–]/, '-');
   const normal = withDecimalPoint(plain);
   if (normal === 'ambiguous') {
-    return { ok: false, code: 'ambiguous', message: `${trimmed} has more than one mark. Write it with one decimal point and no thousands mark.` };
+    return {
+      ok: false,
+      code: 'ambiguous',
+      message: `${trimmed} has more than one mark. Write it with one decimal point and no thousands mark.`,
+    };
   }
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(normal)) {
     return { ok: false, code: 'not-a-number', message: `“${trimmed}” is not a number. Use digits and one decimal point or comma.` };

@@ -7,7 +7,10 @@ import { fromBase, toBase, unit, UnitId, unitLabel, type Dimension } from './uni
  * derived from it with {@link base}.
  */
 export const Typed = z.object({
-  text: z.string().max(40).refine((text) => readNumber(text).ok, { error: 'Not a number.' }),
+  text: z
+    .string()
+    .max(40)
+    .refine((text) => readNumber(text).ok, { error: 'Not a number.' }),
   unit: UnitId,
 });
 export type Typed = z.infer<typeof Typed>;

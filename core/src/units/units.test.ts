@@ -4,11 +4,15 @@ import { base, convert, readNumber, show, Typed, typedOf, unit, unitIds, unitsOf
 
 describe('conversion', () => {
   it.each([
-    [1, 'ft', 0.3048, 'm'], [1, 'in', 25.4, 'mm'], // NIST Handbook 44, app. C, exact
+    [1, 'ft', 0.3048, 'm'],
+    [1, 'in', 25.4, 'mm'], // NIST Handbook 44, app. C, exact
     [1, 'gal', 3.785411784, 'L'],
     [1, 'gpm', 3.785411784, 'L/min'],
-    [212, 'degF', 100, 'degC'], [-40, 'degF', -40, 'degC'],
-    [1, 'mg/L', 1000, 'ug/L'], [1, 'ug/L', 1000, 'ng/L'], [5, 'ppb', 0.005, 'mg/L'], // dilute water, common practice
+    [212, 'degF', 100, 'degC'],
+    [-40, 'degF', -40, 'degC'],
+    [1, 'mg/L', 1000, 'ug/L'],
+    [1, 'ug/L', 1000, 'ng/L'],
+    [5, 'ppb', 0.005, 'mg/L'], // dilute water, common practice
     [57.2, 'mS/m', 572, 'uS/cm'],
     [1, 'gpg', 17.11806, 'mg/L CaCO3'], // definition
   ] as const)('%f %s is %f %s', (value, from, expected, to) => {
@@ -17,9 +21,11 @@ describe('conversion', () => {
 
   it('is undone by its inverse, for every pair of one dimension', () => {
     const pairs = unitIds.flatMap((from) => unitsOf(unit(from).dimension).map((to) => [from, to] as const));
-    fc.assert(fc.property(fc.constantFrom(...pairs), fc.double({ min: -1e6, max: 1e6, noNaN: true }), ([from, to], value) => {
-      expect(convert(convert(value, from, to), to, from)).toBeCloseTo(value, 4);
-    }));
+    fc.assert(
+      fc.property(fc.constantFrom(...pairs), fc.double({ min: -1e6, max: 1e6, noNaN: true }), ([from, to], value) => {
+        expect(convert(convert(value, from, to), to, from)).toBeCloseTo(value, 4);
+      }),
+    );
   });
 
   it('refuses to mix dimensions', () => {
@@ -29,8 +35,16 @@ describe('conversion', () => {
 
 describe('reading a number', () => {
   it.each([
-    ['7.40', 7.4, 2], ['7,40', 7.4, 2], [' 12 ', 12, 0], ['-0.5', -0.5, 1], ['−0,5', -0.5, 1], ['.5', 0.5, 1], ['3.', 3, 0],
-    ['1 234,5', 1234.5, 1], ['1.234,5', 1234.5, 1], ['1,234.5', 1234.5, 1],
+    ['7.40', 7.4, 2],
+    ['7,40', 7.4, 2],
+    [' 12 ', 12, 0],
+    ['-0.5', -0.5, 1],
+    ['−0,5', -0.5, 1],
+    ['.5', 0.5, 1],
+    ['3.', 3, 0],
+    ['1 234,5', 1234.5, 1],
+    ['1.234,5', 1234.5, 1],
+    ['1,234.5', 1234.5, 1],
   ])('%s', (text, value, decimals) => {
     expect(readNumber(text)).toEqual({ ok: true, value, decimals });
   });
@@ -39,7 +53,7 @@ describe('reading a number', () => {
     expect(readNumber(text).ok).toBe(false);
   });
 
-  it.each(["12' 7\"", '12 ft 7 in', "12'7"])('asks about %s instead of reading 12.7', (text) => {
+  it.each(['12\' 7"', '12 ft 7 in', "12'7"])('asks about %s instead of reading 12.7', (text) => {
     const reading = readNumber(text);
     expect(reading).toMatchObject({ ok: false, code: 'feet-and-inches', suggestion: '12.58' });
   });

@@ -2,7 +2,13 @@ import { z } from 'zod';
 import { UnitId } from '../units/index.ts';
 
 /** One quantity that went into a calculation, in the unit it was used in. */
-export const WorkingInput = z.object({ symbol: z.string(), name: z.string(), value: z.number(), unit: UnitId, decimals: z.number().int().optional() });
+export const WorkingInput = z.object({
+  symbol: z.string(),
+  name: z.string(),
+  value: z.number(),
+  unit: UnitId,
+  decimals: z.number().int().optional(),
+});
 
 /** How a number came about, so that a page can open it beside the number and a form can print it. */
 export const Working = z.object({

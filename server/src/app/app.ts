@@ -24,11 +24,17 @@ export function createApp(services: Services, { web, moveClock }: AppOptions = {
   const { log, store, clock, author } = services;
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null } },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(compression());
   app.use((request, response, next) => {
     response.on('finish', () => {
-      if (request.path.startsWith('/api/')) log.debug({ method: request.method, url: request.originalUrl, status: response.statusCode }, 'request');
+      if (request.path.startsWith('/api/'))
+        log.debug({ method: request.method, url: request.originalUrl, status: response.statusCode }, 'request');
     });
     next();
   });
@@ -41,28 +47,39 @@ export function createApp(services: Services, { web, moveClock }: AppOptions = {
     await store.query('SELECT 1');
     response.json({ status: 'ok' });
   });
-  app.get('/api/openapi.json', (_request, response) => { response.json(openApiDocument()); });
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApiDocument());
+  });
   app.get('/api/session', (_request, response) => {
     response.json({ author, now: clock(), demo: moveClock !== undefined });
   });
 
   const parseJson = express.json({ limit: '512kb' });
-  app.use((request, response, next) => (/^\/api\/rounds\/[^/]+\/reports$/.test(request.path) ? next() : parseJson(request, response, next)));
+  app.use((request, response, next) =>
+    /^\/api\/rounds\/[^/]+\/reports$/.test(request.path) ? next() : parseJson(request, response, next),
+  );
   if (moveClock) {
     app.post('/api/demo/clock', (request, response) => {
       const { seconds } = request.body as { seconds?: unknown };
-      if (typeof seconds !== 'number' || !(seconds > 0) || seconds > 40 * 86400) throw new Problem(422, 'invalid', 'The demo clock goes forward, up to 40 days.', [{ path: 'seconds', message: 'Between 1 and 3456000.' }]);
+      if (typeof seconds !== 'number' || !(seconds > 0) || seconds > 40 * 86400)
+        throw new Problem(422, 'invalid', 'The demo clock goes forward, up to 40 days.', [
+          { path: 'seconds', message: 'Between 1 and 3456000.' },
+        ]);
       moveClock(seconds * 1000);
       response.json({ now: clock() });
     });
   }
   for (const routes of [bookRoutes, registerRoutes, levelRoutes, labRoutes, readRoutes]) routes(app, services);
-  app.use('/api', () => { throw new Problem(404, 'no-route', 'There is nothing at this address.'); });
+  app.use('/api', () => {
+    throw new Problem(404, 'no-route', 'There is nothing at this address.');
+  });
 
   if (web && existsSync(web)) {
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
     app.use(express.static(web, { index: false }));
-    app.get('/{*path}', (_request, response) => { response.sendFile('index.html', { root: web }); });
+    app.get('/{*path}', (_request, response) => {
+      response.sendFile('index.html', { root: web });
+    });
   }
   app.use(problemHandler(log));
   return app;

@@ -11,15 +11,27 @@ const schemaOf = (schema: z.ZodType) => {
   return rest;
 };
 const path = (name: string) => ({ name, in: 'path', required: true, schema: { type: 'string' } });
-const problem = { description: 'Refused, with the fields concerned (RFC 9457)', content: { 'application/problem+json': { schema: ref('Problem') } } };
+const problem = {
+  description: 'Refused, with the fields concerned (RFC 9457)',
+  content: { 'application/problem+json': { schema: ref('Problem') } },
+};
 const ok = (description: string, schema: unknown = {}) => ({ 200: { description, ...json(schema) }, default: problem });
 
 /** The API as an OpenAPI 3.1 document, made from the same schemas that judge every request. */
 export function openApiDocument(): object {
-  const kinds = Object.fromEntries([...orgKinds, ...roundKinds].map((kind) => [`payload-${kind.kind}`, { title: kind.title, readOnly: serverKinds.has(kind.kind), ...schemaOf(kind.payload) }]));
+  const kinds = Object.fromEntries(
+    [...orgKinds, ...roundKinds].map((kind) => [
+      `payload-${kind.kind}`,
+      { title: kind.title, readOnly: serverKinds.has(kind.kind), ...schemaOf(kind.payload) },
+    ]),
+  );
   return {
     openapi: '3.1.0',
-    info: { title: 'Fonte', version: '0.1.0', description: 'Everything that happens in the field is appended to a book; everything else is read from it.' },
+    info: {
+      title: 'Fonte',
+      version: '0.1.0',
+      description: 'Everything that happens in the field is appended to a book; everything else is read from it.',
+    },
     paths: {
       '/api/health': { get: { summary: 'Is the server up and the database reachable?', responses: ok('It is') } },
       '/api/session': { get: { summary: 'Who writes here, and what time the server has', responses: ok('The session') } },
@@ -27,27 +39,84 @@ export function openApiDocument(): object {
       '/api/points': { get: { summary: 'The register of points', responses: ok('Points', { type: 'array', items: ref('Point') }) } },
       '/api/labs': { get: { summary: 'The register of labs', responses: ok('Labs', { type: 'array', items: ref('Lab') }) } },
       '/api/people': { get: { summary: 'The register of people', responses: ok('People', { type: 'array', items: ref('Person') }) } },
-      '/api/points/{point}/levels': { get: { summary: 'The level record of a well', parameters: [path('point')], responses: ok('Levels, oldest first') } },
+      '/api/points/{point}/levels': {
+        get: { summary: 'The level record of a well', parameters: [path('point')], responses: ok('Levels, oldest first') },
+      },
       '/api/books/{book}/entries': {
-        get: { summary: 'The entries of a book', parameters: [path('book'), { name: 'after', in: 'query', schema: { type: 'integer' } }], responses: ok('Entries in order', { type: 'array', items: ref('Entry') }) },
+        get: {
+          summary: 'The entries of a book',
+          parameters: [path('book'), { name: 'after', in: 'query', schema: { type: 'integer' } }],
+          responses: ok('Entries in order', { type: 'array', items: ref('Entry') }),
+        },
         post: {
-          summary: 'Append an entry; sending it again is harmless', parameters: [path('book')], requestBody: { required: true, ...json(ref('Entry')) },
-          responses: { 200: { description: 'It was there already', ...json(ref('Entry')) }, 201: { description: 'Appended', ...json(ref('Entry')) }, default: problem },
+          summary: 'Append an entry; sending it again is harmless',
+          parameters: [path('book')],
+          requestBody: { required: true, ...json(ref('Entry')) },
+          responses: {
+            200: { description: 'It was there already', ...json(ref('Entry')) },
+            201: { description: 'Appended', ...json(ref('Entry')) },
+            default: problem,
+          },
         },
       },
-      '/api/rounds/{round}/hand-overs/{entry}/intake': { post: { summary: 'Send a hand-over to the lab’s desk', parameters: [path('round'), path('entry')], responses: ok('The lab answered') } },
-      '/api/rounds/{round}/reports/fetch': { post: { summary: 'Fetch the reports the lab has', parameters: [path('round')], responses: ok('Reports fetched') } },
-      '/api/rounds/{round}/reports': { post: { summary: 'Take a report in as a file', parameters: [path('round'), { name: 'name', in: 'query', schema: { type: 'string' } }], requestBody: { required: true, content: { 'text/csv': {} } }, responses: { 201: { description: 'Kept' }, default: problem } } },
-      '/api/rounds/{round}/reports/{sha256}/draft': { post: { summary: 'Read a report and propose its columns', parameters: [path('round'), path('sha256')], requestBody: json({ type: 'object', properties: { mapping: ref('Mapping') } }), responses: ok('What would be read') } },
-      '/api/rounds/{round}/reports/{sha256}/read': { post: { summary: 'Write down what a report says', parameters: [path('round'), path('sha256')], requestBody: { required: true, ...json({ type: 'object', required: ['id', 'mapping'], properties: { id: { type: 'string', format: 'uuid' }, mapping: ref('Mapping') } }) }, responses: { 201: { description: 'Written', ...json(ref('Entry')) }, default: problem } } },
+      '/api/rounds/{round}/hand-overs/{entry}/intake': {
+        post: {
+          summary: 'Send a hand-over to the lab’s desk',
+          parameters: [path('round'), path('entry')],
+          responses: ok('The lab answered'),
+        },
+      },
+      '/api/rounds/{round}/reports/fetch': {
+        post: { summary: 'Fetch the reports the lab has', parameters: [path('round')], responses: ok('Reports fetched') },
+      },
+      '/api/rounds/{round}/reports': {
+        post: {
+          summary: 'Take a report in as a file',
+          parameters: [path('round'), { name: 'name', in: 'query', schema: { type: 'string' } }],
+          requestBody: { required: true, content: { 'text/csv': {} } },
+          responses: { 201: { description: 'Kept' }, default: problem },
+        },
+      },
+      '/api/rounds/{round}/reports/{sha256}/draft': {
+        post: {
+          summary: 'Read a report and propose its columns',
+          parameters: [path('round'), path('sha256')],
+          requestBody: json({ type: 'object', properties: { mapping: ref('Mapping') } }),
+          responses: ok('What would be read'),
+        },
+      },
+      '/api/rounds/{round}/reports/{sha256}/read': {
+        post: {
+          summary: 'Write down what a report says',
+          parameters: [path('round'), path('sha256')],
+          requestBody: {
+            required: true,
+            ...json({
+              type: 'object',
+              required: ['id', 'mapping'],
+              properties: { id: { type: 'string', format: 'uuid' }, mapping: ref('Mapping') },
+            }),
+          },
+          responses: { 201: { description: 'Written', ...json(ref('Entry')) }, default: problem },
+        },
+      },
     },
     components: {
       schemas: {
-        Entry: schemaOf(Entry), Point: schemaOf(Point), Lab: schemaOf(Lab), Person: schemaOf(Person), Mapping: schemaOf(Mapping), ...kinds,
+        Entry: schemaOf(Entry),
+        Point: schemaOf(Point),
+        Lab: schemaOf(Lab),
+        Person: schemaOf(Person),
+        Mapping: schemaOf(Mapping),
+        ...kinds,
         Problem: {
-          type: 'object', required: ['type', 'title', 'status', 'detail', 'errors'],
+          type: 'object',
+          required: ['type', 'title', 'status', 'detail', 'errors'],
           properties: {
-            type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, detail: { type: 'string' },
+            type: { type: 'string' },
+            title: { type: 'string' },
+            status: { type: 'integer' },
+            detail: { type: 'string' },
             errors: { type: 'array', items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } } },
           },
         },

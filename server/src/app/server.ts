@@ -43,7 +43,11 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const books = new Books(store, clock);
   const reader = new ReportReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
-  const initials = settings.person.split(/\s+/).map((part) => part[0]!.toUpperCase()).join('').slice(0, 4);
+  const initials = settings.person
+    .split(/\s+/)
+    .map((part) => part[0]!.toUpperCase())
+    .join('')
+    .slice(0, 4);
   const person = options.person ?? { id: 'technician', name: settings.person, initials, role: 'Technician' };
   const author = await ensureAuthor(books, { store, clock }, person);
   const services: Services = { store, books, desks, reader, clock, log, author };
@@ -57,9 +61,13 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const { address, port } = server.address() as AddressInfo;
   log.info({ address, port, database: settings.database }, 'listening');
   return {
-    address: `http://${address}:${port}`, services,
+    address: `http://${address}:${port}`,
+    services,
     stop: async () => {
-      await new Promise<void>((resolve) => { server.close(() => resolve()); server.closeIdleConnections(); });
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+      });
       await reader.stop();
       await store.destroy();
       log.info('stopped');
@@ -70,6 +78,8 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
 /** Stops a server gracefully when the process is asked to end. */
 export function stopOnSignal(running: Pick<RunningServer, 'stop'>): void {
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
-    process.once(signal, () => { void running.stop().then(() => process.exit(0)); });
+    process.once(signal, () => {
+      void running.stop().then(() => process.exit(0));
+    });
   }
 }

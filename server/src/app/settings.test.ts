@@ -13,8 +13,11 @@ describe('settings', () => {
   });
 
   it.each([
-    [{ FONTE_PORT: 'eighty' }, 'FONTE_PORT'], [{ FONTE_PORT: '70000' }, 'FONTE_PORT'], [{ FONTE_LOG: 'loud' }, 'FONTE_LOG'],
-    [{ FONTE_LAB_DESKS: 'ponta' }, 'FONTE_LAB_DESKS'], [{ FONTE_LAB_DESKS: '{"a": "not a url"}' }, 'FONTE_LAB_DESKS'],
+    [{ FONTE_PORT: 'eighty' }, 'FONTE_PORT'],
+    [{ FONTE_PORT: '70000' }, 'FONTE_PORT'],
+    [{ FONTE_LOG: 'loud' }, 'FONTE_LOG'],
+    [{ FONTE_LAB_DESKS: 'ponta' }, 'FONTE_LAB_DESKS'],
+    [{ FONTE_LAB_DESKS: '{"a": "not a url"}' }, 'FONTE_LAB_DESKS'],
   ])('name what is wrong: %j', (environment, name) => {
     expect(() => readSettings(environment)).toThrow(name);
   });

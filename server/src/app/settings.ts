@@ -10,14 +10,17 @@ const Settings = z.object({
   /** Name of the person in whose name entries are made, until there are accounts. */
   FONTE_PERSON: z.string().min(1).max(120).default('Technician'),
   /** JSON: the address of each lab's desk by the lab's id. */
-  FONTE_LAB_DESKS: z.string().default('{}').transform((text, issues) => {
-    try {
-      return z.record(z.string(), z.url()).parse(JSON.parse(text));
-    } catch {
-      issues.addIssue({ code: 'custom', message: 'FONTE_LAB_DESKS must be JSON such as {"lab-id": "http://127.0.0.1:4190"}.' });
-      return z.NEVER;
-    }
-  }),
+  FONTE_LAB_DESKS: z
+    .string()
+    .default('{}')
+    .transform((text, issues) => {
+      try {
+        return z.record(z.string(), z.url()).parse(JSON.parse(text));
+      } catch {
+        issues.addIssue({ code: 'custom', message: 'FONTE_LAB_DESKS must be JSON such as {"lab-id": "http://127.0.0.1:4190"}.' });
+        return z.NEVER;
+      }
+    }),
 });
 
 export interface ServerSettings {
@@ -36,7 +39,12 @@ export function readSettings(environment: Record<string, string | undefined>): S
   if (!parsed.success) throw new Error(`Settings: ${z.prettifyError(parsed.error)}`);
   const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_WEB, FONTE_LOG, FONTE_PERSON, FONTE_LAB_DESKS } = parsed.data;
   return {
-    database: FONTE_DB === ':memory:' ? FONTE_DB : resolve(FONTE_DB), host: FONTE_HOST, port: FONTE_PORT, web: resolve(FONTE_WEB),
-    logLevel: FONTE_LOG, person: FONTE_PERSON, desks: FONTE_LAB_DESKS,
+    database: FONTE_DB === ':memory:' ? FONTE_DB : resolve(FONTE_DB),
+    host: FONTE_HOST,
+    port: FONTE_PORT,
+    web: resolve(FONTE_WEB),
+    logLevel: FONTE_LOG,
+    person: FONTE_PERSON,
+    desks: FONTE_LAB_DESKS,
   };
 }

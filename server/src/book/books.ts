@@ -30,12 +30,24 @@ export const clockAllowance = 2 * minute;
 export const serverAuthor = 'fonte';
 
 const fromRow = (row: EntryRow): BookEntry => ({
-  id: row.id, book: row.book, kind: row.kind, at: { utc: row.utc, offset: row.offset }, author: row.author,
-  payload: JSON.parse(row.payload) as unknown, seq: row.seq, receivedAt: row.receivedAt, previous: row.previous, hash: row.hash,
+  id: row.id,
+  book: row.book,
+  kind: row.kind,
+  at: { utc: row.utc, offset: row.offset },
+  author: row.author,
+  payload: JSON.parse(row.payload) as unknown,
+  seq: row.seq,
+  receivedAt: row.receivedAt,
+  previous: row.previous,
+  hash: row.hash,
 });
 
-const toRow = ({ at, payload, ...entry }: BookEntry): EntryRow =>
-  ({ ...entry, utc: at.utc, offset: at.offset, payload: JSON.stringify(payload) });
+const toRow = ({ at, payload, ...entry }: BookEntry): EntryRow => ({
+  ...entry,
+  utc: at.utc,
+  offset: at.offset,
+  payload: JSON.stringify(payload),
+});
 
 /** The entries of a book as they stand in the database, in order, unfolded. */
 export async function loadEntries(store: DataSource, book: string): Promise<BookEntry[]> {
@@ -45,7 +57,11 @@ export async function loadEntries(store: DataSource, book: string): Promise<Book
 
 /** Ids of all books in a database. */
 export async function listBooks(store: DataSource): Promise<string[]> {
-  const rows = await store.getRepository(EntryTable).createQueryBuilder('e').select('DISTINCT e.book', 'book').getRawMany<{ book: string }>();
+  const rows = await store
+    .getRepository(EntryTable)
+    .createQueryBuilder('e')
+    .select('DISTINCT e.book', 'book')
+    .getRawMany<{ book: string }>();
   return rows.map((row) => row.book);
 }
 
@@ -57,7 +73,10 @@ export class Books {
   private readonly writing = new Mutex();
   private readonly views = new LRUCache<string, BookView>({ max: 100 });
 
-  constructor(private readonly store: DataSource, private readonly clock: Clock) {}
+  constructor(
+    private readonly store: DataSource,
+    private readonly clock: Clock,
+  ) {}
 
   /** A book as it stands. A book that does not exist is empty. */
   async view(book: string): Promise<BookView> {
@@ -83,7 +102,10 @@ export class Books {
       const entry = this.parse(book, sent);
       const earlier = await this.find(entry);
       if (earlier) return { entry: earlier, isNew: false };
-      if (serverKinds.has(entry.kind)) throw new Problem(422, 'server-kind', 'Only the server writes entries of this kind.', [{ path: 'kind', message: 'Only the server writes entries of this kind.' }]);
+      if (serverKinds.has(entry.kind))
+        throw new Problem(422, 'server-kind', 'Only the server writes entries of this kind.', [
+          { path: 'kind', message: 'Only the server writes entries of this kind.' },
+        ]);
       await this.checkAuthor(entry);
       return this.write(entry);
     });
@@ -114,13 +136,21 @@ export class Books {
     const envelope = Entry.safeParse(sent);
     if (!envelope.success) throw new Problem(422, 'not-an-entry', 'This is not an entry.', fieldErrors(envelope.error));
     const entry = envelope.data as Entry;
-    if (entry.book !== book) throw new Problem(422, 'other-book', 'The entry belongs to another book.', [{ path: 'book', message: 'The entry belongs to another book.' }]);
+    if (entry.book !== book)
+      throw new Problem(422, 'other-book', 'The entry belongs to another book.', [
+        { path: 'book', message: 'The entry belongs to another book.' },
+      ]);
     const kind = kindIn(book, entry.kind);
-    if (!kind) throw new Problem(422, 'unknown-kind', 'No entry of this kind belongs in this book.', [{ path: 'kind', message: `“${entry.kind}” is no kind of entry here.` }]);
+    if (!kind)
+      throw new Problem(422, 'unknown-kind', 'No entry of this kind belongs in this book.', [
+        { path: 'kind', message: `“${entry.kind}” is no kind of entry here.` },
+      ]);
     const payload = kind.payload.safeParse(entry.payload);
     if (!payload.success) throw new Problem(422, 'invalid', 'The entry was not accepted.', fieldErrors(payload.error, 'payload'));
     if (millis(entry.at) > this.clock() + clockAllowance) {
-      throw new Problem(422, 'future', 'The entry is from the future.', [{ path: 'at.utc', message: 'The entry is from the future. Check the clock of this device.' }]);
+      throw new Problem(422, 'future', 'The entry is from the future.', [
+        { path: 'at.utc', message: 'The entry is from the future. Check the clock of this device.' },
+      ]);
     }
     return { ...entry, payload: payload.data };
   }
@@ -130,13 +160,17 @@ export class Books {
     if (!row) return null;
     const earlier = fromRow(row);
     if (sameEntry(earlier, entry)) return earlier;
-    throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [{ path: 'id', message: 'Another entry has this id.' }]);
+    throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [
+      { path: 'id', message: 'Another entry has this id.' },
+    ]);
   }
 
   private async checkAuthor(entry: Entry): Promise<void> {
     const people = await register(this.store, 'people');
     if (people.some((person) => person.id === entry.author)) return;
-    throw new Problem(422, 'unknown-author', 'Nobody of this name is registered.', [{ path: 'author', message: 'Nobody of this name is registered.' }]);
+    throw new Problem(422, 'unknown-author', 'Nobody of this name is registered.', [
+      { path: 'author', message: 'Nobody of this name is registered.' },
+    ]);
   }
 
   private async write(entry: Entry): Promise<Appended> {
@@ -144,7 +178,9 @@ export class Books {
     const misfits = admit(entry, before.entries, before.round);
     if (misfits.length > 0) throw new Problem(422, 'misfit', 'The entry does not fit the book.', misfits);
     if (roundPlanned.is(entry) && (await this.store.getRepository(RoundTable).findOneBy({ code: entry.payload.code }))) {
-      throw new Problem(409, 'code-taken', 'Another round has this code.', [{ path: 'payload.code', message: 'Another round has this code.' }]);
+      throw new Problem(409, 'code-taken', 'Another round has this code.', [
+        { path: 'payload.code', message: 'Another round has this code.' },
+      ]);
     }
     if (roundPlanned.is(entry)) await this.checkRegister(entry.payload);
     const added = chained(entry, before.entries.at(-1) ?? null, new Date(this.clock()).toISOString());

@@ -6,10 +6,12 @@ import { RoundTable } from '../store/index.ts';
 export function bookRoutes(app: Express, { books, store }: Services): void {
   app.get('/api/rounds', async (_request, response) => {
     const rows = await store.getRepository(RoundTable).find({ order: { date: 'DESC', code: 'DESC' } });
-    const open = await Promise.all(rows.map(async (row) => {
-      const summary = { id: row.id, code: row.code, name: row.name, date: row.date, closed: row.closed === 1 };
-      return row.closed === 1 ? summary : { ...summary, overview: overview(await books.round(row.id)) };
-    }));
+    const open = await Promise.all(
+      rows.map(async (row) => {
+        const summary = { id: row.id, code: row.code, name: row.name, date: row.date, closed: row.closed === 1 };
+        return row.closed === 1 ? summary : { ...summary, overview: overview(await books.round(row.id)) };
+      }),
+    );
     response.json(open);
   });
 

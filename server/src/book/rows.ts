@@ -7,7 +7,16 @@ import { planRows, visitRows } from '../plan/rows.ts';
 import { purgeRows } from '../purge/rows.ts';
 import { resultRows } from '../read/rows.ts';
 import { registerRows } from '../registers/rows.ts';
-import { BottleTable, LevelTable, ReadingTable, RegisterTable, ResultTable, RoundTable, VisitTable, type DerivedRow } from '../store/index.ts';
+import {
+  BottleTable,
+  LevelTable,
+  ReadingTable,
+  RegisterTable,
+  ResultTable,
+  RoundTable,
+  VisitTable,
+  type DerivedRow,
+} from '../store/index.ts';
 
 /** A table derived from the books: which rows a round or the organisation's book makes in it. */
 interface Projection {
@@ -16,8 +25,10 @@ interface Projection {
   fromOrg?: (entries: readonly BookEntry[]) => DerivedRow[];
 }
 
-const projection = <R extends DerivedRow>(table: EntitySchema<R>, from: { fromRound?: (book: string, round: RoundState) => R[]; fromOrg?: (entries: readonly BookEntry[]) => R[] }): Projection =>
-  ({ table: table as unknown as EntitySchema<DerivedRow>, ...from });
+const projection = <R extends DerivedRow>(
+  table: EntitySchema<R>,
+  from: { fromRound?: (book: string, round: RoundState) => R[]; fromOrg?: (entries: readonly BookEntry[]) => R[] },
+): Projection => ({ table: table as unknown as EntitySchema<DerivedRow>, ...from });
 
 /** The tables people query, in the order in which they refer to one another. */
 const projections: readonly Projection[] = [
@@ -35,10 +46,12 @@ export type BookRows = Map<string, Map<string, { json: string; row: DerivedRow }
 
 /** All rows a book makes. */
 export function rowsOf(book: string, entries: readonly BookEntry[], round: RoundState | null): BookRows {
-  return new Map(projections.map(({ table, fromRound, fromOrg }) => {
-    const rows = book === 'org' ? (fromOrg?.(entries) ?? []) : round ? (fromRound?.(book, round) ?? []) : [];
-    return [table.options.name, new Map(rows.map((row) => [row.id, { json: JSON.stringify(row), row }]))];
-  }));
+  return new Map(
+    projections.map(({ table, fromRound, fromOrg }) => {
+      const rows = book === 'org' ? (fromOrg?.(entries) ?? []) : round ? (fromRound?.(book, round) ?? []) : [];
+      return [table.options.name, new Map(rows.map((row) => [row.id, { json: JSON.stringify(row), row }]))];
+    }),
+  );
 }
 
 const none: ReadonlyMap<string, { json: string; row: DerivedRow }> = new Map();
@@ -58,7 +71,8 @@ export async function writeRows(manager: EntityManager, before: BookRows, after:
 
 /** Empties every derived table. */
 export async function clearRows(manager: EntityManager): Promise<void> {
-  for (const { table } of [...projections].reverse()) await manager.clear(table).catch(() => manager.createQueryBuilder().delete().from(table).execute());
+  for (const { table } of [...projections].reverse())
+    await manager.clear(table).catch(() => manager.createQueryBuilder().delete().from(table).execute());
 }
 
 /** Every derived row there is, by table, in order of id: for comparing before and after a rebuild. */

@@ -25,9 +25,14 @@ export class HttpLabDesk implements LabDesk {
   constructor(private readonly address: string) {}
 
   async takeIn(request: IntakeRequest): Promise<IntakeAnswer> {
-    const response = await this.ask('/intake', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(request) });
+    const response = await this.ask('/intake', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(request),
+    });
     const answer = IntakeAnswer.safeParse(await response.json().catch(() => null));
-    if (!response.ok || !answer.success) throw new Problem(502, 'lab-answer', 'The lab’s desk gave no answer that can be read. The hand-over is kept: ask again.');
+    if (!response.ok || !answer.success)
+      throw new Problem(502, 'lab-answer', 'The lab’s desk gave no answer that can be read. The hand-over is kept: ask again.');
     return answer.data;
   }
 

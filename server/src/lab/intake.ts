@@ -11,14 +11,26 @@ export function intakeRequest(round: RoundState, handOver: HandOver): IntakeRequ
     const visit = round.visits.find((candidate) => candidate.bottles.some((bottle) => bottle.id === line.bottle))!;
     const bottle = visit.bottles.find((candidate) => candidate.id === line.bottle)!;
     return {
-      bottle: line.bottle, point: visit.point.code, pointName: visit.point.name, rule: bottleRule(bottle.rule).name,
-      collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(), sampleType: visit.sample,
-      residual: residualFor(visit) ?? '', condition: bottleConditions[line.condition], requests: requestsOf(visit, bottle.rule),
+      bottle: line.bottle,
+      point: visit.point.code,
+      pointName: visit.point.name,
+      rule: bottleRule(bottle.rule).name,
+      collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
+      sampleType: visit.sample,
+      residual: residualFor(visit) ?? '',
+      condition: bottleConditions[line.condition],
+      requests: requestsOf(visit, bottle.rule),
     };
   });
   return {
-    handOver: handOver.entry, round: round.plan.code, system: round.plan.system, collector: form.releasedBy,
-    handedOverAt: new Date(handOver.at).toISOString(), coolerTemperature: base(form.coolerTemperature), seal: form.seal ?? '',
-    count: bottles.length, bottles,
+    handOver: handOver.entry,
+    round: round.plan.code,
+    system: round.plan.system,
+    collector: form.releasedBy,
+    handedOverAt: new Date(handOver.at).toISOString(),
+    coolerTemperature: base(form.coolerTemperature),
+    seal: form.seal ?? '',
+    count: bottles.length,
+    bottles,
   };
 }

@@ -28,7 +28,9 @@ export function labRoutes(app: Express, { books, desks, clock }: Services): void
       if (!handOver) throw new Problem(404, 'no-hand-over', 'There is no such hand-over.');
       if (!handOver.answer) {
         const answer = await deskOf(round, desks).takeIn(intakeRequest(round, handOver));
-        await books.appendOwn(writeEntry({ book: id, author: serverAuthor, now: clock(), offset: 0 }, labAnswered, { handOver: entry, ...answer }));
+        await books.appendOwn(
+          writeEntry({ book: id, author: serverAuthor, now: clock(), offset: 0 }, labAnswered, { handOver: entry, ...answer }),
+        );
       }
     });
     response.json({ answered: true });

@@ -6,6 +6,8 @@ import { LevelTable } from '../store/index.ts';
 export function levelRoutes(app: Express, { store }: Services): void {
   app.get('/api/points/:point/levels', async (request, response) => {
     const rows = await store.getRepository(LevelTable).find({ where: { point: request.params.point }, order: { at: 'ASC' } });
-    response.json(rows.map(({ book, at, measuringPoint, depth, elevation, water }) => ({ round: book, at, measuringPoint, depth, elevation, water })));
+    response.json(
+      rows.map(({ book, at, measuringPoint, depth, elevation, water }) => ({ round: book, at, measuringPoint, depth, elevation, water })),
+    );
   });
 }

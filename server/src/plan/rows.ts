@@ -7,5 +7,11 @@ export function planRows(book: string, round: RoundState): RoundRow[] {
 }
 
 export function visitRows(book: string, round: RoundState): VisitRow[] {
-  return round.visits.map((visit) => ({ id: visit.id, book, point: visit.point.id, analyses: visit.analyses.join(' '), sample: visit.sample }));
+  return round.visits.map((visit) => ({
+    id: visit.id,
+    book,
+    point: visit.point.id,
+    analyses: visit.analyses.join(' '),
+    sample: visit.sample,
+  }));
 }

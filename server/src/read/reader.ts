@@ -30,7 +30,10 @@ export class ReportReader {
     // Built, the worker lies beside the server's bundle; in development both are TypeScript.
     const isSource = import.meta.url.endsWith('.ts');
     const worker = isSource
-      ? new Worker(`import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(new URL('./worker.ts', import.meta.url).href)}); })`, { eval: true })
+      ? new Worker(
+          `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(new URL('./worker.ts', import.meta.url).href)}); })`,
+          { eval: true },
+        )
       : new Worker(new URL('./read-worker.js', import.meta.url));
     worker.on('message', (reply: Reply) => {
       const job = this.waiting.get(reply.id);

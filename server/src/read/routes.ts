@@ -28,7 +28,14 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     const { reports } = await books.round(round);
     if (reports.some((report) => report.sha256 === sha256)) return { sha256 };
     await store.getRepository(FileTable).upsert({ sha256, bytes: Buffer.from(bytes) }, ['sha256']);
-    await books.appendOwn(writeEntry({ book: round, author: serverAuthor, now: clock(), offset: 0 }, reportReceived, { sha256, name, size: bytes.length, from }));
+    await books.appendOwn(
+      writeEntry({ book: round, author: serverAuthor, now: clock(), offset: 0 }, reportReceived, {
+        sha256,
+        name,
+        size: bytes.length,
+        from,
+      }),
+    );
     return { sha256 };
   };
 
@@ -40,7 +47,9 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     const read = await reader.read(file.bytes, acceptedBottles(state), mapping);
     if ('draft' in read) return read.draft;
     const { code, message, line, column } = read.refusal;
-    throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [{ path: `line ${line}, column ${column}`, message }]);
+    throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [
+      { path: `line ${line}, column ${column}`, message },
+    ]);
   };
 
   /** Fetches the reports that the lab's desk has for a round. */
@@ -59,12 +68,15 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
   /** Takes a report in as a file; its name comes in the `name` query. */
   app.post('/api/rounds/:round/reports', express.raw({ type: () => true, limit: largestReport }), async (request, response) => {
     const bytes = request.body instanceof Buffer ? new Uint8Array(request.body) : new Uint8Array();
-    if (bytes.length === 0) throw new Problem(422, 'report-empty', 'The file is empty. (line 1, column 1)', [{ path: 'file', message: 'The file is empty.' }]);
+    if (bytes.length === 0)
+      throw new Problem(422, 'report-empty', 'The file is empty. (line 1, column 1)', [{ path: 'file', message: 'The file is empty.' }]);
     const round = await books.round(request.params.round);
     const read = await reader.read(bytes, acceptedBottles(round));
     if ('refusal' in read) {
       const { code, message, line, column } = read.refusal;
-      throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [{ path: 'file', message: `${message} Line ${line}, column ${column}.` }]);
+      throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [
+        { path: 'file', message: `${message} Line ${line}, column ${column}.` },
+      ]);
     }
     const name = String(request.query['name'] ?? 'report.csv').slice(0, 200);
     response.status(201).json(await keep(request.params.round, name, bytes, 'upload'));
@@ -81,8 +93,16 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     const { id, mapping } = parseBody(ReadRequest, request.body);
     const draft = await draftOf(round, sha256, mapping);
     if (draft.refusal) throw new Problem(422, 'mapping', draft.refusal.message, [{ path: 'mapping', message: draft.refusal.message }]);
-    if (draft.results.length === 0) throw new Problem(422, 'no-results', 'No row was understood: nothing was written.', [{ path: 'mapping', message: 'No row was understood.' }]);
-    const entry = writeEntry({ book: round, author: serverAuthor, now: clock(), offset: 0 }, reportRead, { sha256, mapping, results: draft.results, unread: draft.unreadCount });
+    if (draft.results.length === 0)
+      throw new Problem(422, 'no-results', 'No row was understood: nothing was written.', [
+        { path: 'mapping', message: 'No row was understood.' },
+      ]);
+    const entry = writeEntry({ book: round, author: serverAuthor, now: clock(), offset: 0 }, reportRead, {
+      sha256,
+      mapping,
+      results: draft.results,
+      unread: draft.unreadCount,
+    });
     const { entry: written, isNew } = await books.appendOwn({ ...entry, id });
     response.status(isNew ? 201 : 200).json(written);
   });

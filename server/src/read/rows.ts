@@ -5,8 +5,15 @@ export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
     return visit.judged.map(({ result, verdict }) => ({
-      id: `${result.bottle}:${result.parameter}`, book, point, bottle: result.bottle, parameter: result.parameter,
-      form: result.form, value: result.value, reportingLimit: result.reportingLimit, verdict: verdict.state,
+      id: `${result.bottle}:${result.parameter}`,
+      book,
+      point,
+      bottle: result.bottle,
+      parameter: result.parameter,
+      form: result.form,
+      value: result.value,
+      reportingLimit: result.reportingLimit,
+      verdict: verdict.state,
     }));
   });
 }

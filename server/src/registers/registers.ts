@@ -4,7 +4,11 @@ import { RegisterTable } from '../store/index.ts';
 
 const schemas = { points: Point, labs: Lab, people: Person };
 export type RegisterName = keyof typeof schemas;
-interface Registered { points: Point; labs: Lab; people: Person }
+interface Registered {
+  points: Point;
+  labs: Lab;
+  people: Person;
+}
 
 /** What stands in a register now: the latest version of each row, in the order of first registration. */
 export async function register<N extends RegisterName>(store: DataSource, name: N): Promise<Registered[N][]> {

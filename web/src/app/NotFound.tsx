@@ -2,5 +2,9 @@ import { Link } from 'react-router';
 import { Empty } from './Feedback.tsx';
 
 export function NotFound() {
-  return <Empty title="There is nothing at this address"><Link to="/">Go to today’s work</Link></Empty>;
+  return (
+    <Empty title="There is nothing at this address">
+      <Link to="/">Go to today’s work</Link>
+    </Empty>
+  );
 }

@@ -11,8 +11,15 @@ import { Failed, Loading } from './Feedback.tsx';
 import { router } from './router.tsx';
 import { SessionContext, type Session } from './session.ts';
 
-interface SessionAnswer { author: string; now: number; demo: boolean }
-interface Ready extends SessionAnswer { people: Person[]; ahead: number }
+interface SessionAnswer {
+  author: string;
+  now: number;
+  demo: boolean;
+}
+interface Ready extends SessionAnswer {
+  people: Person[];
+  ahead: number;
+}
 
 async function openSession(): Promise<Ready> {
   const [session, people] = await Promise.all([get<SessionAnswer>('/api/session'), get<Person[]>('/api/people')]);
@@ -29,13 +36,29 @@ function WithSession() {
     await mutate();
     await refresh(() => true);
   }, [mutate, refresh]);
-  const session = useMemo<Session | null>(() => data ? { author: data.author, people: data.people, demo: data.demo, renew } : null, [data, renew]);
-  if (error) return <main><Failed error={error} retry={() => void mutate()} /></main>;
-  if (!session || !data) return <main><Loading what="Fonte" /></main>;
+  const session = useMemo<Session | null>(
+    () => (data ? { author: data.author, people: data.people, demo: data.demo, renew } : null),
+    [data, renew],
+  );
+  if (error)
+    return (
+      <main>
+        <Failed error={error} retry={() => void mutate()} />
+      </main>
+    );
+  if (!session || !data)
+    return (
+      <main>
+        <Loading what="Fonte" />
+      </main>
+    );
   return (
     <SessionContext value={session}>
       {Math.abs(data.ahead) > wrongClock && (
-        <p className="problem" role="alert">This device’s clock is {Math.round(Math.abs(data.ahead) / 60_000)} min {data.ahead > 0 ? 'ahead of' : 'behind'} the server’s. Set it right before you record times.</p>
+        <p className="problem" role="alert">
+          This device’s clock is {Math.round(Math.abs(data.ahead) / 60_000)} min {data.ahead > 0 ? 'ahead of' : 'behind'} the server’s. Set
+          it right before you record times.
+        </p>
       )}
       <RouterProvider router={router} />
     </SessionContext>

@@ -9,7 +9,12 @@ import { post } from './api.ts';
 import { Failed } from './Feedback.tsx';
 
 const lights: Record<Variant, string> = { day: 'Day', night: 'Night', sun: 'Full sun' };
-const skips = [['1 min', 60], ['10 min', 600], ['1 h', 3600], ['1 d', 86_400]] as const;
+const skips = [
+  ['1 min', 60],
+  ['10 min', 600],
+  ['1 h', 3600],
+  ['1 d', 86_400],
+] as const;
 
 /** Only the demo shows this: nobody wants to wait two minutes for a made-up tap. */
 function SkipTime() {
@@ -27,7 +32,17 @@ function SkipTime() {
   return (
     <span className="skip row" style={{ gap: 4 }}>
       <span className="wide">Demo clock:</span>
-      {skips.map(([label, seconds]) => <button key={label} type="button" disabled={busy} onClick={() => void skip(seconds)} aria-label={`Move the demo clock on by ${label}`}>+{label}</button>)}
+      {skips.map(([label, seconds]) => (
+        <button
+          key={label}
+          type="button"
+          disabled={busy}
+          onClick={() => void skip(seconds)}
+          aria-label={`Move the demo clock on by ${label}`}
+        >
+          +{label}
+        </button>
+      ))}
     </span>
   );
 }
@@ -40,30 +55,56 @@ export function Shell() {
   return (
     <div className="shell">
       <header className="bar">
-        <Link to="/" className="name" aria-label="Fonte, today"><img src="/mark.svg" alt="" width={30} height={30} /><span className="wide">Fonte</span></Link>
+        <Link to="/" className="name" aria-label="Fonte, today">
+          <img src="/mark.svg" alt="" width={30} height={30} />
+          <span className="wide">Fonte</span>
+        </Link>
         <nav aria-label="Main">
-          <NavLink to="/" end>Today</NavLink>
+          <NavLink to="/" end>
+            Today
+          </NavLink>
           <NavLink to="/rounds">Rounds</NavLink>
           <NavLink to="/points">Points</NavLink>
           <NavLink to="/bench">Bench</NavLink>
         </nav>
         <div className="aside">
           {demo && <SkipTime />}
-          <label><span className="hidden">Units</span>
-            <select value={system} onChange={(event) => chooseSystem(event.target.value as UnitSystem)}><option value="metric">m, L</option><option value="us">ft, gal</option></select>
+          <label>
+            <span className="hidden">Units</span>
+            <select value={system} onChange={(event) => chooseSystem(event.target.value as UnitSystem)}>
+              <option value="metric">m, L</option>
+              <option value="us">ft, gal</option>
+            </select>
           </label>
-          <label><span className="hidden">Light</span>
-            <select value={variant} onChange={(event) => choose(event.target.value as Variant)}>{variants.map((one) => <option key={one} value={one}>{lights[one]}</option>)}</select>
+          <label>
+            <span className="hidden">Light</span>
+            <select value={variant} onChange={(event) => choose(event.target.value as Variant)}>
+              {variants.map((one) => (
+                <option key={one} value={one}>
+                  {lights[one]}
+                </option>
+              ))}
+            </select>
           </label>
-          <span title={me.role}><span className="wide">{me.name}</span><span className="narrow">{me.initials}</span></span>
+          <span title={me.role}>
+            <span className="wide">{me.name}</span>
+            <span className="narrow">{me.initials}</span>
+          </span>
         </div>
       </header>
-      <main><Outlet /></main>
+      <main>
+        <Outlet />
+      </main>
       <ScrollRestoration />
     </div>
   );
 }
 
 export function ShellError() {
-  return <main><h1>This page stumbled</h1><Failed error={useRouteError()} retry={() => location.reload()} /></main>;
+  return (
+    <main>
+      <h1>This page stumbled</h1>
+      <Failed error={useRouteError()} retry={() => location.reload()} />
+    </main>
+  );
 }

@@ -1,6 +1,10 @@
 /** A refusal by the server, with the fields it concerns (RFC 9457). */
 export class ApiProblem extends Error {
-  constructor(readonly status: number, readonly title: string, readonly errors: readonly { path: string; message: string }[]) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly errors: readonly { path: string; message: string }[],
+  ) {
     super(title);
   }
 
@@ -17,7 +21,10 @@ export class NoConnection extends Error {
   }
 }
 
-interface ProblemDocument { title?: string; errors?: { path: string; message: string }[] }
+interface ProblemDocument {
+  title?: string;
+  errors?: { path: string; message: string }[];
+}
 
 export async function request<T>(path: string, options: RequestInit = {}): Promise<T> {
   let response: Response;

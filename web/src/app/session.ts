@@ -20,5 +20,7 @@ export function useSession(): Session {
 
 export function useMe(): Person {
   const { author, people } = useSession();
-  return people.find((person) => person.id === author) ?? { id: author, name: author, initials: author.slice(0, 2).toUpperCase(), role: '' };
+  return (
+    people.find((person) => person.id === author) ?? { id: author, name: author, initials: author.slice(0, 2).toUpperCase(), role: '' }
+  );
 }

@@ -14,7 +14,10 @@ const complaint = (typed: Typed, least = 0) => {
   const value = valueOf(typed);
   return value === null ? numberError(typed) : value < least ? 'Cannot be negative.' : undefined;
 };
-const positive = (typed: Typed) => { const value = valueOf(typed); return value !== null && value > 0 ? value : null; };
+const positive = (typed: Typed) => {
+  const value = valueOf(typed);
+  return value !== null && value > 0 ? value : null;
+};
 const useTyped = (id: UnitId) => useState<Typed>({ text: '', unit: id });
 
 /** The calculators on their own: nothing here is recorded. */
@@ -23,13 +26,24 @@ export function BenchPage() {
     <>
       <h1>Bench</h1>
       <p className="soft">Calculators on their own. Nothing here is recorded.</p>
-      <div className="form-grid"><Volume /><Flow /><SteelTape /><Units /></div>
+      <div className="form-grid">
+        <Volume />
+        <Flow />
+        <SteelTape />
+        <Units />
+      </div>
     </>
   );
 }
 
 function Volume() {
-  const { units: { depth: [length], volume: [volume, decimals], diameter: [small] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [length],
+      volume: [volume, decimals],
+      diameter: [small],
+    },
+  } = useUnitSystem();
   const [bottom, setBottom] = useTyped(length);
   const [depth, setDepth] = useTyped(length);
   const [diameter, setDiameter] = useTyped(small);
@@ -43,9 +57,26 @@ function Volume() {
     <section className="panel">
       <h2>Casing volume</h2>
       <TypedField label="Bottom below the mark" value={bottom} units={['m', 'ft']} onChange={setBottom} error={complaint(bottom)} />
-      <TypedField label="Water below the mark" value={depth} units={['m', 'ft']} onChange={setDepth} error={column && column.value < 0 ? 'Below the bottom of the well.' : complaint(depth)} />
-      <div className="typed"><label htmlFor={pipeField}>Casing</label><Select id={pipeField} size="large" value={chosen} onChange={setChosen} options={[{ value: '' as const, label: 'Type the diameter' }, ...pipeIds.map((value) => ({ value, label: pipe(value).name }))]} /></div>
-      {!chosen && <TypedField label="True inside diameter" value={diameter} units={['mm', 'in']} onChange={setDiameter} error={complaint(diameter)} />}
+      <TypedField
+        label="Water below the mark"
+        value={depth}
+        units={['m', 'ft']}
+        onChange={setDepth}
+        error={column && column.value < 0 ? 'Below the bottom of the well.' : complaint(depth)}
+      />
+      <div className="typed">
+        <label htmlFor={pipeField}>Casing</label>
+        <Select
+          id={pipeField}
+          size="large"
+          value={chosen}
+          onChange={setChosen}
+          options={[{ value: '' as const, label: 'Type the diameter' }, ...pipeIds.map((value) => ({ value, label: pipe(value).name }))]}
+        />
+      </div>
+      {!chosen && (
+        <TypedField label="True inside diameter" value={diameter} units={['mm', 'in']} onChange={setDiameter} error={complaint(diameter)} />
+      )}
       <Figure label="One volume" of={one} unit={volume} decimals={decimals} />
       <Figure label="Three volumes" of={one ? { ...one, value: one.value * 3 } : null} unit={volume} decimals={decimals} />
     </section>
@@ -53,7 +84,12 @@ function Volume() {
 }
 
 function Flow() {
-  const { units: { volume: [volumeUnit] }, system } = useUnitSystem();
+  const {
+    units: {
+      volume: [volumeUnit],
+    },
+    system,
+  } = useUnitSystem();
   const [caught, setCaught] = useTyped(volumeUnit);
   const [seconds, setSeconds] = useTyped('s');
   const [wanted, setWanted] = useTyped(volumeUnit);
@@ -72,7 +108,11 @@ function Flow() {
 }
 
 function SteelTape() {
-  const { units: { depth: [length, decimals] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [length, decimals],
+    },
+  } = useUnitSystem();
   const [hold, setHold] = useTyped(length);
   const [cut, setCut] = useTyped(length);
   const [h, c] = [positive(hold), valueOf(cut)];
@@ -81,8 +121,20 @@ function SteelTape() {
     <section className="panel">
       <h2>Steel tape</h2>
       <TypedField label="Hold at the mark" value={hold} units={['m', 'ft']} onChange={setHold} error={complaint(hold)} />
-      <TypedField label="Cut, the wetted length" value={cut} units={['m', 'ft']} onChange={setCut} error={tooLong ? 'Longer than the hold.' : complaint(cut)} hint="Dry or smeared: chalk and lower again." />
-      <Figure label="Depth to water" of={h !== null && c !== null && c >= 0 && !tooLong ? steelTapeDepth({ hold: h, cut: c }) : null} unit={length} decimals={decimals} />
+      <TypedField
+        label="Cut, the wetted length"
+        value={cut}
+        units={['m', 'ft']}
+        onChange={setCut}
+        error={tooLong ? 'Longer than the hold.' : complaint(cut)}
+        hint="Dry or smeared: chalk and lower again."
+      />
+      <Figure
+        label="Depth to water"
+        of={h !== null && c !== null && c >= 0 && !tooLong ? steelTapeDepth({ hold: h, cut: c }) : null}
+        unit={length}
+        decimals={decimals}
+      />
     </section>
   );
 }
@@ -96,13 +148,40 @@ function Units() {
   return (
     <section className="panel">
       <h2>Units</h2>
-      <div className="typed"><label htmlFor={field}>From</label><Select id={field} size="large" showSearch value={from.unit} onChange={(id) => setFrom({ ...from, unit: id })} options={convertible.map((value) => ({ value, label: unitLabel(value) }))} /></div>
-      <TypedField label="Number" value={from} units={[from.unit]} onChange={setFrom} error={from.text.trim() === '' || reading.ok ? undefined : reading.message} />
+      <div className="typed">
+        <label htmlFor={field}>From</label>
+        <Select
+          id={field}
+          size="large"
+          showSearch
+          value={from.unit}
+          onChange={(id) => setFrom({ ...from, unit: id })}
+          options={convertible.map((value) => ({ value, label: unitLabel(value) }))}
+        />
+      </div>
+      <TypedField
+        label="Number"
+        value={from}
+        units={[from.unit]}
+        onChange={setFrom}
+        error={from.text.trim() === '' || reading.ok ? undefined : reading.message}
+      />
       {reading.ok && (
-        <table className="dense"><tbody>{unitsOf(unit(from.unit).dimension).filter((id) => id !== from.unit).map((id) => {
-          const value = convert(reading.value, from.unit, id);
-          return <tr key={id}><td className="number strong">{showNumber(value, digits(value))}</td><td>{unitLabel(id)}</td></tr>;
-        })}</tbody></table>
+        <table className="dense">
+          <tbody>
+            {unitsOf(unit(from.unit).dimension)
+              .filter((id) => id !== from.unit)
+              .map((id) => {
+                const value = convert(reading.value, from.unit, id);
+                return (
+                  <tr key={id}>
+                    <td className="number strong">{showNumber(value, digits(value))}</td>
+                    <td>{unitLabel(id)}</td>
+                  </tr>
+                );
+              })}
+          </tbody>
+        </table>
       )}
     </section>
   );

@@ -19,11 +19,26 @@ export function BookPage() {
       <p className="soft">Nothing here is ever changed or erased. A correction strikes an entry and says why.</p>
       <div className="scroll" tabIndex={0} role="region" aria-label="Field book">
         <table className="dense">
-          <thead><tr><th className="number">No.</th><th>Time</th><th>By</th><th>Point</th><th>Entry</th></tr></thead>
+          <thead>
+            <tr>
+              <th className="number">No.</th>
+              <th>Time</th>
+              <th>By</th>
+              <th>Point</th>
+              <th>Entry</th>
+            </tr>
+          </thead>
           <tbody>
             {entries.map((entry, index) => {
               const strike = struckBy.get(entry.id);
-              const words = <><span className="strong">{titleOf(entry)}</span> {struck.is(entry) ? `${entry.payload.reason}${entry.payload.instead === undefined ? '' : ` → ${inWords(entry.payload.instead)}`}` : inWords(entry.payload)}</>;
+              const words = (
+                <>
+                  <span className="strong">{titleOf(entry)}</span>{' '}
+                  {struck.is(entry)
+                    ? `${entry.payload.reason}${entry.payload.instead === undefined ? '' : ` → ${inWords(entry.payload.instead)}`}`
+                    : inWords(entry.payload)}
+                </>
+              );
               return (
                 <tr key={entry.id}>
                   <td className="number">{index + 1}</td>
@@ -32,7 +47,11 @@ export function BookPage() {
                   <td>{nameOf(entry)}</td>
                   <td>
                     {strike ? <s>{words}</s> : words}
-                    {strike && <div className="small">Struck: {strike.reason}. {initials(strike.by.author)}, {showMoment(millis(strike.by.at), round.plan.zone)}</div>}
+                    {strike && (
+                      <div className="small">
+                        Struck: {strike.reason}. {initials(strike.by.author)}, {showMoment(millis(strike.by.at), round.plan.zone)}
+                      </div>
+                    )}
                   </td>
                 </tr>
               );

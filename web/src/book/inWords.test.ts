@@ -2,10 +2,12 @@ import { expect, it } from 'vitest';
 import { inWords } from './inWords.ts';
 
 it('shows a reading as it was typed, with its unit as printed', () => {
-  expect(inWords({ visit: 'v', measuringPoint: 'North rim', depth: { text: '7,40', unit: 'm' }, water: 'static' }))
-    .toBe('measuring point: North rim, depth: 7,40 m, water: static');
-  expect(inWords({ pumped: { text: '24', unit: 'L' }, values: { temperature: { text: '16.8', unit: 'degC' } } }))
-    .toBe('pumped: 24 L, values: temperature: 16.8 °C');
+  expect(inWords({ visit: 'v', measuringPoint: 'North rim', depth: { text: '7,40', unit: 'm' }, water: 'static' })).toBe(
+    'measuring point: North rim, depth: 7,40 m, water: static',
+  );
+  expect(inWords({ pumped: { text: '24', unit: 'L' }, values: { temperature: { text: '16.8', unit: 'degC' } } })).toBe(
+    'pumped: 24 L, values: temperature: 16.8 °C',
+  );
 });
 
 it('leaves out what nobody reads, and counts what is long', () => {

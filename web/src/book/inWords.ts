@@ -8,5 +8,6 @@ export function inWords(payload: unknown): string {
   if (typeof record['text'] === 'string' && typeof record['unit'] === 'string') return showTyped(record as Typed);
   return Object.entries(record)
     .filter(([name]) => !['visit', 'entry', 'handOver', 'sha256', 'lab', 'visits', 'mapping'].includes(name))
-    .map(([name, value]) => `${name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)}: ${inWords(value)}`).join(', ');
+    .map(([name, value]) => `${name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)}: ${inWords(value)}`)
+    .join(', ');
 }

@@ -61,29 +61,34 @@ export function useRoundBook(id: string) {
 
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  const append = useCallback<Append>(async (kind, payload) => {
-    const key = `${kind.kind} ${canonicalJson(payload)}`;
-    const moment = now();
-    const entry = unsure.current.get(key) ?? writeEntry({ book: id, author, now: moment, offset: offsetAt(moment) }, kind, payload);
-    judge(kind, entry, data ?? [], round);
-    const send = async () => {
-      try {
-        const written = await post<BookEntry>(`/api/books/${id}/entries`, entry);
-        unsure.current.delete(key);
-        merge(id, [written]);
-        setTrouble(null);
-        return await readBook(id);
-      } catch (failure) {
-        if (failure instanceof NoConnection) unsure.current.set(key, entry);
-        else unsure.current.delete(key);
-        setTrouble(explain(failure));
-        throw failure;
-      }
-    };
-    await mutate(send, { optimisticData: (current) => [...(current ?? []), entry], rollbackOnError: true, revalidate: false });
-  }, [author, data, id, mutate, round]);
+  const append = useCallback<Append>(
+    async (kind, payload) => {
+      const key = `${kind.kind} ${canonicalJson(payload)}`;
+      const moment = now();
+      const entry = unsure.current.get(key) ?? writeEntry({ book: id, author, now: moment, offset: offsetAt(moment) }, kind, payload);
+      judge(kind, entry, data ?? [], round);
+      const send = async () => {
+        try {
+          const written = await post<BookEntry>(`/api/books/${id}/entries`, entry);
+          unsure.current.delete(key);
+          merge(id, [written]);
+          setTrouble(null);
+          return await readBook(id);
+        } catch (failure) {
+          if (failure instanceof NoConnection) unsure.current.set(key, entry);
+          else unsure.current.delete(key);
+          setTrouble(explain(failure));
+          throw failure;
+        }
+      };
+      await mutate(send, { optimisticData: (current) => [...(current ?? []), entry], rollbackOnError: true, revalidate: false });
+    },
+    [author, data, id, mutate, round],
+  );
 
-  const refresh = useCallback(async () => { await mutate(); }, [mutate]);
+  const refresh = useCallback(async () => {
+    await mutate();
+  }, [mutate]);
   return { id, entries: data, round, error: error as unknown, append, trouble, refresh };
 }
 

@@ -1,27 +1,9 @@
-import { bottleRule } from '@fonte/core/bottles';
-import { bottleConditions, checkForm, handedOver, type BottleCondition, type FormLine, type HandOver } from '@fonte/core/custody';
 import { formLines } from '@fonte/core/round';
-import type { Lab } from '@fonte/core/registers';
-import { base, readNumber, show, showTyped, type Typed } from '@fonte/core/units';
-import { Button, Input, Select } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
-import { post } from '../app/api.ts';
 import { Empty } from '../app/Feedback.tsx';
-import { useMe } from '../app/session.ts';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { Findings } from '../findings/Findings.tsx';
-import { Mark } from '../theme/Mark.tsx';
-import { Deadline } from '../time/Countdown.tsx';
-import { showMoment } from '../time/show.ts';
-import { useNow } from '../time/useNow.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
-import { useDraft } from '../units/useDraft.ts';
 import './custody.css';
-
-interface Draft { temperature: Typed; seal: string; receivedBy: string; signature: string; conditions: Record<string, BottleCondition> }
+import { Form } from './CustodyForm.tsx';
+import { Handed } from './Handed.tsx';
 
 /** The count, the temperature, what the lab would refuse and why, the signature. */
 export function CustodyPage() {
@@ -31,118 +13,20 @@ export function CustodyPage() {
   return (
     <div className="stack-wide">
       <h1>{lines.length > 0 ? `${lines.length} bottle${lines.length === 1 ? '' : 's'} to hand over` : 'Hand-over'}</h1>
-      {!lab && <Empty title="This round has no lab"><p>It was planned without one.</p></Empty>}
-      {lab && lines.length > 0 && <Form lab={lab} lines={lines} />}
-      {lab && lines.length === 0 && round.handOvers.length === 0 && <Empty title="Nothing is in the cooler yet"><p>Bottles stand here once they are filled.</p></Empty>}
-      {round.handOvers.map((handOver) => <Handed key={handOver.entry} handOver={handOver} />)}
-    </div>
-  );
-}
-
-function Field({ label, error, children }: { label: string; error?: string | undefined; children: (id: string) => ReactNode }) {
-  const id = useId();
-  return <div className="typed"><label htmlFor={id}>{label}</label>{children(id)}{error && <p className="field-error">{error}</p>}</div>;
-}
-
-function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
-  const { id, round, entries, append, refresh } = useRound();
-  const me = useMe();
-  const now = useNow(5000);
-  const [draft, setDraft, clear] = useDraft<Draft>(`custody.${id}`, { temperature: { text: '', unit: 'degC' }, seal: '', receivedBy: '', signature: '', conditions: {} });
-  const [tried, setTried] = useState(false);
-  const { busy, run, at, say } = useAction();
-  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
-  const reading = readNumber(draft.temperature.text);
-  const coolerTemperature = reading.ok ? base(draft.temperature) : null;
-  const findings = checkForm({ lines, conditions: draft.conditions, coolerTemperature, seal: draft.seal, now }, lab);
-  const stops = findings.filter((finding) => finding.severity === 'stop');
-  const refused = new Set(stops.map((finding) => finding.about));
-  const whole = findings.filter((finding) => !lines.some((line) => line.bottle.id === finding.about));
-  const missing = tried && numberError(draft.temperature);
-
-  const handOver = () => {
-    setTried(true);
-    if (numberError(draft.temperature)) return;
-    void run(async () => {
-      await append(handedOver, {
-        to: lab.id, releasedBy: me.name, receivedBy: draft.receivedBy, coolerTemperature: draft.temperature, seal: draft.seal, signature: draft.signature,
-        bottles: lines.map((line) => ({ bottle: line.bottle.id, condition: draft.conditions[line.bottle.id] ?? 'good' })),
-      });
-      clear();
-      await refresh();
-    });
-  };
-  return (
-    <form className="custody" onSubmit={(event) => { event.preventDefault(); handOver(); }}>
-      <section className="stack">
-        <p className="soft">{round.plan.system}, round {round.plan.code}. To {lab.name}. Count: {lines.length}. {entries.length} entries in the book.</p>
-        <div className="scroll" tabIndex={0} role="region" aria-label="The form">
-          <table className="dense">
-            <thead><tr><th>Bottle</th><th>Collected</th><th>Type, residual</th><th>Time left</th><th>Condition</th></tr></thead>
-            <tbody>
-              {lines.map((line) => {
-                const own = findings.filter((finding) => finding.about === line.bottle.id);
-                return (
-                  <tr key={line.bottle.id} className={refused.has(line.bottle.id) ? 'refused' : ''}>
-                    <td><span className="strong">{line.bottle.id}</span><div className="small soft">{line.pointName}. {bottleRule(line.bottle.rule).name}, for {line.requests.join(', ')}</div>
-                      {own.map((finding) => <div key={finding.code} className={`small word tone-${finding.severity}`}><Mark kind={finding.severity} size={14} />{finding.message}</div>)}</td>
-                    <td>{line.bottle.filledAt === null ? '–' : showMoment(line.bottle.filledAt, round.plan.zone)}</td>
-                    <td>{line.sampleType === 'special' ? 'Special' : 'Routine'}{line.residual === 'not-needed' ? '' : <div className="small soft">{line.residual ?? 'no residual'}</div>}</td>
-                    <td><HoldingLeft line={line} now={now} /></td>
-                    <td><Select aria-label={`Condition of ${line.bottle.id}`} value={draft.conditions[line.bottle.id] ?? 'good'} onChange={(value) => set({ conditions: { ...draft.conditions, [line.bottle.id]: value } })} options={Object.entries(bottleConditions).map(([value, label]) => ({ value: value as BottleCondition, label }))} /></td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
-      </section>
-      <section className="panel">
-        <TypedField label="In the cooler now" big value={draft.temperature} units={['degC', 'degF']} onChange={(temperature) => set({ temperature })} error={(missing || undefined) ?? at('coolerTemperature')}
-          hint={Object.entries(lab.temperature).map(([kind, range]) => `${kind} ${show(range.least, 'degC', 0)} to ${show(range.most, 'degC', 0)}`).join(', ')} />
-        <Field label="Seal number" error={at('seal')}>{(field) => <Input id={field} size="large" value={draft.seal} maxLength={40} onChange={(event) => set({ seal: event.target.value })} />}</Field>
-        <Field label="Taken by" error={at('receivedBy')}>{(field) => <Input id={field} size="large" value={draft.receivedBy} maxLength={120} onChange={(event) => set({ receivedBy: event.target.value })} placeholder="Name at the intake desk" />}</Field>
-        <Field label={`Sign as ${me.name}`} error={at('signature')}>{(field) => <Input id={field} size="large" className="signature" value={draft.signature} maxLength={120} onChange={(event) => set({ signature: event.target.value })} placeholder="Your full name" autoComplete="off" />}</Field>
-        <Findings of={whole} />
-        {stops.length > whole.filter((finding) => finding.severity === 'stop').length && <p className="word tone-stop"><Mark kind="stop" />{refused.size === 1 ? 'The lab would refuse a bottle' : 'The lab would refuse bottles'}</p>}
-        {stops.length === 0 && <p className="word tone-good"><Mark kind="good" />Nothing the lab would refuse</p>}
-        <Said say={['coolerTemperature', 'seal', 'receivedBy', 'signature'].some((path) => at(path)) ? null : say} />
-        <div><Button type={stops.length === 0 ? 'primary' : 'default'} danger={stops.length > 0} size="large" htmlType="submit" loading={busy}>{stops.length === 0 ? `Hand over ${lines.length}` : `Hand over ${lines.length} all the same`}</Button></div>
-      </section>
-    </form>
-  );
-}
-
-function HoldingLeft({ line, now }: { line: FormLine; now: number }) {
-  const { round } = useRound();
-  const holding = round.bottles.find((bottle) => bottle.id === line.bottle.id)?.holding;
-  return holding ? <><Deadline at={holding.deadline} now={now} /><div className="small soft">{holding.hours >= 72 ? `${holding.hours / 24} d` : `${holding.hours} h`} by the {holding.by}</div></> : null;
-}
-
-function Handed({ handOver }: { handOver: HandOver }) {
-  const { id, round, refresh } = useRound();
-  const { busy, run, say } = useAction();
-  const ask = () => run(async () => {
-    await post(`/api/rounds/${id}/hand-overs/${handOver.entry}/intake`);
-    await refresh();
-  });
-  const { form, answer } = handOver;
-  return (
-    <section className="panel">
-      <h2>{form.bottles.length} handed over, {showMoment(handOver.at, round.plan.zone)}</h2>
-      <p>{form.releasedBy} to {form.receivedBy}. Cooler {showTyped(form.coolerTemperature)}{form.seal ? `, seal ${form.seal}` : ''}. Signed {form.signature}.</p>
-      {!answer && <><Said say={say} /><div><Button type="primary" size="large" loading={busy} onClick={() => void ask()}>Ask the lab for its answer</Button></div></>}
-      {answer && (
-        <>
-          <p>Lab reference <span className="strong">{answer.reference}</span></p>
-          <ul className="bottle-list plain">
-            {answer.bottles.map((line) => (
-              <li key={line.bottle}><span className={`word tone-${line.accepted ? 'good' : 'stop'}`}><Mark kind={line.accepted ? 'good' : 'stop'} />{line.accepted ? 'Accepted' : 'Refused'}</span><span><span className="strong">{line.bottle}</span>{line.reason ? `: ${line.reason}` : ''}</span></li>
-            ))}
-          </ul>
-          {answer.bottles.some((line) => line.accepted) && <Link className="strong" to={`/rounds/${id}/report`}>To the report</Link>}
-        </>
+      {!lab && (
+        <Empty title="This round has no lab">
+          <p>It was planned without one.</p>
+        </Empty>
       )}
-    </section>
+      {lab && lines.length > 0 && <Form lab={lab} lines={lines} />}
+      {lab && lines.length === 0 && round.handOvers.length === 0 && (
+        <Empty title="Nothing is in the cooler yet">
+          <p>Bottles stand here once they are filled.</p>
+        </Empty>
+      )}
+      {round.handOvers.map((handOver) => (
+        <Handed key={handOver.entry} handOver={handOver} />
+      ))}
+    </div>
   );
 }

@@ -19,20 +19,40 @@ export function Discard({ bottle }: { bottle: BottleState }) {
   const [note, setNote] = useState('');
   const { busy, run, say } = useAction();
   const [why, more] = [useId(), useId()];
-  const throwAway = () => run(async () => {
-    await append(bottleDiscarded, { visit: bottle.visit, bottle: bottle.id, reason, ...(note.trim() ? { note } : {}) });
-    setOpen(false);
-  });
+  const throwAway = () =>
+    run(async () => {
+      await append(bottleDiscarded, { visit: bottle.visit, bottle: bottle.id, reason, ...(note.trim() ? { note } : {}) });
+      setOpen(false);
+    });
   return (
     <>
-      <Button size="large" onClick={() => setOpen(true)} aria-label={`Throw away ${bottle.id}`}>Throw away</Button>
+      <Button size="large" onClick={() => setOpen(true)} aria-label={`Throw away ${bottle.id}`}>
+        Throw away
+      </Button>
       <Modal open={open} title={`Throw ${bottle.id} away, take a spare`} onCancel={() => setOpen(false)} footer={null} destroyOnHidden>
         <div className="stack">
           <p>Never pour off and never fill up: a new bottle.</p>
-          <div className="typed"><label htmlFor={why}>Why</label><Select id={why} size="large" value={reason} onChange={setReason} options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))} /></div>
-          <div className="typed"><label htmlFor={more}>Anything to add</label><Input id={more} value={note} maxLength={300} onChange={(event) => setNote(event.target.value)} /></div>
+          <div className="typed">
+            <label htmlFor={why}>Why</label>
+            <Select
+              id={why}
+              size="large"
+              value={reason}
+              onChange={setReason}
+              options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))}
+            />
+          </div>
+          <div className="typed">
+            <label htmlFor={more}>Anything to add</label>
+            <Input id={more} value={note} maxLength={300} onChange={(event) => setNote(event.target.value)} />
+          </div>
           <Said say={say} />
-          <div className="row"><Button type="primary" danger loading={busy} onClick={() => void throwAway()}>Throw it away</Button><Button onClick={() => setOpen(false)}>Keep it</Button></div>
+          <div className="row">
+            <Button type="primary" danger loading={busy} onClick={() => void throwAway()}>
+              Throw it away
+            </Button>
+            <Button onClick={() => setOpen(false)}>Keep it</Button>
+          </div>
         </div>
       </Modal>
     </>
@@ -48,11 +68,22 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
       <BottlePicture rule={rule} filled={false} />
       <div className="stack">
-        <div><p className="soft small">{bottle.spare ? 'Spare: write its own label' : 'Next bottle'}</p><p className="label-like">{bottle.id}</p><h2>{rule.name}</h2></div>
+        <div>
+          <p className="soft small">{bottle.spare ? 'Spare: write its own label' : 'Next bottle'}</p>
+          <p className="label-like">{bottle.id}</p>
+          <h2>{rule.name}</h2>
+        </div>
         <RuleCard rule={rule} />
         <Said say={say} />
         <div className="row">
-          <Button type="primary" size="large" loading={busy} onClick={() => void run(() => append(bottleFilled, { visit: bottle.visit, bottle: bottle.id }))}>Filled and capped</Button>
+          <Button
+            type="primary"
+            size="large"
+            loading={busy}
+            onClick={() => void run(() => append(bottleFilled, { visit: bottle.visit, bottle: bottle.id }))}
+          >
+            Filled and capped
+          </Button>
           <Discard bottle={bottle} />
         </div>
       </div>

@@ -18,16 +18,37 @@ import { Discard, FillNow } from './FillNow.tsx';
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
   const byProtocol = visit.analyses.includes('coliforms') && visit.point.type === 'tap';
-  const next = visit.bottles.find((bottle) => bottle.state === 'empty' && !(byProtocol && bottle.rule === 'bacteria' && !visit.run?.finished));
+  const next = visit.bottles.find(
+    (bottle) => bottle.state === 'empty' && !(byProtocol && bottle.rule === 'bacteria' && !visit.run?.finished),
+  );
   const protocolFirst = byProtocol && visit.bottles.some((bottle) => bottle.rule === 'bacteria' && bottle.state === 'empty');
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
-      {visit.purge && !visit.purge.ended && <Empty title="The purge comes first"><p>Bottles are filled once it has ended and the flow cell is off.</p><Link to={roomPath(id, 'purge', visit.id)}>To the purge</Link></Empty>}
-      {protocolFirst && <Empty title="Bacteria first, by the protocol"><p>That bottle is filled at its step, right after disinfection.</p><Link to={roomPath(id, 'tap', visit.id)}>To the protocol</Link></Empty>}
+      {visit.purge && !visit.purge.ended && (
+        <Empty title="The purge comes first">
+          <p>Bottles are filled once it has ended and the flow cell is off.</p>
+          <Link to={roomPath(id, 'purge', visit.id)}>To the purge</Link>
+        </Empty>
+      )}
+      {protocolFirst && (
+        <Empty title="Bacteria first, by the protocol">
+          <p>That bottle is filled at its step, right after disinfection.</p>
+          <Link to={roomPath(id, 'tap', visit.id)}>To the protocol</Link>
+        </Empty>
+      )}
       {(!visit.purge || visit.purge.ended) && !protocolFirst && next && <FillNow key={next.id} bottle={next} />}
-      {!next && !protocolFirst && visit.bottles.length > 0 && <p className="word tone-good" style={{ fontSize: 26 }}><Mark kind="good" size={26} />All bottles here are full</p>}
-      {visit.bottles.length === 0 && <Empty title="No bottle is planned here"><Link to={`/rounds/${id}`}>Choose analyses</Link></Empty>}
+      {!next && !protocolFirst && visit.bottles.length > 0 && (
+        <p className="word tone-good" style={{ fontSize: 26 }}>
+          <Mark kind="good" size={26} />
+          All bottles here are full
+        </p>
+      )}
+      {visit.bottles.length === 0 && (
+        <Empty title="No bottle is planned here">
+          <Link to={`/rounds/${id}`}>Choose analyses</Link>
+        </Empty>
+      )}
       <Bottles visit={visit} />
     </div>
   );
@@ -42,14 +63,28 @@ export function Bottles({ visit }: { visit: VisitState }) {
       <h2>Bottles at this point</h2>
       <ul className="bottle-list plain">
         {visit.bottles.map((bottle) => {
-          const [kind, word] = bottle.lost ? (['stop', bottle.lost.how === 'refused' ? 'Refused' : 'Thrown away'] as const) : bottle.state === 'filled' ? (['good', 'Filled'] as const) : (['note', 'Empty'] as const);
+          const [kind, word] = bottle.lost
+            ? (['stop', bottle.lost.how === 'refused' ? 'Refused' : 'Thrown away'] as const)
+            : bottle.state === 'filled'
+              ? (['good', 'Filled'] as const)
+              : (['note', 'Empty'] as const);
           const open = !bottle.lost && stages.indexOf(bottle.stage) < stages.indexOf('handed-over');
           return (
             <li key={bottle.id}>
-              <span className={`word tone-${kind}`}><Mark kind={kind} />{word}</span>
-              <span><span className="strong">{bottle.lost ? <s>{bottle.id}</s> : bottle.id}</span> {bottleRule(bottle.rule).name}
-                <span className="small soft">{bottle.filledAt !== null ? `, ${showTime(bottle.filledAt, round.plan.zone)}` : ''}{bottle.lost ? `: ${bottle.lost.reason}` : ''}</span></span>
-              <span>{bottle.stage === 'filled' && bottle.holding && !bottle.lost && <Deadline at={bottle.holding.deadline} now={now} />}</span>
+              <span className={`word tone-${kind}`}>
+                <Mark kind={kind} />
+                {word}
+              </span>
+              <span>
+                <span className="strong">{bottle.lost ? <s>{bottle.id}</s> : bottle.id}</span> {bottleRule(bottle.rule).name}
+                <span className="small soft">
+                  {bottle.filledAt !== null ? `, ${showTime(bottle.filledAt, round.plan.zone)}` : ''}
+                  {bottle.lost ? `: ${bottle.lost.reason}` : ''}
+                </span>
+              </span>
+              <span>
+                {bottle.stage === 'filled' && bottle.holding && !bottle.lost && <Deadline at={bottle.holding.deadline} now={now} />}
+              </span>
               <span className="row">
                 {open && bottle.state === 'filled' && bottle.entry && <Correct entry={bottle.entry} kind={bottleFilled} what={bottle.id} />}
                 {open && bottle.state === 'filled' && <Discard bottle={bottle} />}

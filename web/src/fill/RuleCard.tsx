@@ -6,15 +6,35 @@ const hours = (value: number) => (value >= 72 ? `${value / 24} days` : `${value}
 /** Everything one bottle asks for, in the order in which it is needed. */
 export function RuleCard({ rule }: { rule: BottleRule }) {
   const rows: [string, string][] = [
-    ['Rinse', rule.rinse], ...(rule.filter ? [['Filter', rule.filter] as [string, string]] : []),
-    ['Fill', rule.fill], ['Air', rule.headspace], ...(rule.mix ? [['Mix', rule.mix] as [string, string]] : []),
-    ['Keep', rule.temperatureText], ['Time', `${hours(rule.holdingHours)}: ${rule.holdingFor.charAt(0).toLowerCase()}${rule.holdingFor.slice(1)}`],
+    ['Rinse', rule.rinse],
+    ...(rule.filter ? [['Filter', rule.filter] as [string, string]] : []),
+    ['Fill', rule.fill],
+    ['Air', rule.headspace],
+    ...(rule.mix ? [['Mix', rule.mix] as [string, string]] : []),
+    ['Keep', rule.temperatureText],
+    ['Time', `${hours(rule.holdingHours)}: ${rule.holdingFor.charAt(0).toLowerCase()}${rule.holdingFor.slice(1)}`],
   ];
   return (
     <div className="rule-card">
-      {rule.preservative && <p className="finding question small"><Mark kind="question" /><span><span className="strong">{rule.preservative.name}.</span> {rule.preservative.hazard}</span></p>}
-      <dl>{rows.map(([name, text]) => <div key={name}><dt>{name}</dt><dd>{text}</dd></div>)}</dl>
-      <p className="soft small">{rule.container}, {rule.volume} mL. Source: {rule.source}</p>
+      {rule.preservative && (
+        <p className="finding question small">
+          <Mark kind="question" />
+          <span>
+            <span className="strong">{rule.preservative.name}.</span> {rule.preservative.hazard}
+          </span>
+        </p>
+      )}
+      <dl>
+        {rows.map(([name, text]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd>{text}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="soft small">
+        {rule.container}, {rule.volume} mL. Source: {rule.source}
+      </p>
     </div>
   );
 }

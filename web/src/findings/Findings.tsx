@@ -11,7 +11,9 @@ export function Findings({ of }: { of: readonly Finding[] }) {
       {gravestFirst(of).map((finding) => (
         <li key={`${finding.code} ${finding.about ?? ''}`} className={`finding ${finding.severity}`}>
           <Mark kind={finding.severity} />
-          <p><span className="strong">{words[finding.severity]}.</span> {finding.message}</p>
+          <p>
+            <span className="strong">{words[finding.severity]}.</span> {finding.message}
+          </p>
           {finding.advice && <p className="small">{finding.advice}</p>}
           {finding.source && <p className="small soft">{finding.source}</p>}
         </li>

@@ -1,6 +1,14 @@
-import { strikes } from '@fonte/core/book';
 import { hasStop } from '@fonte/core/findings';
-import { lastLevel, levelRead, questionLevel, toleranceFor, waterStates, type LevelState, type RecordedLevel, type WaterState } from '@fonte/core/level';
+import {
+  lastLevel,
+  levelRead,
+  questionLevel,
+  toleranceFor,
+  waterStates,
+  type LevelState,
+  type RecordedLevel,
+  type WaterState,
+} from '@fonte/core/level';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { base, fromBase, show, showNumber, showTyped, unitLabel, type Typed } from '@fonte/core/units';
@@ -8,7 +16,6 @@ import { Button, Input, Segmented, Select } from 'antd';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
-import { Correct } from '../book/Correct.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -17,17 +24,21 @@ import { roomPath } from '../round/paths.ts';
 import { atVisit } from '../round/useVisit.tsx';
 import { VisitHead } from '../round/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
-import { showMoment, showTime } from '../time/show.ts';
+import { showMoment } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { Figure } from '../working/Figure.tsx';
 import { WellSection } from './WellSection.tsx';
+import { depthUnits, waterNames } from './names.ts';
+import { Readings } from './Readings.tsx';
 
-const waterNames: Record<WaterState, string> = { static: 'At rest', 'pumped-lately': 'Pumped lately', pumping: 'Pumping now' };
-const depthUnits = ['m', 'ft'] as const;
-
-interface Draft { depth: Typed; mark: string; water: WaterState; kept: string }
+interface Draft {
+  depth: Typed;
+  mark: string;
+  water: WaterState;
+  kept: string;
+}
 
 /** One reading at a time until two agree, each questioned against the well and its record at once. */
 function LevelAt({ visit }: { visit: VisitState }) {
@@ -37,11 +48,20 @@ function LevelAt({ visit }: { visit: VisitState }) {
 
 function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; level: LevelState }) {
   const { id, round, append } = useRound();
-  const { units: { depth: [unit, decimals] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [unit, decimals],
+    },
+  } = useUnitSystem();
   const navigate = useNavigate();
   const { data: history = [] } = useSWR<(RecordedLevel & { round: string })[]>(`/api/points/${point.id}/levels`);
   const record = history.filter((row) => row.round !== id);
-  const [draft, setDraft] = useDraft<Draft>(`level.${visit.id}`, { depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' }, mark: point.well.measuringPoints[0]!.name, water: 'static', kept: '' });
+  const [draft, setDraft] = useDraft<Draft>(`level.${visit.id}`, {
+    depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' },
+    mark: point.well.measuringPoints[0]!.name,
+    water: 'static',
+    kept: '',
+  });
   const [tried, setTried] = useState(false);
   const { busy, run, at, say, forget } = useAction();
   const why = useId();
@@ -51,7 +71,10 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const depth = problem ? null : base(draft.depth);
   const findings = depth === null ? [] : questionLevel({ depth, mark, well: point.well, record });
   const asks = findings.length > 0;
-  const set = (change: Partial<Draft>) => { forget(); setDraft({ ...draft, ...change }); };
+  const set = (change: Partial<Draft>) => {
+    forget();
+    setDraft({ ...draft, ...change });
+  };
   const last = lastLevel(record, mark.name);
   const { agreed } = level;
 
@@ -59,7 +82,13 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     setTried(true);
     if (problem || hasStop(findings) || (asks && draft.kept.trim().length < 3)) return;
     void run(async () => {
-      await append(levelRead, { visit: visit.id, measuringPoint: mark.name, depth: draft.depth, water: draft.water, ...(asks ? { kept: draft.kept } : {}) });
+      await append(levelRead, {
+        visit: visit.id,
+        measuringPoint: mark.name,
+        depth: draft.depth,
+        water: draft.water,
+        ...(asks ? { kept: draft.kept } : {}),
+      });
       setDraft({ ...draft, depth: { text: '', unit: draft.depth.unit }, kept: '' });
       setTried(false);
     });
@@ -70,76 +99,115 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     <div className="stack-wide">
       <VisitHead visit={visit} />
       <div className="halves">
-        <div className="picture"><WellSection well={point.well} mark={mark} depth={depth ?? agreed?.depth ?? next?.depth ?? null} /></div>
+        <div className="picture">
+          <WellSection well={point.well} mark={mark} depth={depth ?? agreed?.depth ?? next?.depth ?? null} />
+        </div>
         <div className="ask">
           {agreed && (
             <section className="panel" aria-label="The level">
-              <p className="word tone-good"><Mark kind="good" />Two readings agree</p>
-              <div className="figure reading"><span className="soft small">Below {agreed.measuringPoint}</span><span className="value">{agreed.typed.text}<span className="unit">{unitLabel(agreed.typed.unit)}</span></span></div>
+              <p className="word tone-good">
+                <Mark kind="good" />
+                Two readings agree
+              </p>
+              <div className="figure reading">
+                <span className="soft small">Below {agreed.measuringPoint}</span>
+                <span className="value">
+                  {agreed.typed.text}
+                  <span className="unit">{unitLabel(agreed.typed.unit)}</span>
+                </span>
+              </div>
               <div className="figures">
                 <Figure label="Below ground" of={agreed.belowGround} unit={unit} decimals={decimals} />
                 <Figure label="Elevation" of={agreed.elevation} unit={unit} decimals={decimals} />
-                <div className="figure"><span className="soft small">Since last time</span>
-                  <span className="value">{last ? <>{showNumber(fromBase(last.depth - agreed.depth, unit), decimals)}<span className="unit">{unitLabel(unit)}</span></> : '–'}</span>
-                  <span className="small soft">{last ? `${agreed.depth > last.depth ? 'Lower' : 'Higher'} than ${showMoment(last.at, round.plan.zone)}: ${show(last.depth, unit, decimals)}` : 'First level here'}</span>
+                <div className="figure">
+                  <span className="soft small">Since last time</span>
+                  <span className="value">
+                    {last ? (
+                      <>
+                        {showNumber(fromBase(last.depth - agreed.depth, unit), decimals)}
+                        <span className="unit">{unitLabel(unit)}</span>
+                      </>
+                    ) : (
+                      '–'
+                    )}
+                  </span>
+                  <span className="small soft">
+                    {last
+                      ? `${agreed.depth > last.depth ? 'Lower' : 'Higher'} than ${showMoment(last.at, round.plan.zone)}: ${show(last.depth, unit, decimals)}`
+                      : 'First level here'}
+                  </span>
                 </div>
               </div>
-              {visit.analyses.length > 0 && <div><Button type="primary" size="large" onClick={() => void navigate(roomPath(id, 'purge', visit.id))}>On to the purge</Button></div>}
+              {visit.analyses.length > 0 && (
+                <div>
+                  <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, 'purge', visit.id))}>
+                    On to the purge
+                  </Button>
+                </div>
+              )}
             </section>
           )}
-          <form className="stack" onSubmit={(event) => { event.preventDefault(); write(); }}>
-            <TypedField big autoFocus={!agreed} label={level.readings.length === 0 ? 'Depth to water' : agreed ? 'Another reading' : 'Depth to water, again'} value={draft.depth} units={depthUnits} onChange={(value) => set({ depth: value })}
+          <form
+            className="stack"
+            onSubmit={(event) => {
+              event.preventDefault();
+              write();
+            }}
+          >
+            <TypedField
+              big
+              autoFocus={!agreed}
+              label={level.readings.length === 0 ? 'Depth to water' : agreed ? 'Another reading' : 'Depth to water, again'}
+              value={draft.depth}
+              units={depthUnits}
+              onChange={(value) => set({ depth: value })}
               error={(tried || (draft.depth.text !== '' && problem?.includes('feet')) ? problem : undefined) ?? at('depth')}
-              hint={`From ${mark.name}. ${next && !agreed ? `Two must agree within ${show(toleranceFor(next.typed, next.typed), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`} />
+              hint={`From ${mark.name}. ${next && !agreed ? `Two must agree within ${show(toleranceFor(next.typed, next.typed), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
+            />
             <Findings of={findings} />
             {asks && (
               <div className="typed">
                 <label htmlFor={why}>If it is right, say why</label>
-                <Input id={why} size="large" value={draft.kept} maxLength={300} onChange={(event) => set({ kept: event.target.value })} placeholder="read twice, well next door is pumping …" />
-                {tried && draft.kept.trim().length < 3 && <p className="field-error">Read again and correct the number, or say in a few words why it is right.</p>}
+                <Input
+                  id={why}
+                  size="large"
+                  value={draft.kept}
+                  maxLength={300}
+                  onChange={(event) => set({ kept: event.target.value })}
+                  placeholder="read twice, well next door is pumping …"
+                />
+                {tried && draft.kept.trim().length < 3 && (
+                  <p className="field-error">Read again and correct the number, or say in a few words why it is right.</p>
+                )}
               </div>
             )}
             <div className="row">
-              <Segmented aria-label="The water is" value={draft.water} onChange={(water) => set({ water })} options={waterStates.map((value) => ({ value, label: waterNames[value] }))} />
-              {point.well.measuringPoints.length > 1 && <Select aria-label="Measuring point" value={mark.name} onChange={(name) => set({ mark: name })} options={point.well.measuringPoints.map(({ name }) => ({ value: name, label: name }))} />}
+              <Segmented
+                aria-label="The water is"
+                value={draft.water}
+                onChange={(water) => set({ water })}
+                options={waterStates.map((value) => ({ value, label: waterNames[value] }))}
+              />
+              {point.well.measuringPoints.length > 1 && (
+                <Select
+                  aria-label="Measuring point"
+                  value={mark.name}
+                  onChange={(name) => set({ mark: name })}
+                  options={point.well.measuringPoints.map(({ name }) => ({ value: name, label: name }))}
+                />
+              )}
             </div>
             <Said say={at('depth') ? null : say} />
-            <div><Button type={agreed ? 'default' : 'primary'} size="large" htmlType="submit" loading={busy}>Write it down</Button></div>
+            <div>
+              <Button type={agreed ? 'default' : 'primary'} size="large" htmlType="submit" loading={busy}>
+                Write it down
+              </Button>
+            </div>
           </form>
           <Readings visit={visit} level={level} />
         </div>
       </div>
     </div>
-  );
-}
-
-function Readings({ visit, level }: { visit: VisitState; level: LevelState }) {
-  const { entries, round } = useRound();
-  const struckBy = strikes(entries);
-  const written = entries.filter(levelRead.is).filter((entry) => entry.payload.visit === visit.id);
-  const [instead, setInstead] = useState<Typed>({ text: '', unit: 'm' });
-  if (written.length === 0) return null;
-  return (
-    <section className="stack">
-      <h2>Readings</h2>
-      <ul className="readings-list plain">
-        {written.map((entry) => {
-          const strike = struckBy.get(entry.id);
-          const standing = level.readings.find((reading) => reading.entry === entry.id);
-          return (
-            <li key={entry.id}>
-              <span className="value">{strike ? <s>{showTyped(entry.payload.depth)}</s> : showTyped(entry.payload.depth)}{strike && standing ? ` ${showTyped(standing.typed)}` : ''}</span>
-              <span className="soft">{showTime(Date.parse(entry.at.utc), round.plan.zone)}, {waterNames[entry.payload.water].toLowerCase()}{entry.payload.kept ? `; kept: ${entry.payload.kept}` : ''}{strike ? `; struck: ${strike.reason}` : ''}</span>
-              {standing && (
-                <Correct entry={entry.id} kind={levelRead} what={showTyped(standing.typed)} onOpen={() => setInstead(standing.typed)} instead={() => ({ ...entry.payload, depth: instead })}>
-                  <TypedField label="Should read" value={instead} units={depthUnits} onChange={setInstead} error={numberError(instead)} />
-                </Correct>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }
 

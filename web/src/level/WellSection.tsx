@@ -20,7 +20,12 @@ const casing = { left: 130, right: 182 };
 
 /** The well from the measuring point to its bottom, to scale in depth: casing, screen, water, intake, tape. */
 export function WellSection({ well, mark, depth, pumping = null, purge = null }: Props) {
-  const { units: { depth: [unit, decimals], volume: [volumeUnit] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [unit, decimals],
+      volume: [volumeUnit],
+    },
+  } = useUnitSystem();
   const bottom = bottomBelow(mark, well);
   const y = (below: number) => top + (Math.max(-0.5, Math.min(below, bottom * 1.04)) / (bottom * 1.04)) * (height - top - 20);
   const ground = y(mark.stickUp);
@@ -36,27 +41,62 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
         <rect x={casing.right} y={ground} width={118} height={height - ground} className="earth" />
         <line x1={30} x2={300} y1={ground} y2={ground} className="ground" />
         <rect x={casing.left} y={y(0)} width={casing.right - casing.left} height={y(bottom) - y(0)} className="bore" />
-        {level !== null && <rect x={casing.left} y={y(level)} width={casing.right - casing.left} height={Math.max(0, y(bottom) - y(level))} className="water" />}
+        {level !== null && (
+          <rect
+            x={casing.left}
+            y={y(level)}
+            width={casing.right - casing.left}
+            height={Math.max(0, y(bottom) - y(level))}
+            className="water"
+          />
+        )}
         {level !== null && <path d={`M${casing.left} ${y(level)}q6.5 -5 13 0t13 0 13 0 13 0`} className="surface" />}
-        {depth !== null && pumping !== null && <line x1={casing.left - 8} x2={casing.right + 8} y1={y(depth)} y2={y(depth)} className="rest" />}
+        {depth !== null && pumping !== null && (
+          <line x1={casing.left - 8} x2={casing.right + 8} y1={y(depth)} y2={y(depth)} className="rest" />
+        )}
         <line x1={casing.left} x2={casing.left} y1={y(0)} y2={y(bottom)} className="casing" />
         <line x1={casing.right} x2={casing.right} y1={y(0)} y2={y(bottom)} className="casing" />
         <line x1={casing.left - 2} x2={casing.right + 2} y1={y(bottom)} y2={y(bottom)} className="casing" />
         <rect x={casing.left - 3} y={screenTop} width={6} height={screenBottom - screenTop} className="screen" />
         <rect x={casing.right - 3} y={screenTop} width={6} height={screenBottom - screenTop} className="screen" />
         {depth !== null && <line x1={middle - 12} x2={middle - 12} y1={y(0) - 18} y2={y(depth)} className="tape" />}
-        {well.intake !== undefined && <g><rect x={middle + 2} y={y(well.intake + mark.stickUp) - 9} width={12} height={18} className="pump" /><line x1={middle + 8} x2={middle + 8} y1={y(0) - 18} y2={y(well.intake + mark.stickUp) - 9} className="hose" /></g>}
+        {well.intake !== undefined && (
+          <g>
+            <rect x={middle + 2} y={y(well.intake + mark.stickUp) - 9} width={12} height={18} className="pump" />
+            <line x1={middle + 8} x2={middle + 8} y1={y(0) - 18} y2={y(well.intake + mark.stickUp) - 9} className="hose" />
+          </g>
+        )}
         <path d={`M${casing.left - 18} ${y(0) - 7}l15 7-15 7z`} className="mark-point" />
         {purge?.setUp && <Volumes purge={purge} top={y(depth ?? 0)} bottom={y(bottom)} unit={volumeUnit} />}
         <g className="scale">
-          <text x={casing.left - 24} y={y(0) + 5} textAnchor="end">mark</text>
-          <text x={casing.left - 10} y={ground + 20} textAnchor="end">ground</text>
-          <text x={casing.left - 10} y={(screenTop + screenBottom) / 2 + 5} textAnchor="end">screen</text>
-          <text x={casing.right + 10} y={screenTop + 5}>{shown(well.screenTop + mark.stickUp)}</text>
-          {Math.abs(screenBottom - y(bottom)) > 16 && <text x={casing.right + 10} y={screenBottom + 3}>{shown(well.screenBottom + mark.stickUp)}</text>}
-          <text x={casing.right + 10} y={y(bottom) + 14}>{shown(bottom)}</text>
-          <text x={casing.left - 10} y={y(bottom) + 5} textAnchor="end">bottom</text>
-          {depth !== null && <text x={casing.right + 10} y={y(depth) + 5} className="strong">{shown(depth)}</text>}
+          <text x={casing.left - 24} y={y(0) + 5} textAnchor="end">
+            mark
+          </text>
+          <text x={casing.left - 10} y={ground + 20} textAnchor="end">
+            ground
+          </text>
+          <text x={casing.left - 10} y={(screenTop + screenBottom) / 2 + 5} textAnchor="end">
+            screen
+          </text>
+          <text x={casing.right + 10} y={screenTop + 5}>
+            {shown(well.screenTop + mark.stickUp)}
+          </text>
+          {Math.abs(screenBottom - y(bottom)) > 16 && (
+            <text x={casing.right + 10} y={screenBottom + 3}>
+              {shown(well.screenBottom + mark.stickUp)}
+            </text>
+          )}
+          <text x={casing.right + 10} y={y(bottom) + 14}>
+            {shown(bottom)}
+          </text>
+          <text x={casing.left - 10} y={y(bottom) + 5} textAnchor="end">
+            bottom
+          </text>
+          {depth !== null && (
+            <text x={casing.right + 10} y={y(depth) + 5} className="strong">
+              {shown(depth)}
+            </text>
+          )}
         </g>
       </svg>
       {depth !== null && depth > bottom && <figcaption className="small">The level typed lies below the drawing.</figcaption>}
@@ -77,11 +117,19 @@ function Volumes({ purge, top: from, bottom: to, unit }: { purge: PurgeState; to
         return (
           <g key={index}>
             <rect x={x} y={from} width={step - 4} height={to - from} className="volume-box" />
-            <rect x={x} y={to - (to - from) * share} width={step - 4} height={(to - from) * share} className={index < volumes ? 'volume-full' : 'volume-more'} />
+            <rect
+              x={x}
+              y={to - (to - from) * share}
+              width={step - 4}
+              height={(to - from) * share}
+              className={index < volumes ? 'volume-full' : 'volume-more'}
+            />
           </g>
         );
       })}
-      <text x={274} y={from - 8} className="volume-text">{volumes} × {showNumber(fromBase(oneVolume.value, unit === 'gal' ? 'gal' : 'L'), 1)} {unit === 'gal' ? 'gal' : 'L'}</text>
+      <text x={274} y={from - 8} className="volume-text">
+        {volumes} × {showNumber(fromBase(oneVolume.value, unit === 'gal' ? 'gal' : 'L'), 1)} {unit === 'gal' ? 'gal' : 'L'}
+      </text>
     </g>
   );
 }

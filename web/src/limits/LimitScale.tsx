@@ -13,13 +13,28 @@ export function LimitScale({ of: { result, verdict } }: { of: JudgedResult }) {
   const middle = height / 2;
   return (
     <svg className="limit-scale" viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-      {most !== null && <rect x={x(most)} width={width - x(most)} y={middle - 7} height={14} className={verdict.limit?.kind === 'health' ? 'over health' : 'over'} />}
+      {most !== null && (
+        <rect
+          x={x(most)}
+          width={width - x(most)}
+          y={middle - 7}
+          height={14}
+          className={verdict.limit?.kind === 'health' ? 'over health' : 'over'}
+        />
+      )}
       {least !== null && <rect x={0} width={x(least)} y={middle - 7} height={14} className="over" />}
       <line x1={0} x2={width} y1={middle} y2={middle} className="axis" />
-      {[most, least].map((limit) => limit !== null && <line key={limit} x1={x(limit)} x2={x(limit)} y1={3} y2={height - 3} className="limit" />)}
-      {result.form === 'value' || result.form === 'absent'
-        ? <path d={`M${x(known)} ${middle - 11}l7 11-7 11-7-11z`} className="value" />
-        : <><line x1={x(low)} x2={Number.isFinite(high) ? x(high) : width} y1={middle} y2={middle} className="span" /><line x1={x(known)} x2={x(known)} y1={middle - 8} y2={middle + 8} className="span" /></>}
+      {[most, least].map(
+        (limit) => limit !== null && <line key={limit} x1={x(limit)} x2={x(limit)} y1={3} y2={height - 3} className="limit" />,
+      )}
+      {result.form === 'value' || result.form === 'absent' ? (
+        <path d={`M${x(known)} ${middle - 11}l7 11-7 11-7-11z`} className="value" />
+      ) : (
+        <>
+          <line x1={x(low)} x2={Number.isFinite(high) ? x(high) : width} y1={middle} y2={middle} className="span" />
+          <line x1={x(known)} x2={x(known)} y1={middle - 8} y2={middle + 8} className="span" />
+        </>
+      )}
     </svg>
   );
 }

@@ -23,13 +23,24 @@ const words: Record<VerdictState, [string, MarkKind, string]> = {
 export function VerdictPage() {
   const { id, round } = useRound();
   const { verdict } = round;
-  if (!verdict) return <Empty title="There is no verdict yet"><p>It follows from the report, once it is read.</p><Link to={`/rounds/${id}/report`}>To the report</Link></Empty>;
+  if (!verdict)
+    return (
+      <Empty title="There is no verdict yet">
+        <p>It follows from the report, once it is read.</p>
+        <Link to={`/rounds/${id}/report`}>To the report</Link>
+      </Empty>
+    );
   return (
     <div className="stack-wide">
       <h1>{sentence(verdict)}</h1>
-      <p className="soft">Against {verdict.set.name}: {verdict.set.source}, {verdict.set.edition}. Your authority may set stricter values; its word comes first.</p>
+      <p className="soft">
+        Against {verdict.set.name}: {verdict.set.source}, {verdict.set.edition}. Your authority may set stricter values; its word comes
+        first.
+      </p>
       {round.followUps.length > 0 && <FollowUps />}
-      {verdict.visits.map((visit) => <AtPoint key={visit.visit} verdict={visit} />)}
+      {verdict.visits.map((visit) => (
+        <AtPoint key={visit.visit} verdict={visit} />
+      ))}
       <Refused />
     </div>
   );
@@ -43,7 +54,11 @@ function sentence(verdict: RoundVerdict): string {
   const [over, unsure, indicator] = [count('over-health'), count('cannot-tell'), count('over-indicator')];
   const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
   const parts = [
-    ...new Set(germs.map(({ result, verdict: one }) => `${parameter(result.parameter).name} ${one.state === 'cannot-tell' ? 'cannot be told' : 'found'}`)),
+    ...new Set(
+      germs.map(
+        ({ result, verdict: one }) => `${parameter(result.parameter).name} ${one.state === 'cannot-tell' ? 'cannot be told' : 'found'}`,
+      ),
+    ),
     ...(over > 0 ? [`${plural(over, 'result is', 'results are')} over a health value`] : []),
     ...(sums > 0 && over === 0 ? ['nitrate and nitrite together are over'] : []),
     ...(unsure > 0 ? [`${plural(unsure, 'cannot', 'cannot')} be told`] : []),
@@ -56,12 +71,30 @@ function sentence(verdict: RoundVerdict): string {
 function AtPoint({ verdict }: { verdict: VisitVerdict }) {
   return (
     <section className="stack">
-      <h2>{verdict.pointName}{verdict.sample === 'special' ? ', special sample' : ''}</h2>
-      {verdict.use === 'monitoring' && <p className="finding note small"><Mark kind="note" /><span>A monitoring well: nobody drinks this water. The values for drinking water are a comparison.</span></p>}
+      <h2>
+        {verdict.pointName}
+        {verdict.sample === 'special' ? ', special sample' : ''}
+      </h2>
+      {verdict.use === 'monitoring' && (
+        <p className="finding note small">
+          <Mark kind="note" />
+          <span>A monitoring well: nobody drinks this water. The values for drinking water are a comparison.</span>
+        </p>
+      )}
       <ul className="judged plain">
-        {verdict.sums.filter((sum) => sum.state !== 'meets').map((sum) => <Sum key={sum.rule.id} sum={sum} />)}
-        {verdict.judged.map((one) => <Line key={`${one.result.bottle} ${one.result.parameter}`} one={one} />)}
-        {verdict.sums.filter((sum) => sum.state === 'meets').map((sum) => <Sum key={sum.rule.id} sum={sum} />)}
+        {verdict.sums
+          .filter((sum) => sum.state !== 'meets')
+          .map((sum) => (
+            <Sum key={sum.rule.id} sum={sum} />
+          ))}
+        {verdict.judged.map((one) => (
+          <Line key={`${one.result.bottle} ${one.result.parameter}`} one={one} />
+        ))}
+        {verdict.sums
+          .filter((sum) => sum.state === 'meets')
+          .map((sum) => (
+            <Sum key={sum.rule.id} sum={sum} />
+          ))}
       </ul>
     </section>
   );
@@ -72,10 +105,18 @@ function Sum({ sum }: { sum: SumVerdict }) {
   return (
     <li className={sum.state}>
       <span className="strong">{sum.rule.name}</span>
-      <span className="number">{showNumber(sum.high, 2)}<span className="unit">of 1</span></span>
+      <span className="number">
+        {showNumber(sum.high, 2)}
+        <span className="unit">of 1</span>
+      </span>
       <span />
-      <span className={`word tone-${tone}`}><Mark kind={kind} />{word}</span>
-      <span className="small soft">{sum.rule.place}. <How working={sum.working} label="How it came about" /></span>
+      <span className={`word tone-${tone}`}>
+        <Mark kind={kind} />
+        {word}
+      </span>
+      <span className="small soft">
+        {sum.rule.place}. <How working={sum.working} label="How it came about" />
+      </span>
     </li>
   );
 }
@@ -85,7 +126,10 @@ function written({ result }: JudgedResult): { text: string; unit: string } {
   const words: Record<string, string> = { below: 'not detected', present: 'present', absent: 'absent', uncountable: 'too many' };
   if (result.value === null) return { text: words[result.form] ?? '–', unit: '' };
   const digits = result.value !== 0 && Math.abs(result.value) < 10 ** -decimals ? decimals + 1 : decimals;
-  return { text: `${result.form === 'below' ? '< ' : result.form === 'above' ? '> ' : ''}${showNumber(result.value, digits)}`, unit: unitLabel(unit) };
+  return {
+    text: `${result.form === 'below' ? '< ' : result.form === 'above' ? '> ' : ''}${showNumber(result.value, digits)}`,
+    unit: unitLabel(unit),
+  };
 }
 
 function Line({ one }: { one: JudgedResult }) {
@@ -95,10 +139,20 @@ function Line({ one }: { one: JudgedResult }) {
   return (
     <li className={one.verdict.state}>
       <span className="strong">{parameter(one.result.parameter).name}</span>
-      <span className="number">{text}<span className="unit">{unit}</span></span>
+      <span className="number">
+        {text}
+        <span className="unit">{unit}</span>
+      </span>
       {limit ? <LimitScale of={one} /> : <span />}
-      <span className={`word tone-${tone}`}><Mark kind={kind} />{one.verdict.close ? 'Meets, but close' : word}</span>
-      <span className="small soft">{one.verdict.because}{one.verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''} {limit?.note ? `${limit.note}.` : ''} Line {one.result.line}: “{one.result.written.result} {one.result.written.unit}”.</span>
+      <span className={`word tone-${tone}`}>
+        <Mark kind={kind} />
+        {one.verdict.close ? 'Meets, but close' : word}
+      </span>
+      <span className="small soft">
+        {one.verdict.because}
+        {one.verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''}{' '}
+        {limit?.note ? `${limit.note}.` : ''} Line {one.result.line}: “{one.result.written.result} {one.result.written.unit}”.
+      </span>
     </li>
   );
 }
@@ -107,5 +161,16 @@ function Refused() {
   const { round } = useRound();
   const refused = round.bottles.filter((bottle) => bottle.lost?.how === 'refused');
   if (refused.length === 0) return null;
-  return <section className="stack"><h2>No result</h2><ul>{refused.map((bottle) => <li key={bottle.id}>{bottle.id}: refused, {bottle.lost!.reason}</li>)}</ul></section>;
+  return (
+    <section className="stack">
+      <h2>No result</h2>
+      <ul>
+        {refused.map((bottle) => (
+          <li key={bottle.id}>
+            {bottle.id}: refused, {bottle.lost!.reason}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }

@@ -7,7 +7,9 @@ import { useRound } from '../book/useRound.ts';
 export function Labels() {
   const { round } = useRound();
   const me = useMe();
-  const bottles = round.visits.flatMap((visit) => visit.bottles.filter((bottle) => bottle.state === 'empty').map((bottle) => ({ visit, bottle })));
+  const bottles = round.visits.flatMap((visit) =>
+    visit.bottles.filter((bottle) => bottle.state === 'empty').map((bottle) => ({ visit, bottle })),
+  );
   if (bottles.length === 0) return null;
   return (
     <details className="labels">
@@ -18,8 +20,12 @@ export function Labels() {
           return (
             <li key={bottle.id}>
               <span className="label-id">{bottle.id}</span>
-              <span>{round.plan.date} <span className="soft">at</span> __:__ {me.initials}</span>
-              <span className="small">{visit.point.name}, {requestsOf(visit, bottle.rule).join(', ')}</span>
+              <span>
+                {round.plan.date} <span className="soft">at</span> __:__ {me.initials}
+              </span>
+              <span className="small">
+                {visit.point.name}, {requestsOf(visit, bottle.rule).join(', ')}
+              </span>
               <span className="small">{rule.preservative?.name ?? 'No preservative'}</span>
             </li>
           );

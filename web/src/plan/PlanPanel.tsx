@@ -12,16 +12,30 @@ import './plan.css';
 function Analyses({ visit }: { visit: VisitState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
-  const toggle = (id: AnalysisId, on: boolean) => void run(() => append(on ? analysisAdded : analysisRemoved, { visit: visit.id, analysis: id }));
+  const toggle = (id: AnalysisId, on: boolean) =>
+    void run(() => append(on ? analysisAdded : analysisRemoved, { visit: visit.id, analysis: id }));
   return (
     <tr>
-      <th scope="row">{visit.point.name}<div className="small soft">{visit.point.code}, {visit.point.place}</div></th>
+      <th scope="row">
+        {visit.point.name}
+        <div className="small soft">
+          {visit.point.code}, {visit.point.place}
+        </div>
+      </th>
       {analysisIds.map((id) => (
         <td key={id}>
-          <Checkbox checked={visit.analyses.includes(id)} disabled={busy} onChange={(event) => toggle(id, event.target.checked)} aria-label={`${analysis(id).name} at ${visit.point.name}`} />
+          <Checkbox
+            checked={visit.analyses.includes(id)}
+            disabled={busy}
+            onChange={(event) => toggle(id, event.target.checked)}
+            aria-label={`${analysis(id).name} at ${visit.point.name}`}
+          />
         </td>
       ))}
-      <td>{visit.bottles.filter((bottle) => !bottle.lost).length}{say && <Said say={say} />}</td>
+      <td>
+        {visit.bottles.filter((bottle) => !bottle.lost).length}
+        {say && <Said say={say} />}
+      </td>
     </tr>
   );
 }
@@ -34,16 +48,31 @@ function Packing() {
   return (
     <section className="panel">
       <h2>To pack</h2>
-      {counts.length === 0 ? <p className="soft">No analysis is chosen, so there is no bottle to pack.</p> : (
+      {counts.length === 0 ? (
+        <p className="soft">No analysis is chosen, so there is no bottle to pack.</p>
+      ) : (
         <table className="dense">
-          <thead><tr><th className="number">Bottles</th><th className="number">Spare</th><th>Kind</th></tr></thead>
+          <thead>
+            <tr>
+              <th className="number">Bottles</th>
+              <th className="number">Spare</th>
+              <th>Kind</th>
+            </tr>
+          </thead>
           <tbody>
             {counts.map(({ rule, needed, spares }) => {
               const { name, volume, container, preservative } = bottleRule(rule);
               return (
                 <tr key={rule}>
-                  <td className="number strong">{needed}</td><td className="number">{spares}</td>
-                  <td>{name}, {volume} mL<div className="small soft">{container}{preservative ? `. ${preservative.name}` : ''}</div></td>
+                  <td className="number strong">{needed}</td>
+                  <td className="number">{spares}</td>
+                  <td>
+                    {name}, {volume} mL
+                    <div className="small soft">
+                      {container}
+                      {preservative ? `. ${preservative.name}` : ''}
+                    </div>
+                  </td>
                 </tr>
               );
             })}
@@ -51,9 +80,17 @@ function Packing() {
         </table>
       )}
       {counts.some(({ rule }) => bottleRule(rule).preservative?.hazard.includes('cid')) && (
-        <p className="finding question small"><span className="strong">Acid in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules come first.</p>
+        <p className="finding question small">
+          <span className="strong">Acid in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules come first.
+        </p>
       )}
-      {unpacked.length > 0 && <div><Button type="primary" loading={busy} onClick={() => void run(() => append(bottlesPacked, { bottles: unpacked }))}>{unpacked.length === 1 ? '1 bottle is' : `${unpacked.length} bottles are`} labelled and packed</Button></div>}
+      {unpacked.length > 0 && (
+        <div>
+          <Button type="primary" loading={busy} onClick={() => void run(() => append(bottlesPacked, { bottles: unpacked }))}>
+            {unpacked.length === 1 ? '1 bottle is' : `${unpacked.length} bottles are`} labelled and packed
+          </Button>
+        </div>
+      )}
       <Said say={say} />
     </section>
   );
@@ -68,11 +105,26 @@ export function PlanPanel() {
         <h2>Points and analyses</h2>
         <div className="scroll" tabIndex={0} role="region" aria-label="Points and analyses">
           <table className="dense plan-table">
-            <thead><tr><th>Point</th>{analysisIds.map((id) => <th key={id}>{analysis(id).name}</th>)}<th>Bottles</th></tr></thead>
-            <tbody>{round.visits.map((visit) => <Analyses key={visit.id} visit={visit} />)}</tbody>
+            <thead>
+              <tr>
+                <th>Point</th>
+                {analysisIds.map((id) => (
+                  <th key={id}>{analysis(id).name}</th>
+                ))}
+                <th>Bottles</th>
+              </tr>
+            </thead>
+            <tbody>
+              {round.visits.map((visit) => (
+                <Analyses key={visit.id} visit={visit} />
+              ))}
+            </tbody>
           </table>
         </div>
-        <p className="soft small">{showDate(round.plan.date)}. {round.plan.system}. {round.plan.lab ? `Lab: ${round.plan.lab.name}.` : 'No lab: levels only, or bring the samples to a lab of your own.'}</p>
+        <p className="soft small">
+          {showDate(round.plan.date)}. {round.plan.system}.{' '}
+          {round.plan.lab ? `Lab: ${round.plan.lab.name}.` : 'No lab: levels only, or bring the samples to a lab of your own.'}
+        </p>
         <Labels />
       </section>
       <Packing />

@@ -11,18 +11,45 @@ export function RoundsPage() {
   if (!data) return <Loading what="the rounds" />;
   return (
     <>
-      <div className="row between"><h1>Rounds</h1><Link className="strong" to="/rounds/new">Plan a round</Link></div>
-      {data.length === 0 ? <Empty title="No round was planned yet"><Link to="/rounds/new">Plan a round</Link></Empty> : (
+      <div className="row between">
+        <h1>Rounds</h1>
+        <Link className="strong" to="/rounds/new">
+          Plan a round
+        </Link>
+      </div>
+      {data.length === 0 ? (
+        <Empty title="No round was planned yet">
+          <Link to="/rounds/new">Plan a round</Link>
+        </Empty>
+      ) : (
         <div className="scroll" tabIndex={0} role="region" aria-label="Rounds">
           <table className="dense">
-            <thead><tr><th>Date</th><th>Round</th><th>Code</th><th>What is next</th></tr></thead>
+            <thead>
+              <tr>
+                <th>Date</th>
+                <th>Round</th>
+                <th>Code</th>
+                <th>What is next</th>
+              </tr>
+            </thead>
             <tbody>
               {data.map((round) => (
                 <tr key={round.id}>
                   <td style={{ whiteSpace: 'nowrap' }}>{showDate(round.date)}</td>
-                  <td><Link to={`/rounds/${round.id}`}>{round.name}</Link></td>
+                  <td>
+                    <Link to={`/rounds/${round.id}`}>{round.name}</Link>
+                  </td>
                   <td>{round.code}</td>
-                  <td>{round.closed ? <span className="word tone-good"><Mark kind="good" size={15} />Done</span> : round.overview?.next?.say}</td>
+                  <td>
+                    {round.closed ? (
+                      <span className="word tone-good">
+                        <Mark kind="good" size={15} />
+                        Done
+                      </span>
+                    ) : (
+                      round.overview?.next?.say
+                    )}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -5,7 +5,10 @@ import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import './bands.css';
 
 const words: Record<ParameterVerdict['state'], [string, MarkKind]> = {
-  holding: ['Holding', 'good'], moving: ['Moving', 'question'], short: ['Too few sets', 'note'], unread: ['Not read', 'open'],
+  holding: ['Holding', 'good'],
+  moving: ['Moving', 'question'],
+  short: ['Too few sets', 'note'],
+  unread: ['Not read', 'open'],
 };
 
 const [width, height] = [260, 46];
@@ -13,16 +16,35 @@ const [width, height] = [260, 46];
 /** The last values closing in on the band: the newest large, older ones smaller, the band in the middle. */
 function Band({ verdict }: { verdict: ParameterVerdict }) {
   const { band, window } = verdict;
-  if (!band) return <svg viewBox={`0 0 ${width} ${height}`} aria-hidden="true"><line x1={0} x2={width} y1={height / 2} y2={height / 2} className="axis" /></svg>;
+  if (!band)
+    return (
+      <svg viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+        <line x1={0} x2={width} y1={height / 2} y2={height / 2} className="axis" />
+      </svg>
+    );
   const reach = Math.max(band.half * 2.2, ...window.map((value) => Math.abs(value - band.middle) * 1.15)) || 1;
   const x = (value: number) => width / 2 + ((value - band.middle) / reach) * (width / 2 - 10);
   return (
     <svg viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-      <rect x={x(band.middle - band.half)} width={Math.max(3, x(band.middle + band.half) - x(band.middle - band.half))} y={6} height={height - 12} className="band" />
+      <rect
+        x={x(band.middle - band.half)}
+        width={Math.max(3, x(band.middle + band.half) - x(band.middle - band.half))}
+        y={6}
+        height={height - 12}
+        className="band"
+      />
       <line x1={0} x2={width} y1={height / 2} y2={height / 2} className="axis" />
       {window.map((value, index) => {
         const age = window.length - 1 - index;
-        return <circle key={index} cx={x(value)} cy={height / 2} r={age === 0 ? 9 : Math.max(3, 7 - 1.5 * age)} className={age === 0 ? 'latest' : 'older'} />;
+        return (
+          <circle
+            key={index}
+            cx={x(value)}
+            cy={height / 2}
+            r={age === 0 ? 9 : Math.max(3, 7 - 1.5 * age)}
+            className={age === 0 ? 'latest' : 'older'}
+          />
+        );
       })}
     </svg>
   );
@@ -36,9 +58,17 @@ export function Bands({ of }: { of: Stability }) {
         const [word, kind] = words[verdict.state];
         return (
           <li key={verdict.parameter}>
-            <span className="band-name"><span className="strong">{row.name}</span><span className="small soft">{verdict.window.map((value) => showNumber(value, row.decimals)).join(' → ') || 'no reading'} {unitLabel(row.unit)}</span></span>
+            <span className="band-name">
+              <span className="strong">{row.name}</span>
+              <span className="small soft">
+                {verdict.window.map((value) => showNumber(value, row.decimals)).join(' → ') || 'no reading'} {unitLabel(row.unit)}
+              </span>
+            </span>
             <Band verdict={verdict} />
-            <span className={`word tone-${kind}`}><Mark kind={kind} />{word}</span>
+            <span className={`word tone-${kind}`}>
+              <Mark kind={kind} />
+              {word}
+            </span>
             <span className="small soft band-why">{verdict.because}</span>
           </li>
         );

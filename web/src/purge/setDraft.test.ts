@@ -4,7 +4,9 @@ import { draftOf, setErrors, setPayload, unitsFor, type SetDraft } from './setDr
 
 const parameters: ProbeParameter[] = ['temperature', 'ph', 'conductivity'];
 const draft = (change: Partial<SetDraft> = {}): SetDraft => ({
-  pumped: { text: '24', unit: 'L' }, level: { text: '', unit: 'm' }, note: '',
+  pumped: { text: '24', unit: 'L' },
+  level: { text: '', unit: 'm' },
+  note: '',
   values: { temperature: { text: '16,8', unit: 'degC' }, ph: { text: '6.88', unit: 'pH' } },
   ...change,
 });
@@ -30,14 +32,24 @@ it('sends what was typed and nothing that was left empty', () => {
   const visit = '01a20799-0ac0-7e14-ac1e-a37805fa5240';
   const payload = setPayload(visit, draft({ note: '  clear ' }), parameters);
   expect(payload).toEqual({
-    visit, pumped: { text: '24', unit: 'L' }, note: 'clear',
+    visit,
+    pumped: { text: '24', unit: 'L' },
+    note: 'clear',
     values: { temperature: { text: '16,8', unit: 'degC' }, ph: { text: '6.88', unit: 'pH' } },
   });
   expect(purgeReading.payload.safeParse(payload).success).toBe(true);
 });
 
 it('turns a written set back into a draft to correct', () => {
-  const set = { entry: 'e', at: 0, pumped: 0.024, pumpedTyped: { text: '24', unit: 'L' as const }, values: draft().values, level: 7.6, note: 'clear' };
+  const set = {
+    entry: 'e',
+    at: 0,
+    pumped: 0.024,
+    pumpedTyped: { text: '24', unit: 'L' as const },
+    values: draft().values,
+    level: 7.6,
+    note: 'clear',
+  };
   expect(draftOf(set)).toMatchObject({ pumped: { text: '24' }, level: { text: '7.600', unit: 'm' }, note: 'clear' });
   expect(draftOf({ ...set, level: null }).level.text).toBe('');
 });

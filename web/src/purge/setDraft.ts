@@ -22,7 +22,10 @@ const isTyped = (typed: Typed | undefined): typed is Typed => typed !== undefine
 /** What is wrong with each field of a set, by field. */
 export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]): Record<string, string> {
   const errors: Record<string, string> = {};
-  const numbers: [string, Typed][] = [['pumped', draft.pumped], ...(isTyped(draft.level) ? [['level', draft.level] as [string, Typed]] : [])];
+  const numbers: [string, Typed][] = [
+    ['pumped', draft.pumped],
+    ...(isTyped(draft.level) ? [['level', draft.level] as [string, Typed]] : []),
+  ];
   for (const [field, typed] of numbers) {
     const reading = readNumber(typed.text);
     if (!reading.ok) errors[field] = reading.message;
@@ -40,7 +43,9 @@ export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]
 export function setPayload(visit: string, draft: SetDraft, parameters: readonly ProbeParameter[]) {
   const values = Object.fromEntries(parameters.filter((id) => isTyped(draft.values[id])).map((id) => [id, draft.values[id]!]));
   return {
-    visit, pumped: draft.pumped, values,
+    visit,
+    pumped: draft.pumped,
+    values,
     ...(isTyped(draft.level) ? { level: draft.level } : {}),
     ...(draft.note.trim() ? { note: draft.note.trim() } : {}),
   };
@@ -48,5 +53,10 @@ export function setPayload(visit: string, draft: SetDraft, parameters: readonly 
 
 /** A set that was written down, as a draft to correct. */
 export function draftOf(set: PurgeSet): SetDraft {
-  return { pumped: set.pumpedTyped, values: set.values, level: { text: set.level === null ? '' : showNumber(set.level, 3), unit: 'm' }, note: set.note ?? '' };
+  return {
+    pumped: set.pumpedTyped,
+    values: set.values,
+    level: { text: set.level === null ? '' : showNumber(set.level, 3), unit: 'm' },
+    note: set.note ?? '',
+  };
 }

@@ -1,8 +1,7 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import { roleNames, roles, type Mapping, type ReportDraft, type Role } from '@fonte/core/read';
+import { type Mapping, type ReportDraft, type Role } from '@fonte/core/read';
 import type { RoundReport } from '@fonte/core/round';
-import { showNumber, unitLabel } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -15,13 +14,23 @@ import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import './read.css';
+import { Columns } from './Columns.tsx';
+import { Results } from './Results.tsx';
 
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
   const { id, refresh } = useRound();
   const navigate = useNavigate();
   const [mapping, setMapping] = useState<Mapping | undefined>(report.read?.mapping);
-  const { data: draft, error, mutate } = useSWR<ReportDraft>(['draft', id, report.sha256, mapping], () => post<ReportDraft>(`/api/rounds/${id}/reports/${report.sha256}/draft`, mapping ? { mapping } : {}), { keepPreviousData: true, revalidateOnFocus: false });
+  const {
+    data: draft,
+    error,
+    mutate,
+  } = useSWR<ReportDraft>(
+    ['draft', id, report.sha256, mapping],
+    () => post<ReportDraft>(`/api/rounds/${id}/reports/${report.sha256}/draft`, mapping ? { mapping } : {}),
+    { keepPreviousData: true, revalidateOnFocus: false },
+  );
   const { busy, run, say } = useAction();
   const attempt = useRef<{ key: string; id: string } | null>(null);
   if (error) return <Failed error={error} retry={() => void mutate()} />;
@@ -31,48 +40,41 @@ export function Draft({ report }: { report: RoundReport }) {
     const kept = Object.entries(draft.mapping.columns).filter(([name, index]) => index !== column && name !== role);
     setMapping({ ...draft.mapping, columns: Object.fromEntries(role === '' ? kept : [...kept, [role, column]]) });
   };
-  const write = () => run(async () => {
-    const key = JSON.stringify(draft.mapping);
-    attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
-    await post(`/api/rounds/${id}/reports/${report.sha256}/read`, { id: attempt.current.id, mapping: draft.mapping });
-    await refresh();
-    await navigate(`/rounds/${id}/verdict`);
-  });
+  const write = () =>
+    run(async () => {
+      const key = JSON.stringify(draft.mapping);
+      attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
+      await post(`/api/rounds/${id}/reports/${report.sha256}/read`, { id: attempt.current.id, mapping: draft.mapping });
+      await refresh();
+      await navigate(`/rounds/${id}/verdict`);
+    });
   return (
     <>
       <Columns draft={draft} assign={assign} />
-      {draft.refusal && <p className="finding stop" role="alert"><Mark kind="stop" /><span>{draft.refusal.message} <span className="small">Line {draft.refusal.line}.</span></span></p>}
+      {draft.refusal && (
+        <p className="finding stop" role="alert">
+          <Mark kind="stop" />
+          <span>
+            {draft.refusal.message} <span className="small">Line {draft.refusal.line}.</span>
+          </span>
+        </p>
+      )}
       <NitrogenBasis draft={draft} choose={(nitrogenAs) => setMapping({ ...draft.mapping, nitrogenAs })} />
       <Unread draft={draft} />
       <Results draft={draft} />
       <Said say={say} />
-      <div><Button type="primary" size="large" loading={busy} disabled={draft.refusal !== null || draft.results.length === 0} onClick={() => void write()}>Write {draft.results.length} results down</Button></div>
-    </>
-  );
-}
-
-function Columns({ draft, assign }: { draft: ReportDraft; assign: (column: number, role: Role | '') => void }) {
-  const roleOf = (column: number) => roles.find((role) => draft.mapping.columns[role] === column) ?? '';
-  return (
-    <section className="stack">
-      <h2>Which column is what</h2>
-      <p className="soft small">{draft.rowCount} rows, {draft.encoding}, split at “{draft.delimiter === '\t' ? 'tab' : draft.delimiter}”. The reporting limit is not the result.</p>
-      <div className="scroll" tabIndex={0} role="region" aria-label="Columns of the report">
-        <table className="dense columns">
-          <thead>
-            <tr>{draft.header.map((text, column) => (
-              <th key={column}>
-                <select aria-label={`Column ${text || column + 1} is`} value={roleOf(column)} className={roleOf(column) === 'result' ? 'result' : ''} onChange={(event) => assign(column, event.target.value as Role | '')}>
-                  <option value="">Not read</option>{roles.map((role) => <option key={role} value={role}>{roleNames[role]}</option>)}
-                </select>
-                <div>{text}</div>
-              </th>
-            ))}</tr>
-          </thead>
-          <tbody>{draft.preview.map((cells, row) => <tr key={row}>{draft.header.map((_, column) => <td key={column}>{cells[column]}</td>)}</tr>)}</tbody>
-        </table>
+      <div>
+        <Button
+          type="primary"
+          size="large"
+          loading={busy}
+          disabled={draft.refusal !== null || draft.results.length === 0}
+          onClick={() => void write()}
+        >
+          Write {draft.results.length} results down
+        </Button>
       </div>
-    </section>
+    </>
   );
 }
 
@@ -82,8 +84,21 @@ function NitrogenBasis({ draft, choose }: { draft: ReportDraft; choose: (as: 'N'
   return (
     <div className="finding question">
       <Mark kind="question" />
-      <p><span className="strong">Nitrogen is given how?</span> The file does not say. 10 mg/L as N is 44 mg/L as NO₃. Ask the lab if you do not know.</p>
-      <p><Segmented aria-label="Nitrogen is given" value={draft.mapping.nitrogenAs ?? ''} onChange={(value) => choose(value as 'N' | 'ion')} options={[{ value: 'N', label: 'As nitrogen (N)' }, { value: 'ion', label: 'As the ion (NO₃, NO₂, NH₄)' }]} /></p>
+      <p>
+        <span className="strong">Nitrogen is given how?</span> The file does not say. 10 mg/L as N is 44 mg/L as NO₃. Ask the lab if you do
+        not know.
+      </p>
+      <p>
+        <Segmented
+          aria-label="Nitrogen is given"
+          value={draft.mapping.nitrogenAs ?? ''}
+          onChange={(value) => choose(value as 'N' | 'ion')}
+          options={[
+            { value: 'N', label: 'As nitrogen (N)' },
+            { value: 'ion', label: 'As the ion (NO₃, NO₂, NH₄)' },
+          ]}
+        />
+      </p>
     </div>
   );
 }
@@ -94,11 +109,30 @@ function Unread({ draft }: { draft: ReportDraft }) {
     <>
       {draft.unreadCount > 0 && (
         <section className="stack">
-          <h2 className="word tone-question"><Mark kind="question" />Not understood: {draft.unreadCount} of {draft.rowCount} rows</h2>
+          <h2 className="word tone-question">
+            <Mark kind="question" />
+            Not understood: {draft.unreadCount} of {draft.rowCount} rows
+          </h2>
           <div className="scroll" tabIndex={0} role="region" aria-label="Rows not understood">
             <table className="dense">
-              <thead><tr><th className="number">Line</th><th className="number">Column</th><th>It says</th><th>Why not</th></tr></thead>
-              <tbody>{draft.unread.slice(0, 30).map((row) => <tr key={`${row.line} ${row.column}`}><td className="number">{row.line}</td><td className="number">{row.column}</td><td>{row.cell || '(empty)'}</td><td>{row.why}</td></tr>)}</tbody>
+              <thead>
+                <tr>
+                  <th className="number">Line</th>
+                  <th className="number">Column</th>
+                  <th>It says</th>
+                  <th>Why not</th>
+                </tr>
+              </thead>
+              <tbody>
+                {draft.unread.slice(0, 30).map((row) => (
+                  <tr key={`${row.line} ${row.column}`}>
+                    <td className="number">{row.line}</td>
+                    <td className="number">{row.column}</td>
+                    <td>{row.cell || '(empty)'}</td>
+                    <td>{row.why}</td>
+                  </tr>
+                ))}
+              </tbody>
             </table>
           </div>
           {draft.unreadCount > 30 && <p className="soft">and {draft.unreadCount - 30} more</p>}
@@ -107,41 +141,27 @@ function Unread({ draft }: { draft: ReportDraft }) {
       {draft.doubts.length > 0 && (
         <details className="finding question" open={draft.doubts.length < 6}>
           <summary className="strong">Report and book disagree about the day of collection: {draft.doubts.length} rows</summary>
-          <ul>{draft.doubts.slice(0, 30).map((row) => <li key={row.line}>Line {row.line}: “{row.cell}”. {row.why}</li>)}</ul>
+          <ul>
+            {draft.doubts.slice(0, 30).map((row) => (
+              <li key={row.line}>
+                Line {row.line}: “{row.cell}”. {row.why}
+              </li>
+            ))}
+          </ul>
         </details>
       )}
-      {missing.length > 0 && <details><summary>Asked for and not in the report: {missing.reduce((sum, line) => sum + line.parameters.length, 0)}</summary><ul>{missing.map((line) => <li key={line.bottle}>{line.bottle}: {line.parameters.map((one) => parameter(one).name).join(', ')}</li>)}</ul></details>}
+      {missing.length > 0 && (
+        <details>
+          <summary>Asked for and not in the report: {missing.reduce((sum, line) => sum + line.parameters.length, 0)}</summary>
+          <ul>
+            {missing.map((line) => (
+              <li key={line.bottle}>
+                {line.bottle}: {line.parameters.map((one) => parameter(one).name).join(', ')}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
     </>
-  );
-}
-
-const prefix = { value: '', below: '< ', above: '> ', present: '', absent: '', uncountable: '' };
-const word = { value: '', below: 'not detected', above: '', present: 'present', absent: 'absent', uncountable: 'too many to count' };
-
-function Results({ draft }: { draft: ReportDraft }) {
-  if (draft.results.length === 0) return null;
-  return (
-    <section className="stack">
-      <h2>What would be written down</h2>
-      <div className="scroll" tabIndex={0} role="region" aria-label="Results">
-        <table className="dense">
-          <thead><tr><th>Bottle</th><th>What</th><th className="number">The lab writes</th><th className="number">Read as</th><th className="number">Reporting limit</th></tr></thead>
-          <tbody>
-            {draft.results.map((result) => {
-              const { name, unit, decimals } = parameter(result.parameter);
-              const shown = (value: number) => `${showNumber(value, value !== 0 && Math.abs(value) < 10 ** -decimals ? decimals + 2 : decimals)} ${unitLabel(unit)}`;
-              return (
-                <tr key={`${result.bottle} ${result.parameter}`}>
-                  <td>{result.bottle}</td><td>{name}</td>
-                  <td className="number">{result.written.result} {result.written.unit}</td>
-                  <td className="number strong">{result.value === null ? word[result.form] : `${prefix[result.form]}${shown(result.value)}`}{result.estimated ? ' (estimate)' : ''}</td>
-                  <td className="number soft">{result.reportingLimit === null ? '–' : shown(result.reportingLimit)}</td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-      </div>
-    </section>
   );
 }

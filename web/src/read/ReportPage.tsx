@@ -17,30 +17,66 @@ export function ReportPage() {
   const { busy, run, say } = useAction();
   const [fetching, none] = [useAction(), useRef(false)];
   const file = useRef<HTMLInputElement>(null);
-  const fetchIt = () => fetching.run(async () => {
-    const { reports } = await post<{ reports: unknown[] }>(`/api/rounds/${id}/reports/fetch`);
-    none.current = reports.length === 0;
-    await refresh();
-  });
-  const take = (chosen: File) => run(async () => {
-    await request(`/api/rounds/${id}/reports?name=${encodeURIComponent(chosen.name)}`, { method: 'POST', body: chosen, headers: { 'content-type': 'text/csv' } });
-    await refresh();
-  });
+  const fetchIt = () =>
+    fetching.run(async () => {
+      const { reports } = await post<{ reports: unknown[] }>(`/api/rounds/${id}/reports/fetch`);
+      none.current = reports.length === 0;
+      await refresh();
+    });
+  const take = (chosen: File) =>
+    run(async () => {
+      await request(`/api/rounds/${id}/reports?name=${encodeURIComponent(chosen.name)}`, {
+        method: 'POST',
+        body: chosen,
+        headers: { 'content-type': 'text/csv' },
+      });
+      await refresh();
+    });
   const accepted = round.bottles.filter((bottle) => bottle.accepted);
   return (
     <div className="stack-wide">
       <div className="row between">
-        <h1>{round.reports.length === 0 ? 'Report' : round.reports.some((report) => !report.read) ? 'A report to read' : 'The report is read'}</h1>
+        <h1>
+          {round.reports.length === 0 ? 'Report' : round.reports.some((report) => !report.read) ? 'A report to read' : 'The report is read'}
+        </h1>
         <div className="row">
-          <Button size="large" type={round.reports.length === 0 ? 'primary' : 'default'} loading={fetching.busy} disabled={accepted.length === 0} onClick={() => void fetchIt()}>Fetch from the lab</Button>
-          <Button size="large" loading={busy} onClick={() => file.current?.click()}>Take in a CSV file</Button>
-          <input ref={file} type="file" accept=".csv,text/csv,text/plain" className="hidden" aria-label="CSV file" tabIndex={-1} onChange={(event) => { const chosen = event.target.files?.[0]; if (chosen) void take(chosen); event.target.value = ''; }} />
+          <Button
+            size="large"
+            type={round.reports.length === 0 ? 'primary' : 'default'}
+            loading={fetching.busy}
+            disabled={accepted.length === 0}
+            onClick={() => void fetchIt()}
+          >
+            Fetch from the lab
+          </Button>
+          <Button size="large" loading={busy} onClick={() => file.current?.click()}>
+            Take in a CSV file
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept=".csv,text/csv,text/plain"
+            className="hidden"
+            aria-label="CSV file"
+            tabIndex={-1}
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              if (chosen) void take(chosen);
+              event.target.value = '';
+            }}
+          />
         </div>
       </div>
       <Said say={say ?? fetching.say} />
       {none.current && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
-      {round.reports.length === 0 && accepted.length === 0 && <Empty title="No bottle is at the lab"><p>A report can be read once the lab has accepted bottles.</p></Empty>}
-      {round.reports.map((report) => <Report key={report.sha256} report={report} />)}
+      {round.reports.length === 0 && accepted.length === 0 && (
+        <Empty title="No bottle is at the lab">
+          <p>A report can be read once the lab has accepted bottles.</p>
+        </Empty>
+      )}
+      {round.reports.map((report) => (
+        <Report key={report.sha256} report={report} />
+      ))}
     </div>
   );
 }
@@ -49,14 +85,31 @@ function Report({ report }: { report: RoundReport }) {
   const { id, round } = useRound();
   return (
     <section className="stack-wide">
-      <p><span className="strong">{report.name}</span> <span className="soft">{(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…</span></p>
+      <p>
+        <span className="strong">{report.name}</span>{' '}
+        <span className="soft">
+          {(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…
+        </span>
+      </p>
       {report.read && (
         <div className="row between panel">
-          <p className="word tone-good"><Mark kind="good" />{report.read.results.length} results written down{report.read.unread > 0 ? `, ${report.read.unread} rows not understood` : ''}</p>
-          <Link className="strong" to={`/rounds/${id}/verdict`}>To the verdict</Link>
+          <p className="word tone-good">
+            <Mark kind="good" />
+            {report.read.results.length} results written down{report.read.unread > 0 ? `, ${report.read.unread} rows not understood` : ''}
+          </p>
+          <Link className="strong" to={`/rounds/${id}/verdict`}>
+            To the verdict
+          </Link>
         </div>
       )}
-      {report.read ? <details><summary>Read it again with other columns</summary><Draft report={report} /></details> : <Draft report={report} />}
+      {report.read ? (
+        <details>
+          <summary>Read it again with other columns</summary>
+          <Draft report={report} />
+        </details>
+      ) : (
+        <Draft report={report} />
+      )}
     </section>
   );
 }

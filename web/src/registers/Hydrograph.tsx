@@ -10,16 +10,33 @@ Chart.register(LineElement, PointElement, LinearScale, CategoryScale, Tooltip);
 /** Water level elevation through time. */
 export function Hydrograph({ levels }: { levels: readonly { at: number; elevation: number }[] }) {
   const { variant } = useVariant();
-  const { units: { depth: [unit] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [unit],
+    },
+  } = useUnitSystem();
   const palette = palettes[variant];
   const label = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
   const values = levels.map((level) => fromBase(level.elevation, unit));
   const text = { color: palette.ink, font: { size: 14, family: font } };
   return (
     <figure style={{ height: 190 }}>
-      <Line role="img" aria-label={`Water level elevation from ${label.format(levels[0]!.at)} to ${label.format(levels.at(-1)!.at)}, between ${Math.min(...values).toFixed(2)} and ${Math.max(...values).toFixed(2)} ${unitLabel(unit)}`}
-        data={{ labels: levels.map((level) => label.format(level.at)), datasets: [{ data: values, borderColor: palette.waterDeep, backgroundColor: palette.ink, borderWidth: 2.5, pointRadius: 4 }] }}
-        options={{ animation: false, maintainAspectRatio: false, scales: { y: { ticks: text, grid: { color: palette.rule }, title: { display: true, text: `Elevation, ${unitLabel(unit)}`, ...text } }, x: { ticks: text, grid: { display: false } } } }} />
+      <Line
+        role="img"
+        aria-label={`Water level elevation from ${label.format(levels[0]!.at)} to ${label.format(levels.at(-1)!.at)}, between ${Math.min(...values).toFixed(2)} and ${Math.max(...values).toFixed(2)} ${unitLabel(unit)}`}
+        data={{
+          labels: levels.map((level) => label.format(level.at)),
+          datasets: [{ data: values, borderColor: palette.waterDeep, backgroundColor: palette.ink, borderWidth: 2.5, pointRadius: 4 }],
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          scales: {
+            y: { ticks: text, grid: { color: palette.rule }, title: { display: true, text: `Elevation, ${unitLabel(unit)}`, ...text } },
+            x: { ticks: text, grid: { display: false } },
+          },
+        }}
+      />
     </figure>
   );
 }

@@ -17,13 +17,30 @@ import '../plan/plan.css';
 const lengths = ['elevation', 'stickUp', 'bottom', 'screenTop', 'screenBottom', 'insideDiameter'] as const;
 type Length = (typeof lengths)[number];
 const lengthNames: Record<Length, string> = {
-  elevation: 'Elevation of the mark', stickUp: 'Mark above ground', bottom: 'Bottom, below ground', screenTop: 'Screen from, below ground', screenBottom: 'Screen to, below ground', insideDiameter: 'True inside diameter',
+  elevation: 'Elevation of the mark',
+  stickUp: 'Mark above ground',
+  bottom: 'Bottom, below ground',
+  screenTop: 'Screen from, below ground',
+  screenBottom: 'Screen to, below ground',
+  insideDiameter: 'True inside diameter',
 };
-interface Draft { type: Point['type']; use: Point['use']; texts: Record<'name' | 'code' | 'place' | 'access' | 'outlet' | 'mark', string>; lengths: Record<Length, Typed>; residual: string }
+interface Draft {
+  type: Point['type'];
+  use: Point['use'];
+  texts: Record<'name' | 'code' | 'place' | 'access' | 'outlet' | 'mark', string>;
+  lengths: Record<Length, Typed>;
+  residual: string;
+}
 
 const empty: Draft = {
-  type: 'well', use: 'monitoring', texts: { name: '', code: '', place: '', access: '', outlet: '', mark: 'North rim of the casing' }, residual: '0.2',
-  lengths: Object.fromEntries(lengths.map((name) => [name, { text: '', unit: name === 'insideDiameter' ? 'mm' : 'm' }])) as Record<Length, Typed>,
+  type: 'well',
+  use: 'monitoring',
+  texts: { name: '', code: '', place: '', access: '', outlet: '', mark: 'North rim of the casing' },
+  residual: '0.2',
+  lengths: Object.fromEntries(lengths.map((name) => [name, { text: '', unit: name === 'insideDiameter' ? 'mm' : 'm' }])) as Record<
+    Length,
+    Typed
+  >,
 };
 
 function pointOf({ type, use, texts, lengths: typed, residual }: Draft): Point {
@@ -34,8 +51,15 @@ function pointOf({ type, use, texts, lengths: typed, residual }: Draft): Point {
     return { ...shared, type, tap: { outlet: texts.outlet, residualMinimum: minimum.ok ? minimum.value : null } };
   }
   return {
-    ...shared, type,
-    well: { measuringPoints: [{ name: texts.mark, elevation: metres('elevation'), stickUp: metres('stickUp') }], bottom: metres('bottom'), screenTop: metres('screenTop'), screenBottom: metres('screenBottom'), insideDiameter: metres('insideDiameter') },
+    ...shared,
+    type,
+    well: {
+      measuringPoints: [{ name: texts.mark, elevation: metres('elevation'), stickUp: metres('stickUp') }],
+      bottom: metres('bottom'),
+      screenTop: metres('screenTop'),
+      screenBottom: metres('screenBottom'),
+      insideDiameter: metres('insideDiameter'),
+    },
   };
 }
 
@@ -51,48 +75,115 @@ export function NewPointPage() {
   const residualProblem = draft.residual.trim() === '' ? undefined : numberError({ text: draft.residual, unit: 'mg/L' });
   const problems = draft.type === 'well' ? lengths.filter((name) => numberError(draft.lengths[name])) : [residualProblem].filter(Boolean);
   const parsed = problems.length === 0 ? pointRegistered.payload.safeParse(pointOf(draft)) : null;
-  const wrong = (path: string) => (tried ? parsed?.error?.issues.find((issue) => issue.path.join('.') === path)?.message : undefined) ?? at(path);
-  const wellPath: Record<Length, string> = { elevation: 'well.measuringPoints.0.elevation', stickUp: 'well.measuringPoints.0.stickUp', bottom: 'well.bottom', screenTop: 'well.screenTop', screenBottom: 'well.screenBottom', insideDiameter: 'well.insideDiameter' };
+  const wrong = (path: string) =>
+    (tried ? parsed?.error?.issues.find((issue) => issue.path.join('.') === path)?.message : undefined) ?? at(path);
+  const wellPath: Record<Length, string> = {
+    elevation: 'well.measuringPoints.0.elevation',
+    stickUp: 'well.measuringPoints.0.stickUp',
+    bottom: 'well.bottom',
+    screenTop: 'well.screenTop',
+    screenBottom: 'well.screenBottom',
+    insideDiameter: 'well.insideDiameter',
+  };
   const text = (name: keyof Draft['texts'], label: string, path: string = name) => (
-    <div className="typed"><label htmlFor={prefix + name}>{label}</label>
-      <Input id={prefix + name} size="large" value={draft.texts[name]} maxLength={500} onChange={(event) => setDraft({ ...draft, texts: { ...draft.texts, [name]: name === 'code' ? event.target.value.toUpperCase() : event.target.value } })} />
-      {wrong(path) && <p className="field-error">{wrong(path)}</p>}</div>
+    <div className="typed">
+      <label htmlFor={prefix + name}>{label}</label>
+      <Input
+        id={prefix + name}
+        size="large"
+        value={draft.texts[name]}
+        maxLength={500}
+        onChange={(event) =>
+          setDraft({ ...draft, texts: { ...draft.texts, [name]: name === 'code' ? event.target.value.toUpperCase() : event.target.value } })
+        }
+      />
+      {wrong(path) && <p className="field-error">{wrong(path)}</p>}
+    </div>
   );
   const write = () => {
     setTried(true);
     if (!parsed?.success) return;
     void run(async () => {
       const moment = now();
-      await post('/api/books/org/entries', writeEntry({ book: 'org', author, now: moment, offset: offsetAt(moment) }, pointRegistered, parsed.data));
+      await post(
+        '/api/books/org/entries',
+        writeEntry({ book: 'org', author, now: moment, offset: offsetAt(moment) }, pointRegistered, parsed.data),
+      );
       clear();
       await mutate('/api/points');
       await navigate('/points');
     });
   };
   return (
-    <form className="stack-wide" onSubmit={(event) => { event.preventDefault(); write(); }}>
+    <form
+      className="stack-wide"
+      onSubmit={(event) => {
+        event.preventDefault();
+        write();
+      }}
+    >
       <h1>Register a point</h1>
       <div className="row">
-        <Segmented<Point['type']> aria-label="Kind" size="large" value={draft.type} onChange={(type) => setDraft({ ...draft, type, use: type === 'tap' ? 'supply' : draft.use })} options={[{ value: 'well', label: 'Well' }, { value: 'tap', label: 'Tap' }]} />
-        <Segmented<Point['use']> aria-label="Use" size="large" value={draft.use} onChange={(use) => setDraft({ ...draft, use })} options={[{ value: 'monitoring', label: 'Monitoring' }, { value: 'supply', label: 'Supply: people drink it' }]} />
+        <Segmented<Point['type']>
+          aria-label="Kind"
+          size="large"
+          value={draft.type}
+          onChange={(type) => setDraft({ ...draft, type, use: type === 'tap' ? 'supply' : draft.use })}
+          options={[
+            { value: 'well', label: 'Well' },
+            { value: 'tap', label: 'Tap' },
+          ]}
+        />
+        <Segmented<Point['use']>
+          aria-label="Use"
+          size="large"
+          value={draft.use}
+          onChange={(use) => setDraft({ ...draft, use })}
+          options={[
+            { value: 'monitoring', label: 'Monitoring' },
+            { value: 'supply', label: 'Supply: people drink it' },
+          ]}
+        />
       </div>
-      <div className="form-grid">{text('name', 'Name')}{text('code', 'Code for labels')}{text('place', 'Place')}{text('access', 'The way in, what to bring')}</div>
+      <div className="form-grid">
+        {text('name', 'Name')}
+        {text('code', 'Code for labels')}
+        {text('place', 'Place')}
+        {text('access', 'The way in, what to bring')}
+      </div>
       {draft.type === 'tap' ? (
         <div className="form-grid">
           {text('outlet', 'Which outlet exactly', 'tap.outlet')}
-          <TypedField label="Least free chlorine" value={{ text: draft.residual, unit: 'mg/L' }} units={['mg/L']} onChange={(value) => setDraft({ ...draft, residual: value.text })} hint="Leave empty where the water is not chlorinated" error={(tried ? residualProblem : undefined) ?? wrong('tap.residualMinimum')} />
+          <TypedField
+            label="Least free chlorine"
+            value={{ text: draft.residual, unit: 'mg/L' }}
+            units={['mg/L']}
+            onChange={(value) => setDraft({ ...draft, residual: value.text })}
+            hint="Leave empty where the water is not chlorinated"
+            error={(tried ? residualProblem : undefined) ?? wrong('tap.residualMinimum')}
+          />
         </div>
       ) : (
         <div className="form-grid">
           {text('mark', 'Measuring point', 'well.measuringPoints.0.name')}
           {lengths.map((name) => (
-            <TypedField key={name} label={lengthNames[name]} value={draft.lengths[name]} units={name === 'insideDiameter' ? ['mm', 'in'] : ['m', 'ft']} error={(tried ? numberError(draft.lengths[name]) : undefined) ?? wrong(wellPath[name])}
-              onChange={(value) => setDraft({ ...draft, lengths: { ...draft.lengths, [name]: value } })} />
+            <TypedField
+              key={name}
+              label={lengthNames[name]}
+              value={draft.lengths[name]}
+              units={name === 'insideDiameter' ? ['mm', 'in'] : ['m', 'ft']}
+              error={(tried ? numberError(draft.lengths[name]) : undefined) ?? wrong(wellPath[name])}
+              onChange={(value) => setDraft({ ...draft, lengths: { ...draft.lengths, [name]: value } })}
+            />
           ))}
         </div>
       )}
       <Said say={say} />
-      <div><Button type="primary" size="large" htmlType="submit" loading={busy}>Register it</Button></div>
+      <div>
+        <Button type="primary" size="large" htmlType="submit" loading={busy}>
+          Register it
+        </Button>
+      </div>
     </form>
   );
 }

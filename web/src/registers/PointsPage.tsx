@@ -16,13 +16,36 @@ export function PointsPage() {
   if (!data) return <Loading what="the register" />;
   return (
     <>
-      <div className="row between"><h1>Points</h1><Link className="strong" to="/points/new">Register a point</Link></div>
-      {data.length === 0 ? <Empty title="No point is registered yet"><Link to="/points/new">Register a point</Link></Empty> : (
+      <div className="row between">
+        <h1>Points</h1>
+        <Link className="strong" to="/points/new">
+          Register a point
+        </Link>
+      </div>
+      {data.length === 0 ? (
+        <Empty title="No point is registered yet">
+          <Link to="/points/new">Register a point</Link>
+        </Empty>
+      ) : (
         <div className="stack-wide">
           {data.map((point) => (
             <section key={point.id} className="panel">
-              <div><h2>{point.name} <span className="soft">{point.code}</span></h2><p className="soft">{point.place}. {point.use === 'supply' ? 'Supply' : 'Monitoring'}. {point.access}</p></div>
-              {point.type === 'tap' ? <p>{point.tap.outlet}. {point.tap.residualMinimum === null ? 'Not chlorinated.' : `At least ${point.tap.residualMinimum} mg/L free chlorine.`}</p> : <WellFacts point={point} />}
+              <div>
+                <h2>
+                  {point.name} <span className="soft">{point.code}</span>
+                </h2>
+                <p className="soft">
+                  {point.place}. {point.use === 'supply' ? 'Supply' : 'Monitoring'}. {point.access}
+                </p>
+              </div>
+              {point.type === 'tap' ? (
+                <p>
+                  {point.tap.outlet}.{' '}
+                  {point.tap.residualMinimum === null ? 'Not chlorinated.' : `At least ${point.tap.residualMinimum} mg/L free chlorine.`}
+                </p>
+              ) : (
+                <WellFacts point={point} />
+              )}
             </section>
           ))}
         </div>
@@ -32,15 +55,37 @@ export function PointsPage() {
 }
 
 function WellFacts({ point }: { point: WellPoint }) {
-  const { units: { depth: [unit, decimals], diameter: [small, digits] } } = useUnitSystem();
+  const {
+    units: {
+      depth: [unit, decimals],
+      diameter: [small, digits],
+    },
+  } = useUnitSystem();
   const { data: levels = [] } = useSWR<(RecordedLevel & { elevation: number })[]>(`/api/points/${point.id}/levels`);
   const { well } = point;
   const last = levels.at(-1);
   return (
     <>
-      <p>Bottom {show(well.bottom, unit, 2)}, screen {show(well.screenTop, unit, 2)} to {show(well.screenBottom, unit, 2)} below ground; inside {show(well.insideDiameter, small, digits)}; {well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`).join(', ')}.
-        {last && <> Last level <span className="strong">{showNumber(fromBase(last.depth, unit), decimals)} {unitLabel(unit)}</span> below the mark.</>}</p>
-      {levels.length > 2 && <Suspense fallback={<Loading what="the hydrograph" />}><Hydrograph levels={levels} /></Suspense>}
+      <p>
+        Bottom {show(well.bottom, unit, 2)}, screen {show(well.screenTop, unit, 2)} to {show(well.screenBottom, unit, 2)} below ground;
+        inside {show(well.insideDiameter, small, digits)};{' '}
+        {well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`).join(', ')}.
+        {last && (
+          <>
+            {' '}
+            Last level{' '}
+            <span className="strong">
+              {showNumber(fromBase(last.depth, unit), decimals)} {unitLabel(unit)}
+            </span>{' '}
+            below the mark.
+          </>
+        )}
+      </p>
+      {levels.length > 2 && (
+        <Suspense fallback={<Loading what="the hydrograph" />}>
+          <Hydrograph levels={levels} />
+        </Suspense>
+      )}
     </>
   );
 }

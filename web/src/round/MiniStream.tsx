@@ -8,7 +8,12 @@ export function MiniStream({ stages: standing }: { stages: readonly Stage[] }) {
     <ol className="mini-stream plain" aria-label="Where the bottles are">
       {stages.map((stage) => {
         const count = standing.filter((one) => one === stage).length;
-        return <li key={stage} className={count > 0 ? 'here' : ''}>{count > 0 ? <span className="bottle-mark full">{count}</span> : <span />}<span className="small">{stageNames[stage]}</span></li>;
+        return (
+          <li key={stage} className={count > 0 ? 'here' : ''}>
+            {count > 0 ? <span className="bottle-mark full">{count}</span> : <span />}
+            <span className="small">{stageNames[stage]}</span>
+          </li>
+        );
       })}
     </ol>
   );

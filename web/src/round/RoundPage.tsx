@@ -15,8 +15,15 @@ export function RoundPage() {
   return (
     <>
       <section className="row between">
-        <div><h1>{next ? next.say : 'This round is done'}</h1>{where && <p className="soft">{where}</p>}</div>
-        {next && next.room !== 'plan' && <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, next.room, next.visit))}>Go on</Button>}
+        <div>
+          <h1>{next ? next.say : 'This round is done'}</h1>
+          {where && <p className="soft">{where}</p>}
+        </div>
+        {next && next.room !== 'plan' && (
+          <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, next.room, next.visit))}>
+            Go on
+          </Button>
+        )}
       </section>
       {round.followUps.length > 0 && <FollowUps />}
       <PlanPanel />

@@ -10,14 +10,32 @@ export function RoundShell() {
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble } = book;
   if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
-  if (!round) return <Empty title="There is no such round"><Link to="/rounds">All rounds</Link></Empty>;
+  if (!round)
+    return (
+      <Empty title="There is no such round">
+        <Link to="/rounds">All rounds</Link>
+      </Empty>
+    );
   return (
     <>
-      {trouble && <p className="problem" role="alert">Not written: {trouble}</p>}
-      {error !== undefined && !trouble && <p className="problem" role="alert">No connection: this is the round as it was last read.</p>}
+      {trouble && (
+        <p className="problem" role="alert">
+          Not written: {trouble}
+        </p>
+      )}
+      {error !== undefined && !trouble && (
+        <p className="problem" role="alert">
+          No connection: this is the round as it was last read.
+        </p>
+      )}
       <div className="row between">
-        <p className="crumb"><Link to="/">Today</Link> / {inField ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>} <span className="soft">{round.plan.code}</span></p>
-        <p className="crumb"><Link to={`/rounds/${id}/book`}>Field book</Link></p>
+        <p className="crumb">
+          <Link to="/">Today</Link> / {inField ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
+          <span className="soft">{round.plan.code}</span>
+        </p>
+        <p className="crumb">
+          <Link to={`/rounds/${id}/book`}>Field book</Link>
+        </p>
       </div>
       {!inField && <Stream id={id} round={round} />}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />

@@ -13,7 +13,10 @@ const roomOf: Partial<Record<Stage, Room>> = { planned: 'plan', 'handed-over': '
 function describe(bottle: BottleState, now: number): string {
   const name = `${bottle.id}, ${bottleRule(bottle.rule).name}`;
   if (bottle.lost) return `${name}: ${bottle.lost.how}, ${bottle.lost.reason}`;
-  const left = bottle.holding && (bottle.stage === 'filled') ? `, ${bottle.holding.deadline > now ? `${showDuration(bottle.holding.deadline - now)} left` : 'holding time over'}` : '';
+  const left =
+    bottle.holding && bottle.stage === 'filled'
+      ? `, ${bottle.holding.deadline > now ? `${showDuration(bottle.holding.deadline - now)} left` : 'holding time over'}`
+      : '';
   return `${name}: ${stageNames[bottle.stage].toLowerCase()}${left}`;
 }
 
@@ -26,14 +29,30 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
     <Fragment>
       <div className="stream-point">
         <Link to={roomPath(round, next && next.room !== 'plan' ? next.room : home, visit.id)}>{visit.point.name}</Link>
-        <span className="small soft">{visit.run?.abandoned ? 'Abandoned: take the alternative tap' : (next?.say ?? (visit.bottles.length > 0 ? 'Done here' : 'Level taken'))}</span>
+        <span className="small soft">
+          {visit.run?.abandoned
+            ? 'Abandoned: take the alternative tap'
+            : (next?.say ?? (visit.bottles.length > 0 ? 'Done here' : 'Level taken'))}
+        </span>
       </div>
       {stages.map((stage, index) => (
         <div key={stage} className={`stream-cell${index < front ? ' passed' : index === front && front > 0 ? ' front' : ''}`}>
-          {visit.bottles.filter((bottle) => bottle.stage === stage).map((bottle) => {
-            const full = bottle.filledAt !== null && !bottle.lost;
-            return <span key={bottle.id} role="img" className={`bottle-mark${full ? ' full' : ''}${bottle.lost ? ' lost' : ''}`} title={describe(bottle, now)} aria-label={describe(bottle, now)}>{bottleRule(bottle.rule).letter}</span>;
-          })}
+          {visit.bottles
+            .filter((bottle) => bottle.stage === stage)
+            .map((bottle) => {
+              const full = bottle.filledAt !== null && !bottle.lost;
+              return (
+                <span
+                  key={bottle.id}
+                  role="img"
+                  className={`bottle-mark${full ? ' full' : ''}${bottle.lost ? ' lost' : ''}`}
+                  title={describe(bottle, now)}
+                  aria-label={describe(bottle, now)}
+                >
+                  {bottleRule(bottle.rule).letter}
+                </span>
+              );
+            })}
         </div>
       ))}
     </Fragment>
@@ -49,11 +68,19 @@ export function Stream({ id, round }: { id: string; round: RoundState }) {
         <div className="stream-point" style={{ border: 0, padding: 0 }} />
         {stages.map((stage) => {
           const room = roomOf[stage];
-          return room
-            ? <NavLink key={stage} end className="stream-head" to={roomPath(id, room, null)}>{stageNames[stage]}</NavLink>
-            : <span key={stage} className="stream-head">{stageNames[stage]}</span>;
+          return room ? (
+            <NavLink key={stage} end className="stream-head" to={roomPath(id, room, null)}>
+              {stageNames[stage]}
+            </NavLink>
+          ) : (
+            <span key={stage} className="stream-head">
+              {stageNames[stage]}
+            </span>
+          );
         })}
-        {round.visits.map((visit) => <VisitLine key={visit.id} visit={visit} round={id} now={now} />)}
+        {round.visits.map((visit) => (
+          <VisitLine key={visit.id} visit={visit} round={id} now={now} />
+        ))}
       </div>
     </nav>
   );

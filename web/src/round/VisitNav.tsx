@@ -8,20 +8,37 @@ import { roomPath } from './paths.ts';
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
   const { id } = useRound();
   const { point } = visit;
-  const rooms = point.type === 'well'
-    ? ([['level', 'Level'], ...(visit.analyses.length > 0 ? [['purge', 'Purge'], ['fill', 'Fill']] as const : [])] as const)
-    : ([...(visit.analyses.includes('coliforms') ? [['tap', 'Protocol']] as const : []), ['fill', 'Fill']] as const);
+  const rooms =
+    point.type === 'well'
+      ? ([
+          ['level', 'Level'],
+          ...(visit.analyses.length > 0
+            ? ([
+                ['purge', 'Purge'],
+                ['fill', 'Fill'],
+              ] as const)
+            : []),
+        ] as const)
+      : ([...(visit.analyses.includes('coliforms') ? ([['tap', 'Protocol']] as const) : []), ['fill', 'Fill']] as const);
   return (
     <header className="stack">
       <div className="row between">
         <div>
           <h1>{point.name}</h1>
-          <p className="soft">{point.place}{point.type === 'tap' ? `. ${point.tap.outlet}` : ''}{point.access ? `. ${point.access}` : ''}</p>
+          <p className="soft">
+            {point.place}
+            {point.type === 'tap' ? `. ${point.tap.outlet}` : ''}
+            {point.access ? `. ${point.access}` : ''}
+          </p>
         </div>
         {children}
       </div>
       <nav className="steps-nav" aria-label="At this point">
-        {rooms.map(([room, name]) => <NavLink key={room} to={roomPath(id, room, visit.id)}>{name}</NavLink>)}
+        {rooms.map(([room, name]) => (
+          <NavLink key={room} to={roomPath(id, room, visit.id)}>
+            {name}
+          </NavLink>
+        ))}
       </nav>
     </header>
   );

@@ -10,7 +10,12 @@ export function atVisit(Page: ComponentType<{ visit: VisitState }>): ComponentTy
     const { visit: wanted } = useParams();
     const { id, round } = useRound();
     const visit = visitOf(round, wanted);
-    if (!visit) return <Empty title="This round has no such point"><Link to={`/rounds/${id}`}>To the round</Link></Empty>;
+    if (!visit)
+      return (
+        <Empty title="This round has no such point">
+          <Link to={`/rounds/${id}`}>To the round</Link>
+        </Empty>
+      );
     return <Page key={visit.id} visit={visit} />;
   };
 }

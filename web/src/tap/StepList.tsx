@@ -28,9 +28,17 @@ export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
       {run.steps.map((one) => (
         <li key={one.step.id} className={one.state} aria-current={one.state === 'now' ? 'step' : undefined}>
           <Mark kind={one.stops.length > 0 ? 'question' : marks[one.state]} size={15} />
-          <span>{one.step.say} <span className="hidden">({words[one.state]})</span> <span className="strong">{answered(one)}</span></span>
+          <span>
+            {one.step.say} <span className="hidden">({words[one.state]})</span> <span className="strong">{answered(one)}</span>
+          </span>
           <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
-          {one.entry && correctable && (one.state === 'skipped' ? <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} /> : <Correct entry={one.entry} kind={stepDone} what={one.step.say} />)}
+          {one.entry &&
+            correctable &&
+            (one.state === 'skipped' ? (
+              <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />
+            ) : (
+              <Correct entry={one.entry} kind={stepDone} what={one.step.say} />
+            ))}
         </li>
       ))}
     </ol>

@@ -26,9 +26,17 @@ function TapAt({ visit }: { visit: VisitState }) {
 }
 
 function SampleType({ run }: { run: RunState }) {
-  return run.sample === 'routine'
-    ? <p className="word tone-good"><Mark kind="good" />Routine sample so far</p>
-    : <p className="word tone-question"><Mark kind="question" />Special sample, not a routine one</p>;
+  return run.sample === 'routine' ? (
+    <p className="word tone-good">
+      <Mark kind="good" />
+      Routine sample so far
+    </p>
+  ) : (
+    <p className="word tone-question">
+      <Mark kind="question" />
+      Special sample, not a routine one
+    </p>
+  );
 }
 
 function Start({ visit }: { visit: VisitState }) {
@@ -39,10 +47,24 @@ function Start({ visit }: { visit: VisitState }) {
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
-      <p>{protocol.steps.length} steps, about 12 minutes at the tap. {minimum === null ? 'This water is not chlorinated: the residual is only recorded.' : `A routine sample needs at least ${(minimum ?? usualResidualMinimum).toFixed(2)} mg/L free chlorine here.`}</p>
+      <p>
+        {protocol.steps.length} steps, about 12 minutes at the tap.{' '}
+        {minimum === null
+          ? 'This water is not chlorinated: the residual is only recorded.'
+          : `A routine sample needs at least ${(minimum ?? usualResidualMinimum).toFixed(2)} mg/L free chlorine here.`}
+      </p>
       <p className="soft small">{protocol.source}. Local instructions and your employer’s rules come first.</p>
       <Said say={say} />
-      <div><Button type="primary" size="large" loading={busy} onClick={() => void run(() => append(runStarted, { visit: visit.id, protocol: protocol.id, edition: protocol.edition }))}>Start at the tap</Button></div>
+      <div>
+        <Button
+          type="primary"
+          size="large"
+          loading={busy}
+          onClick={() => void run(() => append(runStarted, { visit: visit.id, protocol: protocol.id, edition: protocol.edition }))}
+        >
+          Start at the tap
+        </Button>
+      </div>
     </section>
   );
 }
@@ -56,16 +78,34 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
         {run.abandoned && <Abandoned run={run} />}
         {run.finished && (
           <section className="stack">
-            <p className="word tone-good" style={{ fontSize: 26 }}><Mark kind="good" size={26} />Protocol done</p>
-            <Link className="strong" to={`/rounds/${id}`}>To the round</Link>
+            <p className="word tone-good" style={{ fontSize: 26 }}>
+              <Mark kind="good" size={26} />
+              Protocol done
+            </p>
+            <Link className="strong" to={`/rounds/${id}`}>
+              To the round
+            </Link>
           </section>
         )}
         {run.departures.length > 0 && (
-          <section className="stack"><h2>Departures</h2><ul>{run.departures.map(({ step, reason }) => <li key={step.id}>{step.say}: {reason}</li>)}</ul></section>
+          <section className="stack">
+            <h2>Departures</h2>
+            <ul>
+              {run.departures.map(({ step, reason }) => (
+                <li key={step.id}>
+                  {step.say}: {reason}
+                </li>
+              ))}
+            </ul>
+          </section>
         )}
         <Bottles visit={visit} />
       </div>
-      <aside><h2>{run.protocol.title}</h2><p className="soft small">Started {showTime(run.startedAt, round.plan.zone)}</p><StepList visit={visit} run={run} /></aside>
+      <aside>
+        <h2>{run.protocol.title}</h2>
+        <p className="soft small">Started {showTime(run.startedAt, round.plan.zone)}</p>
+        <StepList visit={visit} run={run} />
+      </aside>
     </div>
   );
 }
@@ -76,9 +116,13 @@ function Abandoned({ run }: { run: RunState }) {
   return (
     <section className="finding stop">
       <Mark kind="stop" size={26} />
-      <p><span className="strong">No sample here.</span> {stop.say}</p>
+      <p>
+        <span className="strong">No sample here.</span> {stop.say}
+      </p>
       <p>{stop.advice}</p>
-      <p className="small"><Link to={roomPath(id, 'plan', null)}>To the round</Link></p>
+      <p className="small">
+        <Link to={roomPath(id, 'plan', null)}>To the round</Link>
+      </p>
     </section>
   );
 }

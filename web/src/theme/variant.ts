@@ -4,7 +4,10 @@ import { cssVariables, type Variant } from './tokens.ts';
 const key = 'fonte.light';
 export const variants: readonly Variant[] = ['day', 'night', 'sun'];
 
-export const VariantContext = createContext<{ variant: Variant; choose: (variant: Variant) => void }>({ variant: 'day', choose: () => undefined });
+export const VariantContext = createContext<{ variant: Variant; choose: (variant: Variant) => void }>({
+  variant: 'day',
+  choose: () => undefined,
+});
 export const useVariant = () => useContext(VariantContext);
 
 /** The chosen light, kept on this device, and laid on the document as CSS variables. */

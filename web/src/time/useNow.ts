@@ -8,7 +8,10 @@ export function useNow(every = 1000): number {
     const tick = () => setTime(now());
     const timer = setInterval(tick, every);
     document.addEventListener('visibilitychange', tick);
-    return () => { clearInterval(timer); document.removeEventListener('visibilitychange', tick); };
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', tick);
+    };
   }, [every]);
   return time;
 }

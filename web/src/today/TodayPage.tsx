@@ -44,7 +44,9 @@ export function TodayPage() {
         <Waiting rounds={open} />
         {others.length > 0 && <Others rounds={others} />}
       </div>
-      <section className="today-stream" aria-label={`Bottles of ${first!.name}`}><MiniStream stages={first!.overview.stages} /></section>
+      <section className="today-stream" aria-label={`Bottles of ${first!.name}`}>
+        <MiniStream stages={first!.overview.stages} />
+      </section>
     </div>
   );
 }
@@ -55,10 +57,16 @@ function NextUp({ round }: { round: OpenRound }) {
   const next = overview.next;
   return (
     <section className="next-up" aria-labelledby="next-up">
-      <p className="soft">{overview.name}, {overview.code}</p>
+      <p className="soft">
+        {overview.name}, {overview.code}
+      </p>
       <h1 id="next-up">{next?.say ?? 'All done'}</h1>
       <p className="next-where">{overview.nextPoint ?? overview.points.map((point) => point.name).join(' and ')}</p>
-      {next && <Button type="primary" size="large" onClick={() => void navigate(roomPath(round.id, next.room, next.visit))}>Go on</Button>}
+      {next && (
+        <Button type="primary" size="large" onClick={() => void navigate(roomPath(round.id, next.room, next.visit))}>
+          Go on
+        </Button>
+      )}
       <Link to={`/rounds/${round.id}`}>The whole round</Link>
     </section>
   );
@@ -70,10 +78,17 @@ function Running({ rounds }: { rounds: OpenRound[] }) {
   if (clocks.length === 0) return null;
   return (
     <section className="stack">
-      <h2 className="word tone-live"><Mark kind="live" />Running</h2>
+      <h2 className="word tone-live">
+        <Mark kind="live" />
+        Running
+      </h2>
       {clocks.map(({ round, clock }) => (
         <Link key={clock.visit} className="tile live" to={roomPath(round.id, 'tap', clock.visit)}>
-          <span>{clock.say}<br /><span className="soft small">{clock.pointName}</span></span>
+          <span>
+            {clock.say}
+            <br />
+            <span className="soft small">{clock.pointName}</span>
+          </span>
           <Countdown from={clock.from} least={clock.least} now={time} />
         </Link>
       ))}
@@ -83,14 +98,22 @@ function Running({ rounds }: { rounds: OpenRound[] }) {
 
 function Due({ rounds }: { rounds: OpenRound[] }) {
   const time = useNow(10_000);
-  const due = rounds.flatMap((round) => round.overview.followUps.map((action) => ({ round, action }))).sort((a, b) => a.action.due - b.action.due);
+  const due = rounds
+    .flatMap((round) => round.overview.followUps.map((action) => ({ round, action })))
+    .sort((a, b) => a.action.due - b.action.due);
   if (due.length === 0) return null;
   return (
     <section className="stack">
       <h2>To do</h2>
       {due.map(({ round, action }) => (
         <Link key={action.id} className="tile due" to={`${roomPath(round.id, 'verdict', null)}#follow-up`}>
-          <span>{action.do}<br /><span className="soft small">{action.pointName}: {action.because}</span></span>
+          <span>
+            {action.do}
+            <br />
+            <span className="soft small">
+              {action.pointName}: {action.because}
+            </span>
+          </span>
           <Deadline at={action.due} now={time} />
         </Link>
       ))}
@@ -103,14 +126,20 @@ const shortest = 3;
 
 function Waiting({ rounds }: { rounds: OpenRound[] }) {
   const time = useNow(10_000);
-  const waiting = rounds.flatMap((round) => round.overview.waiting.map((bottle) => ({ round, bottle }))).sort((a, b) => a.bottle.deadline - b.bottle.deadline);
+  const waiting = rounds
+    .flatMap((round) => round.overview.waiting.map((bottle) => ({ round, bottle })))
+    .sort((a, b) => a.bottle.deadline - b.bottle.deadline);
   if (waiting.length === 0) return null;
   return (
     <section className="stack">
       <h2>Bottles in the cooler</h2>
       {waiting.slice(0, shortest).map(({ round, bottle }) => (
         <Link key={bottle.bottle} className="tile" to={roomPath(round.id, 'custody', null)}>
-          <span>{bottle.bottle}<br /><span className="soft small">{bottle.pointName}</span></span>
+          <span>
+            {bottle.bottle}
+            <br />
+            <span className="soft small">{bottle.pointName}</span>
+          </span>
           <Deadline at={bottle.deadline} now={time} />
         </Link>
       ))}
@@ -124,8 +153,18 @@ function Others({ rounds }: { rounds: OpenRound[] }) {
     <section className="stack">
       <h2>Also open</h2>
       {rounds.map((round) => (
-        <Link key={round.id} className="tile" to={round.overview.next ? roomPath(round.id, round.overview.next.room, round.overview.next.visit) : `/rounds/${round.id}`}>
-          <span>{round.overview.next?.say}<br /><span className="soft small">{round.name}, {round.code}</span></span>
+        <Link
+          key={round.id}
+          className="tile"
+          to={round.overview.next ? roomPath(round.id, round.overview.next.room, round.overview.next.visit) : `/rounds/${round.id}`}
+        >
+          <span>
+            {round.overview.next?.say}
+            <br />
+            <span className="soft small">
+              {round.name}, {round.code}
+            </span>
+          </span>
           <Mark kind="note" />
         </Link>
       ))}

@@ -31,16 +31,39 @@ export function TypedField({ label, value, onChange, units, error, hint, big, au
     <div className={`typed${big ? ' big' : ''}`}>
       <label htmlFor={id}>{label}</label>
       <div className="inputs">
-        <Input id={id} ref={ref ?? null} value={value.text} inputMode="decimal" autoComplete="off" enterKeyHint="next" size="large" status={error ? 'error' : ''}
-          aria-invalid={Boolean(error)} aria-describedby={error || hint ? `${id}-say` : undefined} autoFocus={autoFocus ?? false}
-          onChange={(event) => onChange({ ...value, text: event.target.value })} onPressEnter={enter} />
-        {units.length > 1
-          ? <Segmented aria-label={`Unit of ${label}`} value={value.unit} onChange={(unit) => onChange({ ...value, unit })} options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))} />
-          : <span className="fixed-unit">{unitLabel(value.unit)}</span>}
+        <Input
+          id={id}
+          ref={ref ?? null}
+          value={value.text}
+          inputMode="decimal"
+          autoComplete="off"
+          enterKeyHint="next"
+          size="large"
+          status={error ? 'error' : ''}
+          aria-invalid={Boolean(error)}
+          aria-describedby={error || hint ? `${id}-say` : undefined}
+          autoFocus={autoFocus ?? false}
+          onChange={(event) => onChange({ ...value, text: event.target.value })}
+          onPressEnter={enter}
+        />
+        {units.length > 1 ? (
+          <Segmented
+            aria-label={`Unit of ${label}`}
+            value={value.unit}
+            onChange={(unit) => onChange({ ...value, unit })}
+            options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
+          />
+        ) : (
+          <span className="fixed-unit">{unitLabel(value.unit)}</span>
+        )}
       </div>
       <div id={`${id}-say`} aria-live="polite">
         {error && <p className="field-error">{error}</p>}
-        {error && suggestion && <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>Use {suggestion} ft</button>}
+        {error && suggestion && (
+          <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>
+            Use {suggestion} ft
+          </button>
+        )}
         {!error && hint && <p className="soft small">{hint}</p>}
       </div>
     </div>

@@ -9,7 +9,10 @@ const listeners = new Set<() => void>();
 const read = (): UnitSystem => (localStorage.getItem(key) === 'us' ? 'us' : 'metric');
 
 export function useUnitSystem() {
-  const system = useSyncExternalStore((changed) => { listeners.add(changed); return () => listeners.delete(changed); }, read);
+  const system = useSyncExternalStore((changed) => {
+    listeners.add(changed);
+    return () => listeners.delete(changed);
+  }, read);
   const chooseSystem = (chosen: UnitSystem) => {
     localStorage.setItem(key, chosen);
     for (const changed of listeners) changed();

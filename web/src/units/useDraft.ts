@@ -15,10 +15,13 @@ export function useDraft<T>(key: string, initial: T): [T, (value: T) => void, ()
       return initial;
     }
   });
-  const change = useCallback((next: T) => {
-    sessionStorage.setItem(name, JSON.stringify(next));
-    setValue(next);
-  }, [name]);
+  const change = useCallback(
+    (next: T) => {
+      sessionStorage.setItem(name, JSON.stringify(next));
+      setValue(next);
+    },
+    [name],
+  );
   const clear = useCallback(() => {
     sessionStorage.removeItem(name);
     setValue(initial);

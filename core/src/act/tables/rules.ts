@@ -7,7 +7,13 @@ export type Due = { hours: number } | { endOfDay: true };
 export interface FollowUpRule {
   id: string;
   /** When it applies; a field that is left out does not matter. */
-  when: { parameters?: readonly ParameterId[]; states: readonly VerdictState[]; use?: 'supply' | 'monitoring'; sample?: 'routine' | 'special'; notParameters?: readonly ParameterId[] };
+  when: {
+    parameters?: readonly ParameterId[];
+    states: readonly VerdictState[];
+    use?: 'supply' | 'monitoring';
+    sample?: 'routine' | 'special';
+    notParameters?: readonly ParameterId[];
+  };
   do: string;
   due: Due;
   source: string;
@@ -21,37 +27,51 @@ const germs = ['coliforms', 'ecoli'] as const;
  */
 export const followUpRules: readonly FollowUpRule[] = [
   {
-    id: 'ecoli-authority', when: { parameters: ['ecoli'], states: ['over-health'], use: 'supply' }, due: { endOfDay: true },
+    id: 'ecoli-authority',
+    when: { parameters: ['ecoli'], states: ['over-health'], use: 'supply' },
+    due: { endOfDay: true },
     do: 'Call the authority and the operator: E. coli was found. Agree on advice to consumers.',
     source: '40 CFR 141.861 (end of the day); Directive (EU) 2020/2184, Article 14',
   },
   {
-    id: 'coliform-repeats', when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine' }, due: { hours: 24 },
+    id: 'coliform-repeats',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine' },
+    due: { hours: 24 },
     do: 'Take three repeat samples: the same tap, one upstream, one downstream.',
     source: '40 CFR 141.858 (24 hours from the notice); Directive (EU) 2020/2184, Article 14',
   },
   {
-    id: 'coliform-source', when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine' }, due: { hours: 24 },
+    id: 'coliform-source',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine' },
+    due: { hours: 24 },
     do: 'Take a raw sample at every well that was in use.',
     source: '40 CFR 141.402 (24 hours from the notice)',
   },
   {
-    id: 'coliform-special', when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'special' }, due: { hours: 24 },
+    id: 'coliform-special',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'special' },
+    due: { hours: 24 },
     do: 'Tell the operator: coliforms in a special sample. Agree on a routine sample once the residual is back.',
     source: 'Common practice',
   },
   {
-    id: 'chemical-authority', when: { notParameters: germs, states: ['over-health'], use: 'supply' }, due: { endOfDay: true },
+    id: 'chemical-authority',
+    when: { notParameters: germs, states: ['over-health'], use: 'supply' },
+    due: { endOfDay: true },
     do: 'Tell the operator and the authority. Have it confirmed by a second sample. No advice to boil: boiling concentrates it.',
     source: 'Directive (EU) 2020/2184, Article 14 (immediately); end of the day: common practice',
   },
   {
-    id: 'monitoring-coordinator', when: { states: ['over-health'], use: 'monitoring' }, due: { hours: 72 },
+    id: 'monitoring-coordinator',
+    when: { states: ['over-health'], use: 'monitoring' },
+    due: { hours: 72 },
     do: 'Tell the coordinator. Nobody drinks from this well; are there users downstream?',
     source: 'Common practice',
   },
   {
-    id: 'ask-lower-limit', when: { states: ['cannot-tell'] }, due: { hours: 72 },
+    id: 'ask-lower-limit',
+    when: { states: ['cannot-tell'] },
+    due: { hours: 72 },
     do: 'Ask the lab for a method with a lower reporting limit, and whether the sample can be run again.',
     source: 'Common practice',
   },

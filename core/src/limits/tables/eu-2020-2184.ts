@@ -1,8 +1,13 @@
 import type { LimitKind, LimitRow, LimitSet } from './limit-set.ts';
 
-const row = (kind: LimitKind, place: string) => (
-  parameter: LimitRow['parameter'], unit: LimitRow['unit'], values: Pick<LimitRow, 'most' | 'least'>, more: Partial<LimitRow> = {},
-): LimitRow => ({ kind, place, parameter, unit, ...values, ...more });
+const row =
+  (kind: LimitKind, place: string) =>
+  (
+    parameter: LimitRow['parameter'],
+    unit: LimitRow['unit'],
+    values: Pick<LimitRow, 'most' | 'least'>,
+    more: Partial<LimitRow> = {},
+  ): LimitRow => ({ kind, place, parameter, unit, ...values, ...more });
 
 const microbiological = row('health', 'Annex I, Part A');
 const chemical = row('health', 'Annex I, Part B');
@@ -40,15 +45,27 @@ export const euDrinkingWater: LimitSet = {
     indicator('ammonium', 'mg/L', { most: 0.5 }),
     indicator('chloride', 'mg/L', { most: 250 }),
     indicator('coliforms', 'per100mL', { most: 0 }),
-    indicator('conductivity', 'uS/cm', { most: 2500 * per25 }, { note: '2500 µS/cm at 20 °C, which is 2790 at 25 °C (× 1.116, ISO 7888, from memory)' }),
+    indicator(
+      'conductivity',
+      'uS/cm',
+      { most: 2500 * per25 },
+      { note: '2500 µS/cm at 20 °C, which is 2790 at 25 °C (× 1.116, ISO 7888, from memory)' },
+    ),
     indicator('ph', 'pH', { least: 6.5, most: 9.5 }),
     indicator('iron', 'ug/L', { most: 200 }),
     indicator('manganese', 'ug/L', { most: 50 }),
     indicator('sodium', 'mg/L', { most: 200 }),
     indicator('sulfate', 'mg/L', { most: 250 }),
   ],
-  sums: [{
-    id: 'nitrogen', name: 'Nitrate and nitrite together', place: 'Annex I, Part B, note to nitrate',
-    shares: [{ parameter: 'nitrate', of: 50, unit: 'mg/L' }, { parameter: 'nitrite', of: 3, unit: 'mg/L' }],
-  }],
+  sums: [
+    {
+      id: 'nitrogen',
+      name: 'Nitrate and nitrite together',
+      place: 'Annex I, Part B, note to nitrate',
+      shares: [
+        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
+        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
+      ],
+    },
+  ],
 };

@@ -24,7 +24,9 @@ export interface Criterion {
  */
 export const criteria = {
   'epa-1996': {
-    name: 'US EPA 1996, three sets', sets: 3, against: 'previous',
+    name: 'US EPA 1996, three sets',
+    sets: 3,
+    against: 'previous',
     tolerances: [
       { parameter: 'ph', absolute: 0.1 },
       { parameter: 'conductivity', percent: 3 },
@@ -35,7 +37,9 @@ export const criteria = {
     source: 'EPA/540/S-95/504 (1996): three successive readings; read here as each set against the one before',
   },
   'epa-region1-2017': {
-    name: 'US EPA Region 1 2017, three sets', sets: 3, against: 'previous',
+    name: 'US EPA Region 1 2017, three sets',
+    sets: 3,
+    against: 'previous',
     tolerances: [
       { parameter: 'temperature', percent: 3 },
       { parameter: 'ph', absolute: 0.1 },
@@ -47,7 +51,9 @@ export const criteria = {
     source: 'US EPA Region 1 low-flow procedure, rev. 4 (2017), from memory; each set against the one before',
   },
   'usgs-nfm': {
-    name: 'USGS field manual, five sets', sets: 5, against: 'median',
+    name: 'USGS field manual, five sets',
+    sets: 5,
+    against: 'median',
     tolerances: [
       { parameter: 'temperature', absolute: 0.2 },
       { parameter: 'ph', absolute: 0.1 },
@@ -58,7 +64,9 @@ export const criteria = {
     source: 'USGS National Field Manual, ch. A4 and A6, five sets against their median; figures from memory',
   },
   'two-sets': {
-    name: 'Two sets agree', sets: 2, against: 'previous',
+    name: 'Two sets agree',
+    sets: 2,
+    against: 'previous',
     tolerances: [
       { parameter: 'temperature', absolute: 0.2 },
       { parameter: 'ph', absolute: 0.1 },

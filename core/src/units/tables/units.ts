@@ -15,8 +15,20 @@ export interface UnitRow {
 }
 
 export type Dimension =
-  | 'length' | 'volume' | 'flow' | 'duration' | 'temperature' | 'concentration' | 'conductivity' | 'turbidity'
-  | 'acidity' | 'potential' | 'count' | 'hardness' | 'ratio' | 'number';
+  | 'length'
+  | 'volume'
+  | 'flow'
+  | 'duration'
+  | 'temperature'
+  | 'concentration'
+  | 'conductivity'
+  | 'turbidity'
+  | 'acidity'
+  | 'potential'
+  | 'count'
+  | 'hardness'
+  | 'ratio'
+  | 'number';
 
 const gallon = 3.785411784e-3;
 
@@ -63,9 +75,9 @@ export const units = {
   pH: { dimension: 'acidity', label: 'pH', factor: 1 },
   mV: { dimension: 'potential', label: 'mV', factor: 1 },
 
-  'per100mL': { dimension: 'count', label: '/100 mL', factor: 1 },
-  'perL': { dimension: 'count', label: '/L', factor: 0.1 },
-  'permL': { dimension: 'count', label: '/mL', factor: 100 },
+  per100mL: { dimension: 'count', label: '/100 mL', factor: 1 },
+  perL: { dimension: 'count', label: '/L', factor: 0.1 },
+  permL: { dimension: 'count', label: '/mL', factor: 100 },
 
   'mg/L CaCO3': { dimension: 'hardness', label: 'mg/L CaCO₃', factor: 1 },
   gpg: { dimension: 'hardness', label: 'gr/gal (US)', factor: 64.79891 / 3.785411784 },

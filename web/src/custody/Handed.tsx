@@ -1,0 +1,68 @@
+import { type HandOver } from '@fonte/core/custody';
+import { showTyped } from '@fonte/core/units';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { post } from '../app/api.ts';
+import { Said } from '../book/Said.tsx';
+import { useAction } from '../book/useAction.ts';
+import { useRound } from '../book/useRound.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { showMoment } from '../time/show.ts';
+
+export function Handed({ handOver }: { handOver: HandOver }) {
+  const { id, round, refresh } = useRound();
+  const { busy, run, say } = useAction();
+  const ask = () =>
+    run(async () => {
+      await post(`/api/rounds/${id}/hand-overs/${handOver.entry}/intake`);
+      await refresh();
+    });
+  const { form, answer } = handOver;
+  return (
+    <section className="panel">
+      <h2>
+        {form.bottles.length} handed over, {showMoment(handOver.at, round.plan.zone)}
+      </h2>
+      <p>
+        {form.releasedBy} to {form.receivedBy}. Cooler {showTyped(form.coolerTemperature)}
+        {form.seal ? `, seal ${form.seal}` : ''}. Signed {form.signature}.
+      </p>
+      {!answer && (
+        <>
+          <Said say={say} />
+          <div>
+            <Button type="primary" size="large" loading={busy} onClick={() => void ask()}>
+              Ask the lab for its answer
+            </Button>
+          </div>
+        </>
+      )}
+      {answer && (
+        <>
+          <p>
+            Lab reference <span className="strong">{answer.reference}</span>
+          </p>
+          <ul className="bottle-list plain">
+            {answer.bottles.map((line) => (
+              <li key={line.bottle}>
+                <span className={`word tone-${line.accepted ? 'good' : 'stop'}`}>
+                  <Mark kind={line.accepted ? 'good' : 'stop'} />
+                  {line.accepted ? 'Accepted' : 'Refused'}
+                </span>
+                <span>
+                  <span className="strong">{line.bottle}</span>
+                  {line.reason ? `: ${line.reason}` : ''}
+                </span>
+              </li>
+            ))}
+          </ul>
+          {answer.bottles.some((line) => line.accepted) && (
+            <Link className="strong" to={`/rounds/${id}/report`}>
+              To the report
+            </Link>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
