@@ -113,3 +113,15 @@ export async function press(page: Page, text: string): Promise<void> {
 export function shows(page: Page, text: string): Promise<boolean> {
   return page.evaluate((wanted) => document.body.innerText.includes(wanted), text);
 }
+
+/** How many px the page is wider than a phone's screen: more than none, and it scrolls sideways. */
+export async function overflow(page: Page): Promise<number> {
+  // Without touch, which would reload the page.
+  await page.setViewport({ width: phone.width, height: phone.height });
+  await new Promise((resolve) => {
+    setTimeout(resolve, 200);
+  });
+  const over = (await page.evaluate(() => document.documentElement.scrollWidth)) - phone.width;
+  await page.setViewport(desk);
+  return over;
+}

@@ -1,7 +1,7 @@
 import { seriousBarriers } from './axe.ts';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { choose, click, desk, openBrowser, pick, press, see, shows, type } from './browser.ts';
+import { choose, click, desk, openBrowser, overflow, pick, press, see, shows, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -104,6 +104,7 @@ describe.sequential('a round from plan to verdict', () => {
     await see(page, 'held up by pH, conductivity, dissolved oxygen, turbidity');
     await walk.readSet(page, 3, walk.goodSets[2]!);
     await see(page, 'held up by turbidity');
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
     await walk.readSet(page, 4, walk.goodSets[3]!);
     await see(page, 'Stable, and 3.1 volumes out');
     await noSeriousBarrier();
@@ -117,6 +118,7 @@ describe.sequential('a round from plan to verdict', () => {
 
   it('fills in order, throws one away and takes a spare', async () => {
     await noSeriousBarrier();
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
     await walk.fillNext(page, '261123A-MW3-M');
     await click(page, 'Throw away 261123A-MW3-N');
     await click(page, 'Throw it away');
@@ -189,6 +191,7 @@ describe.sequential('a round from plan to verdict', () => {
     await see(page, 'This lab asks for a seal number.');
     await walk.signOver(page, { temperature: '4.4', seal: '0431' });
     await see(page, 'Nothing the lab would refuse');
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
     await noSeriousBarrier();
     await page.click('.ant-select[aria-label="Condition of 261123A-MW3-A"], [aria-label="Condition of 261123A-MW3-A"]');
     await page.waitForSelector('.ant-select-item-option[title="Leaking"]', { visible: true });

@@ -86,9 +86,8 @@ export function Shell() {
               ))}
             </select>
           </label>
-          <span title={me.role}>
-            <span className="wide">{me.name}</span>
-            <span className="narrow">{me.initials}</span>
+          <span className="wide" title={me.role}>
+            {me.name}
           </span>
         </div>
       </header>
