@@ -87,6 +87,7 @@ describe.sequential('a round from plan to verdict', () => {
   it('strikes a misread level with a reason and shows both', async () => {
     await click(page, 'Correct 24.66 ft');
     await type(page, 'Should read', '24.67');
+    await noSeriousBarrier();
     await click(page, 'Write the correction');
     await see(page, 'Say why');
     await type(page, 'Why', 'misread the tape');

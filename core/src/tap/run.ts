@@ -7,7 +7,7 @@ import { clockStarted, runStarted, stepDone, stepSkipped, type StepAnswer } from
 import type { MeasureStop, Protocol, Step, Stop } from './protocol.ts';
 import { protocols } from './tables/index.ts';
 
-/** Least free chlorine in mg/L where the point states none. Source: WHO Guidelines, point of delivery (from memory). */
+/** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
 
 export interface RunStep {
@@ -39,13 +39,8 @@ export function findProtocol(id: string, edition: string): Protocol | null {
   return protocols.find((protocol) => protocol.id === id && protocol.edition === edition) ?? null;
 }
 
-/** The free chlorine in mg/L that a routine sample at this tap needs; null where the water is not chlorinated. */
-export function residualMinimum(point: TapPoint): number | null {
-  return point.tap.residualMinimum;
-}
-
 function stopLimit(stop: MeasureStop, point: TapPoint): { below?: number; above?: number } {
-  const below = stop.below === 'residual-minimum' ? (residualMinimum(point) ?? undefined) : stop.below;
+  const below = stop.below === 'residual-minimum' ? (point.tap.residualMinimum ?? undefined) : stop.below;
   return { ...(below === undefined ? {} : { below }), ...(stop.above === undefined ? {} : { above: stop.above }) };
 }
 

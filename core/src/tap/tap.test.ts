@@ -7,7 +7,6 @@ import {
   foldRun,
   protocols,
   refuseAnswer,
-  residualMinimum,
   runStarted,
   stepDone,
   stepSkipped,
@@ -77,7 +76,6 @@ describe('the protocol engine', () => {
     expect([stops('0.20', 'mg/L'), stops('0.19', 'mg/L'), stops('250', 'ug/L')]).toEqual([0, 1, 0]);
     const raw = { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum: null } };
     expect(stops('0', 'mg/L', raw)).toBe(0);
-    expect(residualMinimum(raw)).toBeNull();
   });
 
   it('stops at a tap behind a filter', () => {

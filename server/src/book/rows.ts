@@ -71,8 +71,7 @@ export async function writeRows(manager: EntityManager, before: BookRows, after:
 
 /** Empties every derived table. */
 export async function clearRows(manager: EntityManager): Promise<void> {
-  for (const { table } of [...projections].reverse())
-    await manager.clear(table).catch(() => manager.createQueryBuilder().delete().from(table).execute());
+  for (const { table } of [...projections].reverse()) await manager.createQueryBuilder().delete().from(table).execute();
 }
 
 /** Every derived row there is, by table, in order of id: for comparing before and after a rebuild. */

@@ -54,7 +54,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     },
   } = useUnitSystem();
   const navigate = useNavigate();
-  const { data: history = [] } = useSWR<(RecordedLevel & { round: string })[]>(`/api/points/${point.id}/levels`);
+  const { data: history = [], error: recordError } = useSWR<(RecordedLevel & { round: string })[]>(`/api/points/${point.id}/levels`);
   const record = history.filter((row) => row.round !== id);
   const [draft, setDraft] = useDraft<Draft>(`level.${visit.id}`, {
     depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' },
@@ -164,6 +164,9 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               error={(tried || (draft.depth.text !== '' && problem?.includes('feet')) ? problem : undefined) ?? at('depth')}
               hint={`From ${mark.name}. ${next && !agreed ? `Two must agree within ${show(toleranceFor(next.typed, next.typed), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
             />
+            {recordError !== undefined && (
+              <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>
+            )}
             <Findings of={findings} />
             {asks && (
               <div className="typed">

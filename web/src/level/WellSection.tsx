@@ -1,6 +1,6 @@
 import type { PurgeState } from '@fonte/core/purge';
 import { bottomBelow, type MeasuringPoint, type Well } from '@fonte/core/registers';
-import { fromBase, showNumber, unitLabel } from '@fonte/core/units';
+import { fromBase, showNumber, unitLabel, type UnitId } from '@fonte/core/units';
 import { useUnitSystem } from '../units/system.ts';
 import './well.css';
 
@@ -105,7 +105,7 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
 }
 
 /** What was pumped against what is to be removed, one box a volume, each as high as the water column. */
-function Volumes({ purge, top: from, bottom: to, unit }: { purge: PurgeState; top: number; bottom: number; unit: 'L' | 'gal' | string }) {
+function Volumes({ purge, top: from, bottom: to, unit }: { purge: PurgeState; top: number; bottom: number; unit: UnitId }) {
   const { volumes, oneVolume } = purge.setUp!;
   const whole = Math.ceil(Math.max(volumes, Math.min(purge.volumesDone, 6)));
   const step = Math.min(26, 78 / whole);
@@ -128,7 +128,7 @@ function Volumes({ purge, top: from, bottom: to, unit }: { purge: PurgeState; to
         );
       })}
       <text x={274} y={from - 8} className="volume-text">
-        {volumes} × {showNumber(fromBase(oneVolume.value, unit === 'gal' ? 'gal' : 'L'), 1)} {unit === 'gal' ? 'gal' : 'L'}
+        {volumes} × {showNumber(fromBase(oneVolume.value, unit), 1)} {unitLabel(unit)}
       </text>
     </g>
   );

@@ -1,6 +1,6 @@
 import type { RoundReport } from '@fonte/core/round';
 import { Button } from 'antd';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { post, request } from '../app/api.ts';
 import { Empty } from '../app/Feedback.tsx';
@@ -15,12 +15,13 @@ import { Draft } from './Draft.tsx';
 export function ReportPage() {
   const { id, round, refresh } = useRound();
   const { busy, run, say } = useAction();
-  const [fetching, none] = [useAction(), useRef(false)];
+  const fetching = useAction();
+  const [hasNone, setHasNone] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const fetchIt = () =>
     fetching.run(async () => {
       const { reports } = await post<{ reports: unknown[] }>(`/api/rounds/${id}/reports/fetch`);
-      none.current = reports.length === 0;
+      setHasNone(reports.length === 0);
       await refresh();
     });
   const take = (chosen: File) =>
@@ -68,7 +69,7 @@ export function ReportPage() {
         </div>
       </div>
       <Said say={say ?? fetching.say} />
-      {none.current && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
+      {hasNone && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
       {round.reports.length === 0 && accepted.length === 0 && (
         <Empty title="No bottle is at the lab">
           <p>A report can be read once the lab has accepted bottles.</p>

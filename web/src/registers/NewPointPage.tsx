@@ -1,5 +1,6 @@
 import { writeEntry } from '@fonte/core/book';
 import { pointRegistered, type Point } from '@fonte/core/registers';
+import { usualResidualMinimum } from '@fonte/core/tap';
 import { base, readNumber, type Typed } from '@fonte/core/units';
 import { Button, Input, Segmented } from 'antd';
 import { useId, useState } from 'react';
@@ -36,7 +37,7 @@ const empty: Draft = {
   type: 'well',
   use: 'monitoring',
   texts: { name: '', code: '', place: '', access: '', outlet: '', mark: 'North rim of the casing' },
-  residual: '0.2',
+  residual: String(usualResidualMinimum),
   lengths: Object.fromEntries(lengths.map((name) => [name, { text: '', unit: name === 'insideDiameter' ? 'mm' : 'm' }])) as Record<
     Length,
     Typed

@@ -1,4 +1,4 @@
-import { protocols, runStarted, usualResidualMinimum, type RunState } from '@fonte/core/tap';
+import { protocols, runStarted, type RunState } from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -51,7 +51,7 @@ function Start({ visit }: { visit: VisitState }) {
         {protocol.steps.length} steps, about 12 minutes at the tap.{' '}
         {minimum === null
           ? 'This water is not chlorinated: the residual is only recorded.'
-          : `A routine sample needs at least ${(minimum ?? usualResidualMinimum).toFixed(2)} mg/L free chlorine here.`}
+          : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
       <p className="soft small">{protocol.source}. Local instructions and your employer’s rules come first.</p>
       <Said say={say} />

@@ -1,0 +1,51 @@
+import { levelRead } from '@fonte/core/level';
+import { analysisRemoved } from '@fonte/core/plan';
+import { struck } from '@fonte/core/book';
+import { afterEach, beforeEach, expect, it } from 'vitest';
+import { bench, type Bench } from '../../test/bench-server.ts';
+import { allRows } from './rows.ts';
+
+let at: Bench;
+beforeEach(async () => {
+  at = await bench();
+});
+afterEach(() => at.close());
+
+const level = (text: string) =>
+  at.post(at.script.write(levelRead, { visit: at.script.well, measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' }));
+
+it('derives rounds, visits and bottles from the plan alone', async () => {
+  const rows = await allRows(at.store);
+  expect(rows['rounds']).toMatchObject([{ id: at.script.book, code: '261123A', closed: 0 }]);
+  expect(rows['visits']).toMatchObject([
+    { point: 'p-well', sample: 'routine' },
+    { point: 'p-tap', analyses: 'coliforms' },
+  ]);
+  expect(rows['bottles']!.map((row) => row.id)).toEqual([
+    '261123A-MH1-B',
+    '261123A-MW3-A',
+    '261123A-MW3-G',
+    '261123A-MW3-M',
+    '261123A-MW3-N',
+  ]);
+  expect(rows['register_rows']).toHaveLength(4);
+});
+
+it('takes rows away again when what made them is gone', async () => {
+  await level('7.40');
+  await level('7.40');
+  expect((await allRows(at.store))['levels']).toHaveLength(1);
+  const second = (await at.entries()).at(-1)!;
+  await at.post(at.script.write(struck, { entry: second.id, reason: 'another well' }));
+  await at.post(at.script.write(analysisRemoved, { visit: at.script.well, analysis: 'nutrients' }));
+  const rows = await allRows(at.store);
+  expect(rows['levels']).toEqual([]);
+  expect(rows['bottles']!.map((row) => row.id)).not.toContain('261123A-MW3-N');
+});
+
+it('writes nothing when an entry is refused', async () => {
+  const before = await allRows(at.store);
+  await level('abc');
+  await level('-50');
+  expect(await allRows(at.store)).toEqual(before);
+});
