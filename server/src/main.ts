@@ -1,3 +1,9 @@
 import { readSettings, startServer, stopOnSignal } from './index.ts';
 
-stopOnSignal(await startServer(readSettings(process.env), { clock: Date.now }));
+try {
+  stopOnSignal(await startServer(readSettings(process.env), { clock: Date.now }));
+} catch (error) {
+  // A wrong setting, a port in use, a file that is no database: one line says it.
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+}

@@ -1,4 +1,3 @@
-import { bottleRule } from '@fonte/core/bottles';
 import { bottleConditions, checkForm, handedOver, type BottleCondition, type FormLine } from '@fonte/core/custody';
 import type { Lab } from '@fonte/core/registers';
 import { base, readNumber, show, type Typed } from '@fonte/core/units';
@@ -105,7 +104,7 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
                     <td>
                       <span className="strong">{line.bottle.id}</span>
                       <div className="small soft">
-                        {line.pointName}. {bottleRule(line.bottle.rule).name}, for {line.requests.join(', ')}
+                        {line.pointName}. {line.requests.join(', ')}
                       </div>
                       {own.map((finding) => (
                         <div key={finding.code} className={`small word tone-${finding.severity}`}>
