@@ -11,6 +11,7 @@ import { millis } from '../time/index.ts';
 import { actionDone } from '../act/index.ts';
 import type { RoundState, VisitState } from './fold.ts';
 import { kindIn } from './kinds.ts';
+import { isFilledByProtocol } from './protocol.ts';
 
 /** Why an entry does not fit its book, with the path of the field it concerns. */
 export interface Misfit {
@@ -66,18 +67,11 @@ function admitStep(entry: Entry, visit: VisitState): Misfit | null {
   if (!stepDone.is(entry)) return null;
   const refused = refuseAnswer(now.step, entry.payload.answer);
   if (refused) return misfit(`payload.${refused.path}`, refused.message);
-  if (
-    now.step.act.type === 'fill' &&
-    visit.bottles.some((bottle) => bottle.state === 'empty' && analysisBottle(visit, bottle.rule, now.step.act))
-  ) {
+  if (now.step.act.type === 'fill' && visit.bottles.some((bottle) => bottle.state === 'empty' && isFilledByProtocol(visit, bottle.rule))) {
     return misfit('payload.step', 'Fill the bottle first.');
   }
   const why = departs(now, entry.payload.answer, millis(entry.at));
   return why && !entry.payload.departure ? misfit('payload.departure', `${why} Say why.`) : null;
-}
-
-function analysisBottle(visit: VisitState, rule: string, act: { type: string; analysis?: string }): boolean {
-  return visit.analyses.some((id) => id === act.analysis && rulesFor([id]).some((candidate) => candidate === rule));
 }
 
 function admitRemoval(id: VisitState['analyses'][number], visit: VisitState): Misfit | null {
@@ -97,8 +91,8 @@ function admitBottle(entry: Entry, visit: VisitState): Misfit | null {
   if (bottle.state === 'filled') return misfit('payload.bottle', 'This bottle is filled already.');
   if (visit.purge && !visit.purge.ended) return misfit('payload.bottle', 'End the purge first, with the flow cell detached.');
   const act = visit.run?.now?.step.act;
-  const needsRun = visit.point.type === 'tap' && bottle.rule === 'bacteria';
-  if (needsRun && act?.type !== 'fill' && !visit.run?.finished) return misfit('payload.bottle', 'The protocol is not at its filling step.');
+  if (isFilledByProtocol(visit, bottle.rule) && act?.type !== 'fill' && !visit.run?.finished)
+    return misfit('payload.bottle', 'The protocol is not at its filling step.');
   return null;
 }
 

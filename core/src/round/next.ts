@@ -1,4 +1,5 @@
 import type { RoundState, VisitState } from './fold.ts';
+import { protocolOf } from './protocol.ts';
 
 /** The room a step belongs to, as the page addresses it. */
 export type Room = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
@@ -23,8 +24,7 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
   if (visit.purge && !visit.purge.setUp) return step('purge', 'Set up the purge');
   if (visit.purge && !visit.purge.ended) return step('purge', visit.purge.ready ? 'End the purge: stable' : 'Purge until stable');
   if (visit.point.type === 'tap') {
-    const protocolBottles = visit.analyses.includes('coliforms');
-    if (protocolBottles && !visit.run) return step('tap', 'Start the protocol');
+    if (!visit.run && protocolOf(visit)) return step('tap', 'Start the protocol');
     if (visit.run?.abandoned) return null;
     if (visit.run?.now) return step('tap', visit.run.now.step.say);
   }

@@ -2,10 +2,10 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { Script } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { handedOver } from '../custody/index.ts';
-import { bottlesPacked } from '../plan/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked } from '../plan/index.ts';
 import { clockStarted, protocols, runStarted, stepDone } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
-import { fold, formLines, nextAtVisit, overview, residualFor } from './index.ts';
+import { admit, fold, formLines, isFilledByProtocol, nextAtVisit, overview, protocolOf, residualFor } from './index.ts';
 
 const protocol = protocols[0];
 let book: Script;
@@ -86,4 +86,30 @@ it('leaves a well without analyses once its level is read', () => {
   const [well] = round().visits;
   expect(nextAtVisit({ ...well!, analyses: [] })?.room).toBe('level');
   expect(nextAtVisit({ ...tap(), analyses: [] })?.say).toBe('Choose analyses');
+});
+
+describe('what a protocol fills', () => {
+  it('follows from the analyses asked for at a tap, and from nothing at a well', () => {
+    const [well] = round().visits;
+    expect(protocolOf(tap())?.id).toBe('coliforms-distribution');
+    expect(protocolOf({ ...tap(), analyses: ['metals'] })).toBeNull();
+    expect(protocolOf({ ...well!, analyses: ['coliforms'] })).toBeNull();
+    expect([isFilledByProtocol(tap(), 'bacteria'), isFilledByProtocol(tap(), 'metals'), isFilledByProtocol(well!, 'bacteria')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  it('stays what it was once a run is started', () => {
+    flushing();
+    expect(protocolOf({ ...tap(), analyses: [] })?.edition).toBe(protocol.edition);
+  });
+
+  it('leaves a tap without one to be filled freely', () => {
+    book.write(analysisRemoved, { visit: book.tap, analysis: 'coliforms' });
+    book.write(analysisAdded, { visit: book.tap, analysis: 'metals' });
+    expect(nextAtVisit(tap())).toMatchObject({ room: 'fill', say: 'Fill 1 bottle' });
+    expect(admit(book.make(bottleFilled, { visit: book.tap, bottle: '261123A-MH1-M' }), book.entries, round())).toEqual([]);
+  });
 });

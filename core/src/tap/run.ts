@@ -1,3 +1,4 @@
+import type { AnalysisId } from '../bottles/index.ts';
 import type { Entry } from '../book/index.ts';
 import { questionReading } from '../parameters/index.ts';
 import type { TapPoint } from '../registers/index.ts';
@@ -32,6 +33,11 @@ export interface RunState {
   abandoned: boolean;
   departures: { step: Step; reason: string }[];
   finished: boolean;
+}
+
+/** The protocol that takes samples for one of these analyses, in its latest edition; null when none is asked for by a protocol. */
+export function protocolFor(analyses: readonly AnalysisId[]): Protocol | null {
+  return protocols.findLast((protocol) => analyses.includes(protocol.analysis)) ?? null;
 }
 
 /** The protocol of an id and edition, or null when this copy of the product does not have it. */

@@ -1,6 +1,6 @@
 import { bottleRule } from '@fonte/core/bottles';
 import { bottleFilled } from '@fonte/core/fill';
-import { stages, type VisitState } from '@fonte/core/round';
+import { isFilledByProtocol, stages, type VisitState } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Empty } from '../app/Feedback.tsx';
 import { Correct } from '../book/Correct.tsx';
@@ -17,11 +17,11 @@ import { Discard, FillNow } from './FillNow.tsx';
 /** Bottles in their order; one card at a time. */
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
-  const byProtocol = visit.analyses.includes('coliforms') && visit.point.type === 'tap';
   const next = visit.bottles.find(
-    (bottle) => bottle.state === 'empty' && !(byProtocol && bottle.rule === 'bacteria' && !visit.run?.finished),
+    (bottle) => bottle.state === 'empty' && !(isFilledByProtocol(visit, bottle.rule) && !visit.run?.finished),
   );
-  const protocolFirst = byProtocol && visit.bottles.some((bottle) => bottle.rule === 'bacteria' && bottle.state === 'empty');
+  const protocolFirst =
+    !visit.run?.finished && visit.bottles.some((bottle) => bottle.state === 'empty' && isFilledByProtocol(visit, bottle.rule));
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
@@ -32,7 +32,7 @@ function FillAt({ visit }: { visit: VisitState }) {
         </Empty>
       )}
       {protocolFirst && (
-        <Empty title="Bacteria first, by the protocol">
+        <Empty title="The protocol comes first">
           <p>That bottle is filled at its step, right after disinfection.</p>
           <Link to={roomPath(id, 'tap', visit.id)}>To the protocol</Link>
         </Empty>

@@ -1,5 +1,14 @@
 import { bottleRule } from '@fonte/core/bottles';
-import { nextAtVisit, stages, type BottleState, type RoundState, type Room, type Stage, type VisitState } from '@fonte/core/round';
+import {
+  nextAtVisit,
+  protocolOf,
+  stages,
+  type BottleState,
+  type RoundState,
+  type Room,
+  type Stage,
+  type VisitState,
+} from '@fonte/core/round';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';
 import { Link, NavLink } from 'react-router';
@@ -24,7 +33,7 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
   const next = nextAtVisit(visit);
   const going = visit.bottles.filter((bottle) => !bottle.lost);
   const front = Math.max(0, ...going.map((bottle) => stages.indexOf(bottle.stage)));
-  const home: Room = visit.point.type === 'well' ? 'level' : visit.analyses.includes('coliforms') ? 'tap' : 'fill';
+  const home: Room = visit.point.type === 'well' ? 'level' : protocolOf(visit) ? 'tap' : 'fill';
   return (
     <Fragment>
       <div className="stream-point">

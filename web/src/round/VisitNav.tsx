@@ -1,4 +1,4 @@
-import type { VisitState } from '@fonte/core/round';
+import { protocolOf, type VisitState } from '@fonte/core/round';
 import { NavLink } from 'react-router';
 import type { ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
@@ -19,7 +19,7 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
               ] as const)
             : []),
         ] as const)
-      : ([...(visit.analyses.includes('coliforms') ? ([['tap', 'Protocol']] as const) : []), ['fill', 'Fill']] as const);
+      : ([...(protocolOf(visit) ? ([['tap', 'Protocol']] as const) : []), ['fill', 'Fill']] as const);
   return (
     <header className="stack">
       <div className="row between">

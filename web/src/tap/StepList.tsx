@@ -1,5 +1,5 @@
 import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
-import type { VisitState } from '@fonte/core/round';
+import { isFilledByProtocol, type VisitState } from '@fonte/core/round';
 import { showTyped } from '@fonte/core/units';
 import { wallTime } from '@fonte/core/time';
 import { Correct } from '../book/Correct.tsx';
@@ -22,7 +22,7 @@ function answered(run: RunStep): string {
 export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
   const { round } = useRound();
   const seconds = (at: number) => `${wallTime(at, round.plan.zone).time}:${String(new Date(at).getUTCSeconds()).padStart(2, '0')}`;
-  const correctable = visit.bottles.every((bottle) => bottle.rule !== 'bacteria' || bottle.state !== 'filled');
+  const correctable = visit.bottles.every((bottle) => !isFilledByProtocol(visit, bottle.rule) || bottle.state !== 'filled');
   return (
     <ol className="step-list plain">
       {run.steps.map((one) => (

@@ -9,7 +9,7 @@ import {
   type Step,
   type StepAnswer,
 } from '@fonte/core/tap';
-import type { VisitState } from '@fonte/core/round';
+import { isFilledByProtocol, type VisitState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
@@ -92,7 +92,7 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
     });
   };
   const { act } = step;
-  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && candidate.rule === 'bacteria');
+  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && isFilledByProtocol(visit, candidate.rule));
 
   return (
     <form

@@ -1,7 +1,8 @@
-import { protocols, runStarted, type RunState } from '@fonte/core/tap';
-import type { VisitState } from '@fonte/core/round';
+import { runStarted, type RunState } from '@fonte/core/tap';
+import { protocolOf, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Link } from 'react-router';
+import { Empty } from '../app/Feedback.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -42,13 +43,14 @@ function SampleType({ run }: { run: RunState }) {
 function Start({ visit }: { visit: VisitState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
-  const protocol = protocols[0];
+  const protocol = protocolOf(visit);
   const minimum = visit.point.type === 'tap' ? visit.point.tap.residualMinimum : null;
+  if (!protocol) return <Empty title="No protocol is asked for here" />;
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
       <p>
-        {protocol.steps.length} steps, about 12 minutes at the tap.{' '}
+        {protocol.steps.length} steps.{' '}
         {minimum === null
           ? 'This water is not chlorinated: the residual is only recorded.'
           : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}

@@ -1,4 +1,5 @@
+import type { Protocol } from '../protocol.ts';
 import { coliformsDistribution } from './coliforms-distribution.ts';
 
 /** Every edition of every protocol. */
-export const protocols = [coliformsDistribution] as const;
+export const protocols: readonly [Protocol, ...Protocol[]] = [coliformsDistribution];
