@@ -109,7 +109,7 @@ describe('a report', () => {
       refusal: null,
       rowCount: 3,
       unreadCount: 1,
-      unread: [{ line: 4, why: expect.stringContaining('No accepted bottle') as string }],
+      unread: [{ line: 4, why: expect.stringContaining('No bottle of this round that the lab has') as string }],
       missing: [],
     });
     const request = { id: newId(at.script.now), mapping: proposed.mapping, results: [{ parameter: 'nitrate', value: 0 }] };

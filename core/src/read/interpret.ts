@@ -94,7 +94,8 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
   if (row.cells.length < 2) return fail('sample', 'The row has too few cells.');
   const bottle = cell('sample');
   const rule = bottles.get(bottle)?.rule;
-  if (!rule) return fail('sample', bottle === '' ? 'The sample is not named.' : 'No accepted bottle of this round has this label.');
+  if (!rule)
+    return fail('sample', bottle === '' ? 'The sample is not named.' : 'No bottle of this round that the lab has carries this label.');
   const name = cell('parameter');
   const id = parameterCalled(name);
   if (!id) return fail('parameter', 'Not a parameter that is known here.');

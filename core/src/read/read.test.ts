@@ -183,7 +183,7 @@ describe('reading rows', () => {
   });
 
   it.each([
-    ['Z-1;Ferro;3;µg/L;1;x', 1, 'No accepted bottle'],
+    ['Z-1;Ferro;3;µg/L;1;x', 1, 'No bottle of this round that the lab has'],
     ['A-M;Zeolite;3;µg/L;1;x', 2, 'Not a parameter'],
     ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for dissolved metals'],
     ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'],

@@ -25,7 +25,7 @@ interface Surroundings {
 }
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
-  if (bottle.state === 'filled' && accepted) {
+  if (bottle.state === 'filled' && handed && accepted !== false) {
     if (around.reports.some((report) => report.read?.results.some((result) => result.bottle === bottle.id))) return 'judged';
     if (around.reports.length > 0) return 'reported';
   }

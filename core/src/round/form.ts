@@ -30,11 +30,15 @@ export function formLines(round: RoundState): FormLine[] {
   );
 }
 
-/** The bottles whose results a report of this round may bring: those the lab accepted, by label. */
-export function acceptedBottles(round: RoundState): Map<string, { rule: RuleId; filledOn: string }> {
+/**
+ * The bottles whose results a report of this round may bring, by label: those handed over and not refused. A lab whose
+ * desk does not answer may still report.
+ */
+export function bottlesAtLab(round: RoundState): Map<string, { rule: RuleId; filledOn: string }> {
+  const handed = new Set(round.handOvers.flatMap((handOver) => handOver.form.bottles.map((line) => line.bottle)));
   return new Map(
     round.bottles
-      .filter((bottle) => bottle.accepted === true)
+      .filter((bottle) => handed.has(bottle.id) && bottle.lost === null)
       .map((bottle) => [bottle.id, { rule: bottle.rule, filledOn: wallTime(bottle.filledAt ?? 0, round.plan.zone).date }]),
   );
 }

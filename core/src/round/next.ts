@@ -41,7 +41,8 @@ export function nextStep(round: RoundState): NextStep | null {
   const step = (room: Room, say: string): NextStep => ({ room, visit: null, say });
   const waiting = round.bottles.filter((bottle) => bottle.stage === 'filled' && !bottle.lost);
   if (waiting.length > 0) return step('custody', `Hand over ${waiting.length} bottle${waiting.length === 1 ? '' : 's'}`);
-  if (round.handOvers.some((handOver) => !handOver.answer)) return step('custody', 'Ask the lab for its answer');
+  if (round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer))
+    return step('custody', 'Ask the lab for its answer');
   if (round.reports.some((report) => !report.read)) return step('report', 'Read the report');
   const due = round.followUps.filter((action) => !action.done);
   if (due.length > 0) return step('verdict', due.length === 1 ? 'Follow up: 1 thing to do' : `Follow up: ${due.length} things to do`);

@@ -10,7 +10,7 @@ import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
 import { clockStarted, runStarted } from '../tap/index.ts';
-import { admit, fold, formLines, nextStep, overview } from './index.ts';
+import { admit, bottlesAtLab, fold, formLines, nextStep, overview } from './index.ts';
 
 let book: Script;
 const state = () => fold(book.entries)!;
@@ -183,6 +183,19 @@ describe('bottles', () => {
       book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }),
     );
     expect(seen).toEqual(['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged']);
+  });
+
+  it('are judged by the report of a lab whose desk never answered', () => {
+    const id = '261123A-MW3-N';
+    purged();
+    fill(id);
+    handOver([id]);
+    expect([...bottlesAtLab(state()).keys()]).toEqual([id]);
+    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'upload' });
+    expect(stage(id)).toBe('reported');
+    book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] });
+    expect(stage(id)).toBe('judged');
+    expect(nextStep(state())?.say).not.toContain('Ask the lab');
   });
 
   it('are replaced by a spare with a label of its own', () => {

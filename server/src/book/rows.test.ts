@@ -3,6 +3,7 @@ import { analysisRemoved } from '@fonte/core/plan';
 import { struck } from '@fonte/core/book';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { bench, type Bench } from '../../test/bench-server.ts';
+import type { VisitRow } from '../store/index.ts';
 import { allRows } from './rows.ts';
 
 let at: Bench;
@@ -17,9 +18,10 @@ const level = (text: string) =>
 it('derives rounds, visits and bottles from the plan alone', async () => {
   const rows = await allRows(at.store);
   expect(rows['rounds']).toMatchObject([{ id: at.script.book, code: '261123A', closed: 0 }]);
-  expect(rows['visits']).toMatchObject([
-    { point: 'p-well', sample: 'routine' },
+  const visits = rows['visits']!.map((row) => row as VisitRow).sort((a, b) => a.point.localeCompare(b.point));
+  expect(visits).toMatchObject([
     { point: 'p-tap', analyses: 'coliforms' },
+    { point: 'p-well', sample: 'routine' },
   ]);
   expect(rows['bottles']!.map((row) => row.id)).toEqual([
     '261123A-MH1-B',

@@ -1,6 +1,6 @@
 import { Entry as EntrySchema, sha256Hex, writeEntry } from '@fonte/core/book';
 import { Mapping, reportRead, reportReceived, type ReportDraft } from '@fonte/core/read';
-import { acceptedBottles } from '@fonte/core/round';
+import { bottlesAtLab } from '@fonte/core/round';
 import express, { type Express } from 'express';
 import { z } from 'zod';
 import { fieldErrors, Problem } from '../app/problem.ts';
@@ -44,7 +44,7 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     const state = await books.round(round);
     if (!state.reports.some((report) => report.sha256 === sha256)) throw new Problem(404, 'no-report', 'This round has no such report.');
     const file = await store.getRepository(FileTable).findOneByOrFail({ sha256 });
-    const read = await reader.read(file.bytes, acceptedBottles(state), mapping);
+    const read = await reader.read(file.bytes, bottlesAtLab(state), mapping);
     if ('draft' in read) return read.draft;
     const { code, message, line, column } = read.refusal;
     throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [
@@ -71,7 +71,7 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     if (bytes.length === 0)
       throw new Problem(422, 'report-empty', 'The file is empty. (line 1, column 1)', [{ path: 'file', message: 'The file is empty.' }]);
     const round = await books.round(request.params.round);
-    const read = await reader.read(bytes, acceptedBottles(round));
+    const read = await reader.read(bytes, bottlesAtLab(round));
     if ('refusal' in read) {
       const { code, message, line, column } = read.refusal;
       throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [

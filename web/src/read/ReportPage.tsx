@@ -1,4 +1,4 @@
-import type { RoundReport } from '@fonte/core/round';
+import { bottlesAtLab, type RoundReport } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
@@ -33,7 +33,7 @@ export function ReportPage() {
       });
       await refresh();
     });
-  const accepted = round.bottles.filter((bottle) => bottle.accepted);
+  const atLab = bottlesAtLab(round).size;
   return (
     <div className="stack-wide">
       <div className="row between">
@@ -45,7 +45,7 @@ export function ReportPage() {
             size="large"
             type={round.reports.length === 0 ? 'primary' : 'default'}
             loading={fetching.busy}
-            disabled={accepted.length === 0}
+            disabled={!round.handOvers.some((handOver) => handOver.answer)}
             onClick={() => void fetchIt()}
           >
             Fetch from the lab
@@ -70,9 +70,9 @@ export function ReportPage() {
       </div>
       <Said say={say ?? fetching.say} />
       {hasNone && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
-      {round.reports.length === 0 && accepted.length === 0 && (
+      {round.reports.length === 0 && atLab === 0 && (
         <Empty title="No bottle is at the lab">
-          <p>A report can be read once the lab has accepted bottles.</p>
+          <p>A report can be read once bottles are handed over.</p>
         </Empty>
       )}
       {round.reports.map((report) => (
