@@ -2,7 +2,8 @@ import { bottleConditions, checkForm, handedOver, type BottleCondition, type For
 import type { Lab } from '@fonte/core/registers';
 import { base, readNumber, show, type Typed } from '@fonte/core/units';
 import { Button, Input, Select } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { useState } from 'react';
+import { Labelled } from '../app/Labelled.tsx';
 import { useMe } from '../app/session.ts';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
@@ -21,17 +22,6 @@ interface Draft {
   receivedBy: string;
   signature: string;
   conditions: Record<string, BottleCondition>;
-}
-
-function Field({ label, error, children }: { label: string; error?: string | undefined; children: (id: string) => ReactNode }) {
-  const id = useId();
-  return (
-    <div className="typed">
-      <label htmlFor={id}>{label}</label>
-      {children(id)}
-      {error && <p className="field-error">{error}</p>}
-    </div>
-  );
 }
 
 export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
@@ -148,12 +138,12 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
             .map(([kind, range]) => `${kind} ${show(range.least, 'degC', 0)} to ${show(range.most, 'degC', 0)}`)
             .join(', ')}
         />
-        <Field label="Seal number" error={at('seal')}>
+        <Labelled label="Seal number" error={at('seal')}>
           {(field) => (
             <Input id={field} size="large" value={draft.seal} maxLength={40} onChange={(event) => set({ seal: event.target.value })} />
           )}
-        </Field>
-        <Field label="Taken by" error={at('receivedBy')}>
+        </Labelled>
+        <Labelled label="Taken by" error={at('receivedBy')}>
           {(field) => (
             <Input
               id={field}
@@ -164,8 +154,8 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
               placeholder="Name at the intake desk"
             />
           )}
-        </Field>
-        <Field label={`Sign as ${me.name}`} error={at('signature')}>
+        </Labelled>
+        <Labelled label={`Sign as ${me.name}`} error={at('signature')}>
           {(field) => (
             <Input
               id={field}
@@ -178,7 +168,7 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
               autoComplete="off"
             />
           )}
-        </Field>
+        </Labelled>
         <Findings of={whole} />
         {stops.length > whole.filter((finding) => finding.severity === 'stop').length && (
           <p className="word tone-stop">

@@ -5,11 +5,12 @@ import { countBottles, roundPlanned } from '@fonte/core/plan';
 import type { Lab, Point } from '@fonte/core/registers';
 import { wallTime } from '@fonte/core/time';
 import { Button, Checkbox, Input, Select } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR, { useSWRConfig } from 'swr';
 import { post } from '../app/api.ts';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { Labelled } from '../app/Labelled.tsx';
 import { useSession } from '../app/session.ts';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
@@ -28,17 +29,6 @@ interface Draft {
 }
 
 const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
-
-function Labelled({ label, error, children }: { label: string; error?: string | undefined; children: (id: string) => ReactNode }) {
-  const id = useId();
-  return (
-    <div className="typed">
-      <label htmlFor={id}>{label}</label>
-      {children(id)}
-      {error && <p className="field-error">{error}</p>}
-    </div>
-  );
-}
 
 function PlanForm({ points, labs, rounds }: { points: Point[]; labs: Lab[]; rounds: RoundLine[] }) {
   const { author } = useSession();
