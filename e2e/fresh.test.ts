@@ -59,10 +59,7 @@ describe.sequential('an empty database, on a phone', () => {
   it('makes a special sample of one with too little chlorine, by the point’s own minimum', async () => {
     await click(page, 'Go on');
     await see(page, 'at least 0.30 mg/L free chlorine here');
-    await click(page, 'Start at the tap');
-    await walk.answerFitness(page);
-    await walk.confirmStep(page, 'Take off aerator and attachments');
-    await walk.confirmStep(page, 'Wash hands, put gloves on');
+    await walk.startAtTheTap(page);
     await see(page, 'Run cold water');
     await click(page, 'Leave this step out');
     await type(page, 'This step is left out. Say why', 'tap runs all day');

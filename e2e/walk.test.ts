@@ -132,10 +132,7 @@ describe.sequential('a round from plan to verdict', () => {
   it('keeps the flush clock over a reload and a closed tab', async () => {
     await today();
     await click(page, 'Go on');
-    await click(page, 'Start at the tap');
-    await walk.answerFitness(page);
-    await walk.confirmStep(page, 'Take off aerator and attachments');
-    await walk.confirmStep(page, 'Wash hands, put gloves on');
+    await walk.startAtTheTap(page);
     await click(page, 'Start the clock');
     await page.waitForSelector('.countdown.big');
     await walk.skip(page, '1 min');
@@ -175,12 +172,7 @@ describe.sequential('a round from plan to verdict', () => {
     await page.type('.step-now .typed input', 'water was cut off');
     await click(page, 'Go on, departing from the protocol');
     await see(page, 'Departures');
-    await walk.confirmStep(page, 'Set a stream as thin as a pencil, then leave the valve alone');
-    await walk.fillNext(page, '261123A-MH1-B');
-    await click(page, 'Done');
-    await walk.confirmStep(page, 'Bottle into the cooler, dark');
-    await walk.confirmStep(page, 'Put aerator and attachments back');
-    await see(page, 'Protocol done');
+    await walk.fillAndPutBack(page, '261123A-MH1-B');
   });
 
   it('foretells what the lab would refuse, and the lab refuses it', async () => {

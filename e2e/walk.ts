@@ -98,3 +98,21 @@ export async function signOver(page: Page, { temperature, seal }: { temperature:
   await type(page, 'Taken by', 'Intake desk');
   await type(page, 'Sign as Inês Faria', 'Inês Faria');
 }
+
+/** Starts the protocol and goes on to its flush. */
+export async function startAtTheTap(page: Page): Promise<void> {
+  await click(page, 'Start at the tap');
+  await answerFitness(page);
+  await confirmStep(page, 'Take off aerator and attachments');
+  await confirmStep(page, 'Wash hands, put gloves on');
+}
+
+/** From the thin stream to the end of the protocol. */
+export async function fillAndPutBack(page: Page, bottle: string): Promise<void> {
+  await confirmStep(page, 'Set a stream as thin as a pencil, then leave the valve alone');
+  await fillNext(page, bottle);
+  await click(page, 'Done');
+  await confirmStep(page, 'Bottle into the cooler, dark');
+  await confirmStep(page, 'Put aerator and attachments back');
+  await see(page, 'Protocol done');
+}
