@@ -6,6 +6,7 @@ const rooms = [
   'time',
   'parameters',
   'book',
+  'editions',
   'registers',
   'bottles',
   'plan',

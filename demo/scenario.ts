@@ -1,16 +1,17 @@
-import { newId, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { newId, server, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
 import { bottlesPacked, roundPlanned } from '@fonte/core/plan';
-import { labRegistered, personRegistered, pointRegistered, type Point } from '@fonte/core/registers';
+import { labRegistered, personRegistered, pointRegistered, type Person, type Point } from '@fonte/core/registers';
+import { editionsOn } from '@fonte/core/round';
 import { clockStarted, protocols, runStarted, stepDone, type Step, type StepAnswer } from '@fonte/core/tap';
 import { atWall, day, minute, wallTime } from '@fonte/core/time';
 import type { z } from 'zod';
 import { levelHistory } from './data/history.ts';
-import { lab, people, points, zone } from './data/registers.ts';
+import { device, lab, people, points, zone } from './data/registers.ts';
 
-const author = people[0]!.id;
+const [technician, coordinator] = people as [Person, Person];
 const system = 'Marenta municipal supply';
 const pointOf = (code: string): Point => points.find((point) => point.code === code)!;
 
@@ -26,23 +27,36 @@ class Author {
     this.book = book ?? newId(now);
   }
 
-  write<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, after = minute): Entry {
+  write<K extends string, S extends z.ZodType>(
+    kind: EntryKind<K, S>,
+    payload: z.input<S>,
+    after = minute,
+    visit: string | null = null,
+  ): Entry {
     this.now += after;
-    const entry = writeEntry({ book: this.book, author, now: this.now, offset: -60 }, kind, payload);
+    const pen = { book: this.book, author: technician.id, device, now: this.now, offset: -60 };
+    const entry = writeEntry(pen, kind, payload, { visit });
     this.entries.push(entry);
     return entry;
+  }
+
+  /** At one of its points. */
+  at<K extends string, S extends z.ZodType>(visit: string, kind: EntryKind<K, S>, payload: z.input<S>, after = minute): Entry {
+    return this.write(kind, payload, after, visit);
   }
 }
 
 const codeOf = (moment: number, letter: string) => `${wallTime(moment, zone).date.slice(2).replaceAll('-', '')}${letter}`;
 
-/** The registers: people, lab and points of Marenta. */
+/** The registers: people, lab and points of Marenta, each in a book of its own. */
 export function registers(start: number): Entry[] {
-  const org = new Author(start - 760 * day, 'org');
-  for (const person of people) org.write(personRegistered, person);
-  org.write(labRegistered, lab);
-  for (const point of points) org.write(pointRegistered, point);
-  return org.entries;
+  const now = start - 760 * day;
+  const at = (book: string, author: string) => ({ book, author, device: author === server ? server : device, now, offset: -60 });
+  return [
+    ...people.map((person) => writeEntry(at(person.id, server), personRegistered, person)),
+    writeEntry(at(lab.id, coordinator.id), labRegistered, lab),
+    ...points.map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
+  ];
 }
 
 /** Two years of quarterly level rounds at the tannery's wells. */
@@ -57,18 +71,18 @@ export function levelRounds(start: number): Entry[] {
       date: wallTime(round.now, zone).date,
       zone,
       lab: null,
+      editions: editionsOn(wallTime(round.now, zone).date),
       visits,
     });
     for (const visit of visits) {
       const text = depths[visit.point.code as keyof typeof depths];
       const reading = {
-        visit: visit.id,
         measuringPoint: 'North rim of the casing',
         depth: { text, unit: 'm' as const },
         water: 'static' as const,
       };
-      round.write(levelRead, reading, 20 * minute);
-      round.write(levelRead, reading);
+      round.at(visit.id, levelRead, reading, 20 * minute);
+      round.at(visit.id, levelRead, reading);
     }
     return round.entries;
   });
@@ -99,31 +113,33 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
     date: wallTime(round.now, zone).date,
     zone,
     lab,
+    editions: editionsOn(wallTime(start, zone).date),
     visits: [{ id: visit, point: pointOf('SC1'), analyses: ['coliforms', 'metals'] }],
   });
   const bottles = { bacteria: `${code}-SC1-B`, metals: `${code}-SC1-M` };
   round.write(bottlesPacked, { bottles: Object.values(bottles) });
-  const protocol = protocols[0];
-  round.write(runStarted, { visit, protocol: protocol.id, edition: protocol.edition }, 30 * minute);
+  const protocol = protocols.newest[0]!;
+  round.at(visit, runStarted, { protocol: protocol.id, edition: protocol.edition }, 30 * minute);
   for (const step of protocol.steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
-    if (step.act.type === 'clock') round.write(clockStarted, { visit, step: step.id });
-    if (step.act.type === 'fill') round.write(bottleFilled, { visit, bottle: bottles.bacteria });
-    round.write(
+    if (step.act.type === 'clock') round.at(visit, clockStarted, { step: step.id });
+    if (step.act.type === 'fill') round.at(visit, bottleFilled, { bottle: bottles.bacteria });
+    round.at(
+      visit,
       stepDone,
-      { visit, step: step.id, answer: answerTo(step) },
+      { step: step.id, answer: answerTo(step) },
       2 * minute + (step.act.type === 'clock' ? step.act.least * 1000 : 0),
     );
   }
-  round.write(bottleFilled, { visit, bottle: bottles.metals }, 3 * minute);
+  round.at(visit, bottleFilled, { bottle: bottles.metals }, 3 * minute);
   const handOver = round.write(
     handedOver,
     {
       to: lab.id,
-      releasedBy: people[0]!.name,
+      releasedBy: technician.name,
       receivedBy: 'Intake desk',
       coolerTemperature: { text: '4.6', unit: 'degC' },
       seal: '0412',
-      signature: people[0]!.name,
+      signature: technician.name,
       bottles: Object.values(bottles).map((bottle) => ({ bottle, condition: 'good' as const })),
     },
     60 * minute,
@@ -146,6 +162,7 @@ export function todayRound(start: number): Entry[] {
     date: wallTime(start, zone).date,
     zone,
     lab,
+    editions: editionsOn(wallTime(start, zone).date),
     visits: visits.map((visit) => ({ ...visit, analyses: [...visit.analyses] })),
   });
   round.write(

@@ -36,8 +36,22 @@ export async function see(page: Page, text: string): Promise<void> {
     });
 }
 
+/** Does something to an element anew where the page has drawn it anew in between. */
+async function onWhatStands(work: () => Promise<void>): Promise<void> {
+  const until = Date.now() + patience;
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!/detached|not attached|not clickable/.test(String(error)) || Date.now() > until) throw error;
+    }
+  }
+}
+
 /** Clicks what has this accessible name, a button unless another role is given. */
-export async function click(page: Page, name: string, role = 'button'): Promise<void> {
+export const click = (page: Page, name: string, role = 'button'): Promise<void> => onWhatStands(() => clickOnce(page, name, role));
+
+async function clickOnce(page: Page, name: string, role: string): Promise<void> {
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
   await page.waitForFunction(
     (one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'),
@@ -58,7 +72,9 @@ export async function click(page: Page, name: string, role = 'button'): Promise<
 }
 
 /** Types into the field with this label, in place of what stands there. */
-export async function type(page: Page, label: string, text: string): Promise<void> {
+export const type = (page: Page, label: string, text: string): Promise<void> => onWhatStands(() => typeOnce(page, label, text));
+
+async function typeOnce(page: Page, label: string, text: string): Promise<void> {
   const field = await page.locator(`aria/${label}[role="textbox"]`).setTimeout(patience).waitHandle();
   await field.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   await field.click({ count: 3 });

@@ -2,9 +2,9 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 
-export const root = fileURLToPath(new URL('..', import.meta.url));
+/** The project's folder: tests, bench and pictures are started from it. */
+export const root = process.cwd();
 
 /** Builds page and server unless that was done already. */
 export function ensureBuilt(): void {

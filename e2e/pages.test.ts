@@ -130,7 +130,7 @@ describe.sequential('the other pages', () => {
     await page.bringToFront();
   });
 
-  it('say so when the server is away, keep what was typed, and write it once when it is back', async () => {
+  it('say so when the server is away, keep what was written on the device, and send it once when it is back', async () => {
     const round = await roundId('Tannery and market hall');
     const before = await entriesOf(round);
     await open(`/rounds/${round}`, 'Measure the level');
@@ -138,12 +138,36 @@ describe.sequential('the other pages', () => {
     await see(page, 'Depth to water');
     await page.setOfflineMode(true);
     await walk.readLevel(page, '7.512');
-    await see(page, 'No connection to the server');
-    expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('7.512');
-    await page.setOfflineMode(false);
-    await click(page, 'Write it down');
+    await see(page, '1 entry is only on this device so far');
     await see(page, 'the last was 7.512 m');
+    expect((await entriesOf(round)) - before).toBe(0);
+    await page.setOfflineMode(false);
+    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 15_000 });
     expect((await entriesOf(round)) - before).toBe(1);
+  });
+
+  it('write a reading once whose answer was lost on the way, also after a reload and another Enter', async () => {
+    const round = await roundId('Tannery and market hall');
+    const before = await entriesOf(round);
+    const session = await page.createCDPSession();
+    await session.send('Fetch.enable', { patterns: [{ urlPattern: '*/api/entries', requestStage: 'Response' }] });
+    session.on(
+      'Fetch.requestPaused',
+      ({ requestId }) => void session.send('Fetch.failRequest', { requestId, errorReason: 'ConnectionReset' }),
+    );
+    await walk.readLevel(page, '7.702');
+    await see(page, '1 entry is only on this device so far');
+    // The server has it; the page cannot know.
+    expect((await entriesOf(round)) - before).toBe(1);
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await see(page, 'the last was 7.702 m');
+    await page.focus('.typed.big input');
+    await page.keyboard.press('Enter');
+    await see(page, 'Enter a number');
+    await session.send('Fetch.disable');
+    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 15_000 });
+    expect((await entriesOf(round)) - before).toBe(1);
+    expect(await shows(page, 'Two readings agree')).toBe(false);
   });
 
   it('fit a phone without sideways scrolling, in every light', async () => {

@@ -1,20 +1,14 @@
-import { build } from 'esbuild';
+import { bundle } from './bundle.ts';
 
-await build({
-  entryPoints: { main: 'src/main.ts', 'read-worker': 'src/read/worker.ts', verify: 'src/verify.ts', rebuild: 'src/rebuild.ts' },
+await bundle({
+  entryPoints: {
+    main: 'src/main.ts',
+    'read-worker': 'src/read/worker.ts',
+    verify: 'src/commands/verify.ts',
+    rebuild: 'src/commands/rebuild.ts',
+    backup: 'src/commands/backup.ts',
+    restore: 'src/commands/restore.ts',
+  },
   outdir: 'dist',
-  bundle: true,
-  splitting: true,
-  format: 'esm',
-  platform: 'node',
-  target: 'node20',
   sourcemap: true,
-  // Packages stay in node_modules; only the project's own TypeScript is bundled.
-  plugins: [
-    {
-      name: 'packages-stay-outside',
-      setup: (setup) =>
-        setup.onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@fonte/') ? undefined : { path, external: true })),
-    },
-  ],
 });

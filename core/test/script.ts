@@ -1,11 +1,21 @@
-import { newId, writeEntry, type Entry, type EntryKind } from '../src/book/index.ts';
+import { newId, struck, writeEntry, type AnyKind, type Entry, type EntryKind } from '../src/book/index.ts';
 import { roundPlanned } from '../src/plan/index.ts';
-import type { Lab, TapPoint, WellPoint } from '../src/registers/index.ts';
-import { minute } from '../src/time/index.ts';
+import type { Lab, Person, TapPoint, WellPoint } from '../src/registers/index.ts';
+import { editionsOn } from '../src/round/index.ts';
+import { instantAt, minute } from '../src/time/index.ts';
+import { bottleFilled } from '../src/fill/index.ts';
+import { clockStarted, protocols, runStarted, stepDone, type Step, type StepAnswer } from '../src/tap/index.ts';
 import type { z } from 'zod';
 
+/** An id for tests and examples: the same number gives the same one. */
+export const idOf = (number: number): string => `01890000-0000-7000-8000-${String(number).padStart(12, '0')}`;
+
+export const technician: Person = { id: idOf(1), name: 'Inês Faria', initials: 'IF', role: 'technician' };
+export const coordinator: Person = { id: idOf(2), name: 'Rui Vale', initials: 'RV', role: 'coordinator' };
+export const phone = idOf(9);
+
 export const wellPoint: WellPoint = {
-  id: 'p-well',
+  id: idOf(11),
   code: 'MW3',
   name: 'Tannery 3',
   place: 'Lomba Velha',
@@ -21,7 +31,7 @@ export const wellPoint: WellPoint = {
   },
 };
 export const tapPoint: TapPoint = {
-  id: 'p-tap',
+  id: idOf(12),
   code: 'MH1',
   name: 'Market hall',
   place: 'Porto Amaro',
@@ -31,7 +41,7 @@ export const tapPoint: TapPoint = {
   tap: { outlet: 'Tap in the cleaning room', residualMinimum: 0.2 },
 };
 export const lab: Lab = {
-  id: 'lab',
+  id: idOf(21),
   name: 'Island lab',
   zone: 'Atlantic/Azores',
   source: '',
@@ -42,6 +52,20 @@ export const lab: Lab = {
   holding: { bacteria: 18 },
 };
 
+/** How a careful technician answers a step. */
+export function answerTo({ act }: Step, residual: string): StepAnswer {
+  switch (act.type) {
+    case 'checks':
+      return { type: 'checks', yes: act.items.map((item) => item.id), no: [] };
+    case 'choose':
+      return { type: 'choose', option: 'bleach' };
+    case 'measure':
+      return { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.2' : residual, unit: act.unit } };
+    default:
+      return { type: act.type };
+  }
+}
+
 /** Writes a book step by step, a minute apart. Monday 23 November 2026, 09:00 on the Azores. */
 export class Script {
   readonly entries: Entry[] = [];
@@ -50,19 +74,78 @@ export class Script {
   readonly tap: string;
   now = Date.UTC(2026, 10, 23, 10, 0);
 
-  constructor() {
+  constructor(readonly device = phone) {
     [this.book, this.well, this.tap] = [newId(this.now), newId(this.now), newId(this.now)];
   }
 
-  make<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>): Entry<K, z.input<S>> {
-    return writeEntry({ book: this.book, author: 'tech', now: this.now, offset: -60 }, kind, payload);
+  /** An entry that is not written down yet; of the well or the tap if its kind stands at a visit. */
+  make<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, visit?: string | null): Entry<K, z.input<S>> {
+    const pen = { book: this.book, author: technician.id, device: this.device, now: this.now, offset: -60 };
+    return writeEntry(pen, kind, payload, { visit: visit ?? null });
   }
 
-  write<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, minutes = 1): Entry<K, z.input<S>> {
+  write<K extends string, S extends z.ZodType>(
+    kind: EntryKind<K, S>,
+    payload: z.input<S>,
+    { at = null, minutes = 1 }: { at?: string | null; minutes?: number } = {},
+  ): Entry<K, z.output<S>> {
     this.now += minutes * minute;
-    const entry = this.make(kind, payload);
+    const entry = this.make(kind, payload, at);
     this.entries.push(entry);
-    return entry;
+    return entry as Entry<K, z.output<S>>;
+  }
+
+  /** At the well. */
+  atWell<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, minutes = 1): Entry<K, z.output<S>> {
+    return this.write(kind, payload, { at: this.well, minutes });
+  }
+
+  /** At the tap. */
+  atTap<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, minutes = 1): Entry<K, z.output<S>> {
+    return this.write(kind, payload, { at: this.tap, minutes });
+  }
+
+  /** A correction that is not written down yet. */
+  strike(entry: Entry, reason: string, instead?: { payload?: unknown; at?: number; visit?: string }, kind?: AnyKind): Entry {
+    return this.make(
+      struck,
+      {
+        entry: entry.id,
+        kind: kind?.kind ?? entry.kind,
+        reason,
+        ...(instead
+          ? {
+              instead: {
+                ...(instead.payload === undefined ? {} : { payload: instead.payload, version: entry.version }),
+                ...(instead.at === undefined ? {} : { at: instantAt(instead.at, -60) }),
+                ...(instead.visit === undefined ? {} : { visit: instead.visit }),
+              },
+            }
+          : {}),
+      },
+      entry.visit,
+    );
+  }
+
+  /** Strikes an entry, or puts something else in its place. */
+  correct(...[entry, reason, instead]: Parameters<Script['strike']>): Entry {
+    this.now += minute;
+    const correction = this.strike(entry, reason, instead);
+    this.entries.push(correction);
+    return correction;
+  }
+
+  /** Takes the coliforms at the tap, up to the step that is named or to the end. */
+  sampleTap({ before, residual = '0.45', bottle = '261123A-MH1-B' }: { before?: string; residual?: string; bottle?: string } = {}): this {
+    const protocol = protocols.newest[0]!;
+    this.atTap(runStarted, { protocol: protocol.id, edition: protocol.edition });
+    for (const step of protocol.steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
+      if (step.id === before) break;
+      if (step.act.type === 'clock') this.atTap(clockStarted, { step: step.id });
+      if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
+      this.atTap(stepDone, { step: step.id, answer: answerTo(step, residual) }, step.act.type === 'clock' ? 1 + step.act.least / 60 : 1);
+    }
+    return this;
   }
 
   plan(): this {
@@ -73,6 +156,7 @@ export class Script {
       date: '2026-11-23',
       zone: 'Atlantic/Azores',
       lab,
+      editions: editionsOn('2026-11-23'),
       visits: [
         { id: this.well, point: wellPoint, analyses: ['general', 'nutrients', 'metals'] },
         { id: this.tap, point: tapPoint, analyses: ['coliforms'] },

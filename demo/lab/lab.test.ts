@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import { newId } from '@fonte/core/book';
 import type { IntakeRequest } from '@fonte/core/lab';
-import { readReport } from '@fonte/core/read';
+import { readReport, type BottleAtLab } from '@fonte/core/read';
 import { hour } from '@fonte/core/time';
 import { HttpLabDesk } from '@fonte/server';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -17,7 +17,7 @@ beforeEach(async () => {
   now = monday;
   const lab = await startLab(() => now);
   server = lab.server;
-  desk = new HttpLabDesk(lab.address);
+  desk = new HttpLabDesk({ address: lab.address, private: true });
 });
 afterEach(() => {
   server.close();
@@ -37,6 +37,7 @@ const bottle = (change: Partial<IntakeRequest['bottles'][number]> = {}): IntakeR
 });
 const form = (bottles: IntakeRequest['bottles'], coolerTemperature = 4.4): IntakeRequest => ({
   handOver: newId(now),
+  book: { id: newId(now), count: 1, hash: 'a'.repeat(64) },
   round: 'A',
   system: 'Marenta',
   collector: 'Inês Faria',
@@ -96,9 +97,9 @@ describe('its report', () => {
     const filledOn = '2026-11-23';
     const read = readReport(
       report!.bytes,
-      new Map([
-        ['A-MW3-N', { rule: 'nitrogen', filledOn }],
-        ['A-MH1-B', { rule: 'bacteria', filledOn }],
+      new Map<string, BottleAtLab>([
+        ['A-MW3-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn }],
+        ['A-MH1-B', { name: 'Bacteria', parameters: ['coliforms', 'ecoli'] as const, filledOn }],
       ]),
     );
     expect(read).toMatchObject({
@@ -126,12 +127,12 @@ describe('its report', () => {
 
 describe('a desk that is not there, or talks nonsense', () => {
   it('is told in plain words, with nothing lost', async () => {
-    const away = new HttpLabDesk('http://127.0.0.1:9');
+    const away = new HttpLabDesk({ address: 'http://127.0.0.1:9', private: true });
     await expect(away.takeIn(form([bottle()]))).rejects.toMatchObject({ status: 502, code: 'lab-unreachable' });
   });
 
   it('is not believed', async () => {
-    const odd = new HttpLabDesk(`http://127.0.0.1:${(server.address() as { port: number }).port}/reports/`);
+    const odd = new HttpLabDesk({ address: `http://127.0.0.1:${(server.address() as { port: number }).port}/reports/`, private: true });
     await expect(odd.takeIn({ ...form([bottle()]), count: -1 })).rejects.toMatchObject({ status: 502, code: 'lab-answer' });
   });
 });

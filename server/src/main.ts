@@ -1,7 +1,7 @@
 import { readSettings, startServer, stopOnSignal } from './index.ts';
 
 try {
-  stopOnSignal(await startServer(readSettings(process.env), { clock: Date.now }));
+  await startServer(readSettings(process.env), { clock: Date.now, onStart: stopOnSignal });
 } catch (error) {
   // A wrong setting, a port in use, a file that is no database: one line says it.
   console.error(error instanceof Error ? error.message : error);

@@ -1,17 +1,17 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { writeEntry } from '@fonte/core/book';
+import { server, writeEntry, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
 import type { IntakeAnswer, IntakeRequest } from '@fonte/core/lab';
 import { labRegistered, personRegistered, pointRegistered } from '@fonte/core/registers';
 import { pino } from 'pino';
 import supertest from 'supertest';
-import { lab, Script, tapPoint, wellPoint } from '../../core/test/script.ts';
-import { createApp } from '../src/app/app.ts';
+import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
+import { createApp, type AppOptions } from '../src/app/app.ts';
 import { Books } from '../src/book/books.ts';
 import type { LabDesk, LabReport } from '../src/lab/desk.ts';
 import { ReportReader } from '../src/read/reader.ts';
-import { openStore } from '../src/store/index.ts';
+import { Store } from '../src/store/index.ts';
 
 /** A lab's desk for tests: refuses what it is told to, and hands out the CSV it is given. */
 export class PaperDesk implements LabDesk {
@@ -35,36 +35,51 @@ export class PaperDesk implements LabDesk {
   }
 }
 
+/** The entries that register two people, the lab and two points. */
+export function registrations(now: number): Entry[] {
+  const at = (book: string, author: string) => ({ book, author, device: author === server ? server : phone, now, offset: 0 });
+  return [
+    ...[technician, coordinator].map((person) => writeEntry(at(person.id, server), personRegistered, person)),
+    writeEntry(at(lab.id, coordinator.id), labRegistered, lab),
+    ...[wellPoint, tapPoint].map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
+  ];
+}
+
+/** Where a test keeps its database. */
+export const freshFile = (): string => join(mkdtempSync(join(tmpdir(), 'fonte-')), 'test.sqlite');
+
+/** What the server says of an entry it took. */
+export interface Told {
+  entry: BookEntry;
+  aside: (Misfit & { message: string }) | null;
+}
+
 /** A server without a network over a fresh database, with a planned round in it. */
-export async function bench() {
+export async function bench(options: AppOptions = {}) {
   const script = new Script();
-  const file = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'test.sqlite');
-  const store = await openStore(file);
+  const file = freshFile();
+  const faults: string[] = [];
+  const store = await Store.open(file, { onFault: (fault) => faults.push(fault.code), now: () => script.now });
   const clock = () => script.now;
   const books = new Books(store, clock);
   const reader = new ReportReader();
   const desk = new PaperDesk();
-  const services = { store, books, reader, clock, desks: new Map([['lab', desk]]), log: pino({ level: 'silent' }), author: 'tech' };
-  const pen = { book: 'org', author: 'tech', now: script.now, offset: 0 };
-  await books.appendOwn(writeEntry(pen, personRegistered, { id: 'tech', name: 'Inês Faria', initials: 'IF', role: '' }));
-  await books.appendOwn(writeEntry(pen, labRegistered, lab));
-  for (const point of [wellPoint, tapPoint]) await books.appendOwn(writeEntry(pen, pointRegistered, point));
-  const api = supertest(createApp(services));
+  const services = { store, books, reader, clock, desks: new Map([[lab.id, desk]]), log: pino({ level: 'silent' }), author: technician.id };
+  await books.appendOwn(...registrations(script.now));
+  const app = createApp(services, options);
+  const api = supertest(app);
   const post = (entry: object, book = script.book) => api.post(`/api/books/${book}/entries`).send(entry);
+  const postAll = async (entries: readonly object[]) =>
+    ((await api.post('/api/entries').send({ entries })).body as { results: (Told & { status: number })[] }).results;
   const entries = async () =>
-    (await api.get(`/api/books/${script.book}/entries`)).body as {
-      id: string;
-      seq: number;
-      kind: string;
-      payload: Record<string, unknown>;
-    }[];
+    (await api.get(`/api/books/${script.book}/entries`)).body as (BookEntry & { payload: Record<string, unknown> })[];
   const close = async () => {
     await reader.stop();
-    await store.destroy();
+    await store.close();
   };
   script.plan();
   await post(script.entries[0]!);
-  return { script, store, books, desk, api, post, entries, file, close };
+  return { script, store, books, desk, app, api, post, postAll, entries, file, faults, clock, close };
 }
 
 export type Bench = Awaited<ReturnType<typeof bench>>;

@@ -3,8 +3,9 @@ import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
 import { purgeEnded, purgeSetUp } from '@fonte/core/purge';
-import type { Mapping, ReportDraft } from '@fonte/core/read';
+import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { lab, phone, technician } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
 
 let at: Bench;
@@ -14,22 +15,21 @@ const [nitrogen, metals] = ['261123A-MW3-N', '261123A-MW3-M'];
 beforeEach(async () => {
   at = await bench();
   const { script } = at;
-  const level = { visit: script.well, measuringPoint: 'North rim', depth: { text: '7.40', unit: 'm' as const }, water: 'static' as const };
+  const level = { measuringPoint: 'North rim', depth: { text: '7.40', unit: 'm' as const }, water: 'static' as const };
   const steps = [
-    script.write(levelRead, level),
-    script.write(levelRead, level),
-    script.write(purgeSetUp, {
-      visit: script.well,
+    script.atWell(levelRead, level),
+    script.atWell(levelRead, level),
+    script.atWell(purgeSetUp, {
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
-      criterion: 'two-sets',
+      criterion: 'two-sets@2026-1',
       parameters: ['ph'],
     }),
-    script.write(purgeEnded, { visit: script.well, flowCellDetached: true, reason: 'ran dry' }),
-    script.write(bottleFilled, { visit: script.well, bottle: nitrogen! }),
-    script.write(bottleFilled, { visit: script.well, bottle: metals! }),
+    script.atWell(purgeEnded, { flowCellDetached: true, reason: 'ran dry' }),
+    script.atWell(bottleFilled, { bottle: nitrogen! }),
+    script.atWell(bottleFilled, { bottle: metals! }),
     script.write(handedOver, {
-      to: 'lab',
+      to: lab.id,
       releasedBy: 'Inês Faria',
       receivedBy: 'Desk',
       coolerTemperature: { text: '4.2', unit: 'degC' },
@@ -48,7 +48,12 @@ afterEach(() => at.close());
 
 const ask = () => at.api.post(`/api/rounds/${at.script.book}/hand-overs/${handOver}/intake`);
 const url = (path: string) => `/api/rounds/${at.script.book}/reports${path}`;
-const upload = (body: string | Buffer) => at.api.post(url('?name=r.csv')).set('content-type', 'text/csv').send(body);
+const by = { author: technician.id, device: phone };
+const upload = (body: string | Buffer) =>
+  at.api
+    .post(url(`?name=r.csv&author=${by.author}&device=${by.device}`))
+    .set('content-type', 'text/csv')
+    .send(body);
 const csv =
   'Amostra;Ensaio;Valor;Un.;LQ\n261123A-MW3-N;Nitratos;12,9;mg/L N;0,1\n261123A-MW3-N;Nitritos;<0,01;mg/L N;0,01\n261123A-MW3-M;Ferro;340;µg/L;5\n';
 
@@ -67,13 +72,39 @@ describe('the desk', () => {
       kind: 'lab-answered',
       payload: { bottles: [{ accepted: true }, { accepted: false, reason: 'Leaking' }] },
     });
-    const { round } = await at.books.view(at.script.book);
-    expect(round!.followUps).toMatchObject([{ id: `resample:${metals}` }]);
+    expect((await at.books.round(at.script.book)).followUps).toMatchObject([{ id: `resample:${metals}` }]);
+  });
+
+  it('gets the head of the book with the form, and so is a witness to its end', async () => {
+    await ask();
+    const view = (await at.books.view(at.script.book))!;
+    const asked = at.desk.asked[0]!.book;
+    expect(asked).toEqual({ id: at.script.book, count: 8, hash: view.entries.at(7)!.hash });
+    expect(view.entries.at(7)!.id).toBe(handOver);
+  });
+
+  it('answers after what it answers, also where the device’s clock is ahead', async () => {
+    at.script.now -= 30 * 60_000;
+    await ask();
+    expect((await at.books.round(at.script.book)).handOvers[0]!.answer?.reference).toBe('L-1');
+  });
+
+  it('that hangs holds up no other round', async () => {
+    let release = () => {};
+    at.desk.takeIn = () =>
+      new Promise((resolve) => {
+        release = () => resolve({ reference: 'late', bottles: [] });
+      });
+    const hanging = ask().then((answer) => answer.status);
+    const other = at.api.post(`/api/rounds/${at.script.book}/hand-overs/${newId(0)}/intake`);
+    expect((await other).status).toBe(404);
+    release();
+    expect(await hanging).toBe(200);
   });
 
   it('that cannot be reached loses nothing', async () => {
     at.desk.takeIn = () => Promise.reject(new Error('no line'));
-    expect((await ask()).status).toBe(500);
+    expect((await ask()).status).toBe(502);
     delete (at.desk as { takeIn?: unknown }).takeIn;
     expect((await ask()).status).toBe(200);
   });
@@ -112,11 +143,11 @@ describe('a report', () => {
       unread: [{ line: 4, why: expect.stringContaining('No bottle of this round that the lab has') as string }],
       missing: [],
     });
-    const request = { id: newId(at.script.now), mapping: proposed.mapping, results: [{ parameter: 'nitrate', value: 0 }] };
+    const request = { id: newId(at.script.now), mapping: proposed.mapping, by, results: [{ parameter: 'nitrate', value: 0 }] };
     const written = await at.api.post(url(`/${sha256}/read`)).send(request);
     expect(written.status).toBe(201);
     expect((await at.api.post(url(`/${sha256}/read`)).send(request)).status).toBe(200);
-    const rows = await at.store.query<{ parameter: string; value: number; verdict: string }[]>(
+    const rows = await at.store.read<{ parameter: string; value: number; verdict: string }[]>(
       'SELECT parameter, value, verdict FROM results ORDER BY parameter',
     );
     expect(rows).toEqual([
@@ -130,7 +161,7 @@ describe('a report', () => {
     const { mapping, refusal } = await draft(sha256);
     expect(mapping.columns).toMatchObject({ reportingLimit: 2 });
     expect(refusal?.code).toBe('no-result-column');
-    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping });
+    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping, by });
     expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([
       422,
       expect.stringContaining('The reporting limit is not the result'),
@@ -138,16 +169,43 @@ describe('a report', () => {
   });
 
   it.each([
-    ['nothing', '', 'report-empty'],
-    ['blanks', '  \n', 'report-empty'],
-    ['no CSV', Buffer.from('%PDF-1.7 \u0000'), 'report-not-text'],
-    ['one column', 'hello\nworld', 'report-no-columns'],
-    ['an open quote', 'a,b,c\n1,"2,3\n', 'report-quotes'],
-  ])('that is %s is refused with line and column, and not kept', async (_, body, code) => {
+    ['blanks', '  \n', 'empty'],
+    ['no CSV', Buffer.from('%PDF-1.7 \u0000'), 'not-text'],
+    ['one column', 'hello\nworld', 'no-columns'],
+    ['an open quote', 'a,b,c\n1,"2,3\n', 'quotes'],
+  ])('that is %s is kept, and says with line and column why it cannot be read', async (_, body, code) => {
     const answer = await upload(body);
-    expect([answer.status, (answer.body as { type: string }).type]).toEqual([422, `urn:fonte:problem:${code}`]);
-    expect((answer.body as { title: string }).title).toMatch(/line \d+, column \d+/);
-    expect((await at.entries()).some((entry) => entry.kind === 'report-received')).toBe(false);
+    expect([answer.status, answer.body]).toMatchObject([201, { fault: { code } }]);
+    const { sha256 } = answer.body as { sha256: string };
+    const draft = await at.api.post(url(`/${sha256}/draft`)).send({});
+    expect(draft.status).toBe(422);
+    expect((draft.body as { title: string }).title).toMatch(/line \d+, column \d+/);
+    expect((await at.books.round(at.script.book)).reports).toMatchObject([{ sha256, fault: { code }, read: null }]);
+    await at.post(at.script.write(reportPutAside, { sha256, reason: 'not a table at all' }));
+    expect((await at.books.round(at.script.book)).reports[0]!.putAside?.reason).toBe('not a table at all');
+  });
+
+  it('of no bytes is refused', async () => {
+    expect((await upload('')).status).toBe(422);
+  });
+
+  it('is read in the name of the person who confirmed its columns', async () => {
+    const sha256 = await sha(upload(csv));
+    const { mapping } = await draft(sha256);
+    const id = newId(at.script.now);
+    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id, mapping, by });
+    expect([answer.status, answer.body]).toMatchObject([201, { author: technician.id, device: phone, kind: 'report-read' }]);
+    const stranger = { ...by, author: newId(1) };
+    expect((await at.api.post(url(`/${sha256}/read`)).send({ id: newId(1), mapping, by: stranger })).status).toBe(422);
+  });
+
+  it('that was altered where it is kept is not read', async () => {
+    const sha256 = await sha(upload(csv));
+    await at.store.write(async (query) => {
+      await query('DROP TRIGGER files_never_updated');
+      await query('UPDATE files SET bytes = ? WHERE sha256 = ?', [Buffer.from(csv.replace('12,9', '1,29')), sha256]);
+    });
+    expect((await at.api.post(url(`/${sha256}/draft`)).send({})).status).toBe(410);
   });
 
   it('with a mark, Windows line ends and quoted breaks is read', async () => {

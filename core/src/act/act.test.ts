@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { newId, writeEntry } from '../book/index.ts';
 import { atWall, hour } from '../time/index.ts';
-import { actionDone, followUps, resamples, type Occasion } from './index.ts';
+import { actionDone, followUps, followUpTables, resamples, type ActBook, type Occasion } from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const arrived = atWall('2026-11-23', '15:40', zone);
@@ -14,10 +13,9 @@ const occasion = (change: Partial<Occasion> = {}): Occasion => ({
   state: 'over-indicator',
   ...change,
 });
-const actions = (...occasions: Occasion[]) => followUps({ occasions, arrived, zone, entries: [] });
+const actions = (...occasions: Occasion[]) => followUps({ occasions, arrived, zone, table: followUpTables.newest[0]!, done: new Map() });
 const ids = (...occasions: Occasion[]) => actions(...occasions).map((action) => action.id.split(':')[0]);
-const done = (action: string, note: string) =>
-  writeEntry({ book: newId(0), author: 'tech', now: arrived + hour, offset: -60 }, actionDone, { action, note });
+const done = (action: string, note: string): ActBook => new Map([[action, { at: arrived + hour, note, entry: 'e' }]]);
 
 describe('what follows from a verdict', () => {
   it.each([
@@ -60,8 +58,8 @@ describe('what follows from a verdict', () => {
   });
 
   it('is done once somebody says what was done', () => {
-    const entries = [done('coliform-repeats:v1', 'three repeats taken')];
-    const found = followUps({ occasions: [occasion()], arrived, zone, entries });
+    const told = done('coliform-repeats:v1', 'three repeats taken');
+    const found = followUps({ occasions: [occasion()], arrived, zone, table: followUpTables.newest[0]!, done: told });
     expect(found.map((action) => action.done?.note ?? null)).toEqual(['three repeats taken', null]);
     expect(actionDone.payload.safeParse({ action: 'x', note: ' ' }).success).toBe(false);
   });
@@ -69,8 +67,8 @@ describe('what follows from a verdict', () => {
 
 it('asks for a refused sample again within three days, with the reason', () => {
   const refused = [{ bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', reason: 'Leaking on arrival', at: arrived }];
-  expect(resamples(refused, [])).toMatchObject([
+  expect(resamples(refused, new Map())).toMatchObject([
     { id: 'resample:A-MW3-A', because: 'Leaking on arrival', due: arrived + 72 * hour, done: null },
   ]);
-  expect(resamples(refused, [done('resample:A-MW3-A', 'sampled again')])[0]?.done?.note).toBe('sampled again');
+  expect(resamples(refused, done('resample:A-MW3-A', 'sampled again'))[0]?.done?.note).toBe('sampled again');
 });

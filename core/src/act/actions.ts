@@ -1,10 +1,10 @@
-import type { Entry } from '../book/index.ts';
+import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import { parameter } from '../parameters/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
-import { followUpRules, type FollowUpRule } from './tables/rules.ts';
+import type { FollowUpRule, FollowUpTable } from './tables/rules.ts';
 
 /** A judged result with what a follow-up depends on. */
 export interface Occasion {
@@ -40,13 +40,30 @@ export interface RefusedBottle {
 /** A refused sample should be taken again within three days. Common practice. */
 const resampleWithin = 72 * hour;
 
-function doneBy(entries: readonly Entry[], id: string): FollowUp['done'] {
-  const entry = entries.filter(actionDone.is).findLast((candidate) => candidate.payload.action === id);
-  return entry ? { at: millis(entry.at), note: entry.payload.note, entry: entry.id } : null;
+/** What a book says was done, by the action's id. */
+export type ActBook = ReadonlyMap<string, { at: number; note: string; entry: string }>;
+
+export interface ActAround {
+  /** The follow-ups as they are at that time. */
+  followUps: () => readonly FollowUp[];
 }
 
+export const actRoom: Room<ActBook, ActAround> = {
+  kinds: [actionDone],
+  empty: new Map(),
+  fits: (done, entry, around) => {
+    if (!actionDone.is(entry)) return null;
+    if (done.has(entry.payload.action)) return misfit('action-done', 'payload.action');
+    return around.followUps().some((action) => action.id === entry.payload.action) ? null : misfit('no-such-action', 'payload.action');
+  },
+  advance: (done, entry) =>
+    actionDone.is(entry)
+      ? new Map(done).set(entry.payload.action, { at: millis(entry.at), note: entry.payload.note, entry: entry.id })
+      : done,
+};
+
 /** What must be done about refused bottles: sample again, with the reason. */
-export function resamples(refused: readonly RefusedBottle[], entries: readonly Entry[]): FollowUp[] {
+export function resamples(refused: readonly RefusedBottle[], done: ActBook): FollowUp[] {
   return refused.map(({ bottle, visit, pointName, reason, at }) => {
     const id = `resample:${bottle}`;
     return {
@@ -57,7 +74,7 @@ export function resamples(refused: readonly RefusedBottle[], entries: readonly E
       because: reason,
       due: at + resampleWithin,
       source: 'Common practice',
-      done: doneBy(entries, id),
+      done: done.get(id) ?? null,
     };
   });
 }
@@ -80,15 +97,17 @@ export function followUps({
   occasions,
   arrived,
   zone,
-  entries,
+  table,
+  done,
 }: {
   occasions: readonly Occasion[];
   arrived: number;
   zone: string;
-  entries: readonly Entry[];
+  table: FollowUpTable;
+  done: ActBook;
 }): FollowUp[] {
   const found = new Map<string, FollowUp>();
-  for (const rule of followUpRules) {
+  for (const rule of table.rules) {
     for (const occasion of occasions.filter((candidate) => applies(rule, candidate))) {
       const id = `${rule.id}:${occasion.visit}`;
       const name = parameter(occasion.parameter).name;
@@ -105,7 +124,7 @@ export function followUps({
         because: name,
         source: rule.source,
         due: 'hours' in rule.due ? arrived + rule.due.hours * hour : endOfDay(arrived, zone),
-        done: doneBy(entries, id),
+        done: done.get(id) ?? null,
       });
     }
   }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field } from '../book/index.ts';
 
 /** A follow-up was done: what was done, in a few words. */
 export const actionDone = entryKind(
@@ -9,5 +9,5 @@ export const actionDone = entryKind(
     action: z.string().min(1).max(160),
     note: z.string().trim().min(3, { error: 'Say what was done, in a few words.' }).max(500),
   }),
-  { strikeable: true },
+  { stands: 'in-book', by: field, correction: 'replace' },
 );

@@ -1,2 +1,4 @@
 export * from './entries.ts';
 export * from './actions.ts';
+export * from './words.ts';
+export { followUpTables, type FollowUpTable } from './tables/rules.ts';

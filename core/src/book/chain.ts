@@ -23,40 +23,61 @@ export function sameEntry(a: Entry, b: Entry): boolean {
   return canonicalJson(authored(a)) === canonicalJson(authored(b));
 }
 
-function authored({ id, book, kind, at, author, payload }: Entry): Entry {
-  return { id, book, kind, at, author, payload };
+/** What the device wrote, without what the book adds to it. */
+export function authored({ id, book, visit, kind, version, at, author, device, payload }: Entry): Entry {
+  return { id, book, visit, kind, version, at, author, device, payload };
 }
 
-/** The hash of an entry: over the hash before it and the canonical JSON of all it says, its number and its arrival. */
-export function entryHash(entry: Omit<BookEntry, 'hash'>): string {
-  const { seq, receivedAt, previous } = entry;
-  return sha256Hex(`${previous}\n${canonicalJson({ ...authored(entry), seq, receivedAt })}`);
+/** The last number and hash of a book: who holds it elsewhere can tell whether the end was cut off or written anew. */
+export interface Head {
+  count: number;
+  hash: string;
+}
+
+type Sha256 = (text: string) => string;
+
+/**
+ * The hash of an entry: over the hash before it and the canonical JSON of all it says, its number, sending and arrival.
+ * @param hashOf the platform's own SHA-256 where it is faster
+ */
+export function entryHash(entry: Omit<BookEntry, 'hash'>, hashOf: Sha256 = sha256Hex): string {
+  const { seq, sentAt, receivedAt, previous } = entry;
+  return hashOf(`${previous}\n${canonicalJson({ ...authored(entry), seq, sentAt, receivedAt })}`);
 }
 
 /** Chains a new entry to the end of a book. */
-export function chained(entry: Entry, head: { seq: number; hash: string } | null, receivedAt: string): BookEntry {
-  const link = { ...authored(entry), seq: (head?.seq ?? 0) + 1, receivedAt, previous: head?.hash ?? genesis };
-  return { ...link, hash: entryHash(link) };
+export function chained(
+  entry: Entry,
+  head: Head | null,
+  { sentAt, receivedAt }: Pick<BookEntry, 'sentAt' | 'receivedAt'>,
+  hashOf?: Sha256,
+): BookEntry {
+  const link = { ...authored(entry), seq: (head?.count ?? 0) + 1, sentAt, receivedAt, previous: head?.hash ?? genesis };
+  return { ...link, hash: entryHash(link, hashOf) };
 }
 
 /** Where and why a chain does not hold. */
 export interface ChainBreak {
   seq: number;
   id: string;
-  reason: 'a number is missing or doubled' | 'it is not chained to the entry before' | 'what it says was changed';
+  code: 'number' | 'not-chained' | 'altered';
 }
 
-/** Walks a book in order and returns the first break, or null when every entry is as it was written. */
-export function findBreak(entries: readonly BookEntry[]): ChainBreak | null {
-  let previous = genesis;
-  let seq = 0;
+/** The breaks of a book walked in order. It goes on after one, so that a single fault does not hide others. */
+export function findBreaks(entries: Iterable<BookEntry>, hashOf?: Sha256): ChainBreak[] {
+  const breaks: ChainBreak[] = [];
+  let [previous, seq] = [genesis, 0];
   for (const entry of entries) {
-    seq += 1;
-    const at = { seq: entry.seq, id: entry.id };
-    if (entry.seq !== seq) return { ...at, reason: 'a number is missing or doubled' };
-    if (entry.previous !== previous) return { ...at, reason: 'it is not chained to the entry before' };
-    if (entryHash(entry) !== entry.hash) return { ...at, reason: 'what it says was changed' };
-    previous = entry.hash;
+    const found = (code: ChainBreak['code']) => breaks.push({ seq: entry.seq, id: entry.id, code });
+    if (entry.seq !== seq + 1) found('number');
+    else if (entry.previous !== previous) found('not-chained');
+    if (entryHash(entry, hashOf) !== entry.hash) found('altered');
+    [previous, seq] = [entry.hash, entry.seq];
   }
-  return null;
+  return breaks;
+}
+
+/** Whether a book still holds what somebody outside was told of it: the entry of that number with that hash. */
+export function holdsHead(entries: readonly Pick<BookEntry, 'seq' | 'hash'>[], head: Head): boolean {
+  return entries.find((entry) => entry.seq === head.count)?.hash === head.hash;
 }

@@ -1,48 +1,149 @@
 import { z } from 'zod';
-import { entryKind, inOrderOfWork, type Entry } from './entry.ts';
+import { Instant } from '../time/index.ts';
+import { canonicalJson } from './chain.ts';
+import { Id, inOrderOfWork, isBefore, type Entry } from './entry.ts';
+import { entryKind, upgraded, type AnyKind } from './kind.ts';
+import { misfit, type Aside, type Misfit } from './misfit.ts';
+import { field } from './roles.ts';
+
+/** What should have stood there: other words, another time, another visit, or several of them. */
+const Instead = z
+  .object({
+    payload: z.unknown().optional(),
+    /** The version of the kind that the payload is written in. */
+    version: z.number().int().min(1).max(1000).optional(),
+    at: Instant.optional(),
+    visit: Id.optional(),
+  })
+  .refine((instead) => instead.payload !== undefined || instead.at !== undefined || instead.visit !== undefined, {
+    error: 'Say what should stand there.',
+  })
+  .refine((instead) => (instead.payload === undefined) === (instead.version === undefined), {
+    path: ['version'],
+    error: 'A payload names its version.',
+  });
 
 /**
- * A correction names the entry it strikes and says why. `instead` is the payload that should have stood there; without
- * it the entry is simply struck. The struck entry stays in the book and stays readable.
+ * A correction names the entry it strikes and says why; with `instead` something else stands in its place. The struck
+ * entry stays in the book and stays readable.
  */
 export const struck = entryKind(
   'struck',
   'Correction',
   z.object({
-    entry: z.uuid(),
+    entry: Id,
+    /** The kind of the entry, so that what stands instead can be read before the entry itself has arrived. */
+    kind: z.string().min(1).max(40),
     reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500),
-    instead: z.unknown().optional(),
+    instead: Instead.optional(),
   }),
-  { strikeable: false },
+  { stands: 'either', by: field, correction: 'strike' },
 );
+export type Correction = Entry<'struck', z.infer<typeof struck.payload>>;
 
+/** The correction that acts upon an entry. */
 export interface Strike {
-  by: Entry;
+  by: Correction;
   reason: string;
-  instead: unknown;
+  /** Whether something stands in its place. */
+  replaced: boolean;
 }
 
-/** Every strike of a book by the id of the entry it strikes. The latest stands where one entry was corrected twice. */
-export function strikes(entries: readonly Entry[]): Map<string, Strike> {
-  const found = new Map<string, Strike>();
-  for (const entry of entries) {
-    if (struck.is(entry)) found.set(entry.payload.entry, { by: entry, reason: entry.payload.reason, instead: entry.payload.instead });
-  }
-  return found;
+/** What stands once all corrections are applied. */
+export interface Standing<E extends Entry = Entry> {
+  /** In the order of work; a corrected entry keeps its id. */
+  entries: E[];
+  /** By the id of the struck entry. */
+  strikes: ReadonlyMap<string, Strike>;
+  aside: Aside<E>[];
 }
+
+/** Corrections of a circle strike one another: which of them stands cannot be told. */
+function inCircles(corrections: ReadonlyMap<string, Correction>): ReadonlySet<string> {
+  const circles = new Set<string>();
+  const seen = new Set<string>();
+  for (const start of corrections.keys()) {
+    const path: string[] = [];
+    for (let id: string | undefined = start; id !== undefined && corrections.has(id); id = corrections.get(id)!.payload.entry) {
+      const met = path.indexOf(id);
+      if (met >= 0) for (const one of path.slice(met)) circles.add(one);
+      if (met >= 0 || seen.has(id)) break;
+      path.push(id);
+    }
+    for (const id of path) seen.add(id);
+  }
+  return circles;
+}
+
+/** An entry as a correction would have it. */
+function replaced<E extends Entry>(entry: E, kind: AnyKind, { instead }: Correction['payload']): E {
+  const payload = instead?.payload === undefined ? entry.payload : upgraded(kind, instead.version!, instead.payload);
+  const at = instead?.at ?? entry.at;
+  return { ...entry, payload, at, visit: instead?.visit ?? entry.visit, ...(at === entry.at ? {} : { written: entry.at }) };
+}
+
+function misfitOf(correction: Correction, target: Entry | undefined, kind: AnyKind | null): Misfit | null {
+  const { instead } = correction.payload;
+  if (!target) return misfit('no-such-entry', 'payload.entry');
+  if (!kind || target.kind !== correction.payload.kind) return misfit('other-kind', 'payload.kind');
+  if (kind.correction === 'none') return misfit('cannot-be-struck', 'payload.entry', { title: kind.title });
+  if (instead && kind.correction !== 'replace') return misfit('only-struck', 'payload.instead', { title: kind.title });
+  if (instead?.visit !== undefined && target.visit === null) return misfit('no-visit', 'payload.instead.visit');
+  return (instead?.version ?? 1) > kind.version ? misfit('newer-version', 'payload.instead.version') : null;
+}
+
+const says = ({ payload, at, visit }: Entry) => canonicalJson({ payload, at, visit });
 
 /**
- * What a book says once its corrections are applied, in the order of work: struck entries are gone, or stand with the
- * corrected payload at the time and place of the original, and the corrections themselves are left out.
+ * Applies the corrections of a book. Of two corrections of one entry the later written stands; a correction that is itself
+ * struck does nothing. The result is the same in whatever order the entries are given.
+ * @param entries with payloads of their kinds' present versions
  */
-export function corrected<E extends Entry>(entries: readonly E[]): E[] {
-  const struckBy = strikes(entries);
-  const standing: E[] = [];
-  for (const entry of entries) {
-    if (struck.is(entry)) continue;
-    const strike = struckBy.get(entry.id);
-    if (!strike) standing.push(entry);
-    else if (strike.instead !== undefined) standing.push({ ...entry, payload: strike.instead });
+export function standing<E extends Entry>(entries: readonly E[], kindOf: (name: string) => AnyKind | null): Standing<E> {
+  const written = entries.filter((entry): entry is E & Correction => struck.is(entry));
+  if (written.length === 0) return { entries: inOrderOfWork(entries), strikes: new Map(), aside: [] };
+
+  const byId = new Map(entries.map((entry) => [entry.id, entry]));
+  const corrections = new Map(written.map((entry) => [entry.id, entry]));
+  const circles = inCircles(corrections);
+  const aside: Aside<E>[] = [];
+  const upon = new Map<string, (E & Correction)[]>();
+  for (const correction of inOrderOfWork(written)) {
+    const target = byId.get(correction.payload.entry);
+    const why = circles.has(correction.id)
+      ? misfit('circle', 'payload.entry')
+      : misfitOf(correction, target, target ? kindOf(target.kind) : null);
+    if (why) aside.push({ entry: correction, misfit: why });
+    else upon.set(target!.id, [...(upon.get(target!.id) ?? []), correction]);
   }
-  return inOrderOfWork(standing);
+
+  const known = new Map<string, boolean>();
+  /** Whether a correction stands: no other that stands strikes it. There are no circles left, so this ends. */
+  const stands = (id: string): boolean => {
+    const told = known.get(id) ?? !(upon.get(id) ?? []).some((one) => stands(one.id));
+    known.set(id, told);
+    return told;
+  };
+  const strikes = new Map<string, Strike>();
+  const effective: E[] = [];
+  for (const entry of entries) {
+    if (struck.is(entry)) {
+      const by = upon.get(entry.id)?.find((one) => stands(one.id));
+      if (by) strikes.set(entry.id, { by, reason: by.payload.reason, replaced: false });
+      continue;
+    }
+    let now: E | null = entry;
+    for (const correction of (upon.get(entry.id) ?? []).filter((one) => stands(one.id))) {
+      const next: E | null = correction.payload.instead ? replaced(entry, kindOf(entry.kind)!, correction.payload) : null;
+      if (next && now && says(next) === says(now)) {
+        aside.push({ entry: correction, misfit: misfit('changes-nothing', 'payload.instead') });
+        continue;
+      }
+      now = next;
+      strikes.set(entry.id, { by: correction, reason: correction.payload.reason, replaced: next !== null });
+    }
+    if (now) effective.push(now);
+  }
+  aside.sort((a, b) => (isBefore(a.entry, b.entry) ? -1 : 1));
+  return { entries: inOrderOfWork(effective), strikes, aside };
 }

@@ -1,91 +1,105 @@
-import { v7 } from 'uuid';
+import { v4, v7 } from 'uuid';
 import { z } from 'zod';
-import { Instant, instantAt, millis } from '../time/index.ts';
+import { Instant, instantAt } from '../time/index.ts';
+
+const hex = '[0-9a-f]';
+const uuid = (version: string) => new RegExp(`^${hex}{8}-${hex}{4}-${version}${hex}{3}-${hex}{4}-${hex}{12}$`);
+
+/** A UUID in lower case: one thing has one spelling. */
+export const Id = z.string().regex(uuid(hex), { error: 'Not an id in lower case.' });
+const EntryId = z.string().regex(uuid('7'), { error: 'Not a UUIDv7 in lower case.' });
 
 /** An entry as the device makes it. Nothing in it changes afterwards. */
 export const Entry = z.object({
-  id: z.uuid({ version: 'v7' }),
-  /** The round whose book it stands in, or `org` for the organisation's own. */
-  book: z.union([z.literal('org'), z.uuid()]),
-  kind: z.string().min(1).max(40),
+  id: EntryId,
+  /** The round or the registered thing in whose book it stands. */
+  book: Id,
+  /** The visit it belongs to; null for what concerns the whole book. */
+  visit: Id.nullable(),
+  kind: z.string().regex(/^[a-z][a-z-]{1,39}$/, { error: 'Not the name of a kind.' }),
+  /** The version of the kind that the payload is written in. */
+  version: z.number().int().min(1).max(1000),
   at: Instant,
-  author: z.string().min(1).max(60),
+  author: Id,
+  device: Id,
   payload: z.unknown(),
 });
 
 export interface Entry<K extends string = string, P = unknown> {
   id: string;
   book: string;
+  visit: string | null;
   kind: K;
+  version: number;
   at: Instant;
   author: string;
+  device: string;
   payload: P;
 }
 
-/** An entry as it stands in a book: numbered, dated on arrival and chained to the one before. */
+/** An entry as it stands in a book: numbered, dated on sending and arrival, and chained to the one before. */
 export type BookEntry<K extends string = string, P = unknown> = Entry<K, P> & {
   seq: number;
+  /** What the device's clock said when it sent the entry; null for what the server wrote. */
+  sentAt: string | null;
+  /** What the server's clock said when it came. */
   receivedAt: string;
   previous: string;
   hash: string;
 };
 
-/**
- * A kind of entry: its name, its payload's schema, and whether a correction may strike it. Each room declares its own
- * and reads its entries back with `is`, so the schema is written once.
- */
-export interface EntryKind<K extends string, S extends z.ZodType> {
-  kind: K;
-  payload: S;
-  /** What a person calls it, for the field book and messages. */
-  title: string;
-  strikeable: boolean;
-  is: (entry: Entry) => entry is Entry<K, z.infer<S>>;
-}
+/** Counts on from a place of its own on each device; 31 bits of an id. */
+let sequence = Number.parseInt(v4().slice(0, 7), 16);
 
-export function entryKind<K extends string, S extends z.ZodType>(
-  kind: K,
-  title: string,
-  payload: S,
-  options: { strikeable?: boolean } = {},
-): EntryKind<K, S> {
-  return {
-    kind,
-    title,
-    payload,
-    strikeable: options.strikeable ?? false,
-    is: (entry): entry is Entry<K, z.infer<S>> => entry.kind === kind,
-  };
-}
-
-/** A new entry id: UUIDv7, so ids sort by the device's time. */
+/** A new entry id: UUIDv7, so that ids of one device sort by its time, and within a millisecond by the order made. */
 export function newId(milliseconds: number): string {
-  return v7({ msecs: milliseconds });
+  sequence = (sequence + 1) & 0x7fffffff;
+  return v7({ msecs: milliseconds, seq: sequence });
 }
 
-/** What a device knows when it writes an entry: whose book, who writes, and what its clock and wall say. */
+/** The moment (ms) at which an entry's id was made. */
+export function madeAt(id: string): number {
+  return Number.parseInt(id.slice(0, 8) + id.slice(9, 13), 16);
+}
+
+/** What a device knows when it writes an entry: whose book, who writes, on what, and what its clock and wall say. */
 export interface Pen {
   book: string;
   author: string;
+  device: string;
   /** ms since 1970 in UTC. */
   now: number;
   /** Minutes that the wall clock is ahead of UTC. */
   offset: number;
 }
 
-/** A new entry of a kind, with an id of its own. */
+/** A new entry of a kind, with an id of its own unless one is given. */
 export function writeEntry<K extends string, S extends z.ZodType>(
   pen: Pen,
-  kind: EntryKind<K, S>,
+  kind: { kind: K; version: number; payload: S },
   payload: z.input<S>,
+  { visit = null, id }: { visit?: string | null; id?: string } = {},
 ): Entry<K, z.input<S>> {
-  return { id: newId(pen.now), book: pen.book, kind: kind.kind, at: instantAt(pen.now, pen.offset), author: pen.author, payload };
+  return {
+    id: id ?? newId(pen.now),
+    book: pen.book,
+    visit,
+    kind: kind.kind,
+    version: kind.version,
+    at: instantAt(pen.now, pen.offset),
+    author: pen.author,
+    device: pen.device,
+    payload,
+  };
 }
 
-/** Entries in the order in which the work was done: by the device's time, then by place in the book. */
+/** Whether `a` comes before `b` in the order of work: by the device's time, then by id. Arrival plays no part in it. */
+export function isBefore(a: Pick<Entry, 'at' | 'id'>, b: Pick<Entry, 'at' | 'id'>): boolean {
+  return a.at.utc < b.at.utc || (a.at.utc === b.at.utc && a.id < b.id);
+}
+
+/** Entries in the order in which the work was done. */
 export function inOrderOfWork<E extends Entry>(entries: readonly E[]): E[] {
-  return entries
-    .map((entry, index) => ({ entry, index, time: millis(entry.at) }))
-    .sort((a, b) => a.time - b.time || a.index - b.index)
-    .map(({ entry }) => entry);
+  const isOrdered = entries.every((entry, index) => index === 0 || isBefore(entries[index - 1]!, entry));
+  return isOrdered ? [...entries] : [...entries].sort((a, b) => (isBefore(a, b) ? -1 : 1));
 }

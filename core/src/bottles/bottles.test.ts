@@ -1,18 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { analysis, analysisIds, bottleRule, ruleIds, rulesFor } from './index.ts';
+import { analysisIds, bottleTables, ruleIds, rulesFor, type RuleId } from './index.ts';
+
+const table = bottleTables.newest[0]!;
+const bottleRule = (id: RuleId) => table.rules[id];
 
 describe('bottle rules', () => {
   it('are needed once each, in filling order: bacteria first, then metals, nutrients, general', () => {
-    expect(rulesFor(['general', 'nutrients', 'metals', 'coliforms'])).toEqual(['bacteria', 'metals', 'nitrogen', 'ammonium', 'general']);
-    expect(rulesFor(['nutrients', 'nutrients'])).toEqual(['nitrogen', 'ammonium']);
-    expect(rulesFor([])).toEqual([]);
+    expect(rulesFor(table, ['general', 'nutrients', 'metals', 'coliforms'])).toEqual([
+      'bacteria',
+      'metals',
+      'nitrogen',
+      'ammonium',
+      'general',
+    ]);
+    expect(rulesFor(table, ['nutrients', 'nutrients'])).toEqual(['nitrogen', 'ammonium']);
+    expect(rulesFor(table, [])).toEqual([]);
   });
 
   it('say for every analysis what is measured, and no parameter in two bottles', () => {
     for (const id of analysisIds)
       expect(
-        rulesFor([id]).flatMap((rule) => bottleRule(rule).parameters),
-        analysis(id).name,
+        rulesFor(table, [id]).flatMap((rule) => bottleRule(rule).parameters),
+        table.analyses[id].name,
       ).not.toEqual([]);
     const measured = ruleIds.flatMap((rule) => bottleRule(rule).parameters as readonly string[]);
     expect(new Set(measured).size).toBe(measured.length);

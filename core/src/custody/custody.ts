@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Entry } from '../book/index.ts';
+import { misfit, type Room } from '../book/index.ts';
 import { millis } from '../time/index.ts';
 import { handedOver, labAnswered } from './entries.ts';
 
@@ -10,16 +10,38 @@ export interface HandOver {
   answer: { at: number; reference: string; bottles: z.infer<typeof labAnswered.payload>['bottles'] } | null;
 }
 
-/** The hand-overs of a round with the lab's answers. `entries` are corrected ones of the round. */
-export function foldCustody(entries: readonly Entry[]): HandOver[] {
-  const answers = entries.filter(labAnswered.is);
-  return entries.filter(handedOver.is).map((entry) => {
-    const answer = answers.find((candidate) => candidate.payload.handOver === entry.id);
-    return {
-      entry: entry.id,
-      at: millis(entry.at),
-      form: entry.payload,
-      answer: answer ? { at: millis(answer.at), reference: answer.payload.reference, bottles: answer.payload.bottles } : null,
-    };
-  });
+/** What a book says of its hand-overs, in the order of work, with the lab's answers. */
+export type CustodyBook = readonly HandOver[];
+
+export interface CustodyAround {
+  /** The lab the round was planned for. */
+  lab: string | null;
+  /** Whether a bottle is filled and in the cooler. */
+  isInCooler: (bottle: string) => boolean;
 }
+
+export const custodyRoom: Room<CustodyBook, CustodyAround> = {
+  kinds: [handedOver, labAnswered],
+  empty: [],
+  fits: (handOvers, entry, around) => {
+    if (labAnswered.is(entry)) {
+      const handOver = handOvers.find((candidate) => candidate.entry === entry.payload.handOver);
+      if (!handOver) return misfit('no-such-hand-over', 'payload.handOver');
+      return handOver.answer ? misfit('lab-answered', 'payload.handOver') : null;
+    }
+    if (!handedOver.is(entry)) return null;
+    const { bottles, to } = entry.payload;
+    if (around.lab !== null && to !== around.lab) return misfit('other-lab', 'payload.to');
+    const ids = bottles.map((line) => line.bottle);
+    if (new Set(ids).size !== ids.length) return misfit('bottle-twice', 'payload.bottles');
+    const wrong = ids.find((id) => !around.isInCooler(id));
+    return wrong === undefined ? null : misfit('not-in-cooler', 'payload.bottles', { bottle: wrong });
+  },
+  advance: (handOvers, entry) => {
+    const at = millis(entry.at);
+    if (handedOver.is(entry)) return [...handOvers, { entry: entry.id, at, form: entry.payload, answer: null }];
+    if (!labAnswered.is(entry)) return handOvers;
+    const { handOver, reference, bottles } = entry.payload;
+    return handOvers.map((one) => (one.entry === handOver ? { ...one, answer: { at, reference, bottles } } : one));
+  },
+};

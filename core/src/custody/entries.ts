@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field, Id } from '../book/index.ts';
 import { typedOf } from '../units/index.ts';
 
 export const bottleConditions = { good: 'Good', leaking: 'Leaking', underfilled: 'Under-filled', unsealed: 'Not sealed' } as const;
@@ -25,6 +25,7 @@ export const handedOver = entryKind(
             condition: z.enum(Object.keys(bottleConditions) as [BottleCondition]),
           }),
         )
+        .max(2000)
         .min(1, { error: 'No bottle is in the cooler.' }),
       signature: required('Sign with your name.'),
     })
@@ -32,6 +33,7 @@ export const handedOver = entryKind(
       path: ['signature'],
       error: 'Sign with the name of the person who hands over.',
     }),
+  { stands: 'in-book', by: [...field, 'courier'], correction: 'replace' },
 );
 
 /** What the lab's intake desk answered to one hand-over, bottle by bottle. Written by the server only. */
@@ -39,14 +41,9 @@ export const labAnswered = entryKind(
   'lab-answered',
   'Lab answered',
   z.object({
-    handOver: z.uuid(),
+    handOver: Id,
     reference: z.string().min(1).max(60),
-    bottles: z.array(
-      z.object({
-        bottle: z.string(),
-        accepted: z.boolean(),
-        reason: z.string().optional(),
-      }),
-    ),
+    bottles: z.array(z.object({ bottle: z.string().max(60), accepted: z.boolean(), reason: z.string().max(300).optional() })).max(2000),
   }),
+  { stands: 'in-book', by: ['server'], madeBy: 'server' },
 );

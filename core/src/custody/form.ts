@@ -1,4 +1,3 @@
-import { bottleRule } from '../bottles/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import type { Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
@@ -38,7 +37,7 @@ const refuse = (code: string, about: string, message: string, advice: string): F
 
 function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
   const { bottle } = line;
-  const rule = bottleRule(bottle.rule);
+  const rule = bottle.card;
   const findings: Finding[] = [];
   const condition = draft.conditions[bottle.id] ?? 'good';
   if (condition !== 'good') {
@@ -51,7 +50,7 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
       ),
     );
   }
-  const left = holdingOf(bottle.rule, bottle.filledAt ?? draft.now, lab).deadline - draft.now;
+  const left = holdingOf(bottle.rule, rule, bottle.filledAt ?? draft.now, lab).deadline - draft.now;
   if (left <= 0) {
     findings.push(refuse('holding-over', bottle.id, `Holding time is over since ${showDuration(-left)}.`, 'Take a new sample.'));
   } else if (left < 60 * minute) {

@@ -1,4 +1,4 @@
-import { bottleRule, type RuleId } from '../bottles/index.ts';
+import type { BottleRule, RuleId } from '../bottles/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { hour } from '../time/index.ts';
 
@@ -13,9 +13,8 @@ export interface Holding {
  * The holding deadline of a bottle filled at a moment (ms). The shorter of the rule's and the lab's time stands. Hours
  * are elapsed ones, so a daylight-saving change does not move them.
  */
-export function holdingOf(rule: RuleId, filledAt: number, lab: Lab | null): Holding {
-  const own = bottleRule(rule).holdingHours;
-  const labs = lab?.holding[rule];
+export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, filledAt: number, lab: Lab | null): Holding {
+  const labs = lab && Object.hasOwn(lab.holding, rule) ? lab.holding[rule] : undefined;
   const hours = labs !== undefined && labs < own ? labs : own;
   return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
 }

@@ -3,3 +3,4 @@ export * from './holding.ts';
 export * from './intake.ts';
 export * from './form.ts';
 export * from './custody.ts';
+export * from './words.ts';

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field } from '../book/index.ts';
 
 const bottle = z.string().min(1).max(60);
+const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
 
 /** A bottle was filled, at the entry's time: this starts its holding clock. */
-export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', z.object({ visit: z.uuid(), bottle }), { strikeable: true });
+export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', z.object({ bottle }), written);
 
 /** Why a bottle is thrown away. Never pour off, never fill up: a new bottle. */
 export const discardReasons = {
@@ -21,10 +22,9 @@ export const bottleDiscarded = entryKind(
   'bottle-discarded',
   'Bottle thrown away',
   z.object({
-    visit: z.uuid(),
     bottle,
     reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]),
     note: z.string().trim().max(300).optional(),
   }),
-  { strikeable: true },
+  written,
 );

@@ -1,5 +1,5 @@
-import type { RuleId } from '../bottles/index.ts';
-import type { Entry } from '../book/index.ts';
+import type { BottleRule, RuleId } from '../bottles/index.ts';
+import { misfit, type Misfit, type Room } from '../book/index.ts';
 import type { PlannedBottle } from '../plan/index.ts';
 import { millis } from '../time/index.ts';
 import { bottleDiscarded, bottleFilled, discardReasons } from './entries.ts';
@@ -9,6 +9,8 @@ export interface FieldBottle {
   id: string;
   visit: string;
   rule: RuleId;
+  /** The rule's card, of the edition that holds for the round. */
+  card: BottleRule;
   /** The planned bottle whose place it takes; its own id when it is the planned one. */
   place: string;
   spare: boolean;
@@ -19,39 +21,71 @@ export interface FieldBottle {
   entry: string | null;
 }
 
+interface Done {
+  at: number;
+  entry: string;
+}
+
+/** What a book says of the bottles of one visit, by label. */
+export interface FillBook {
+  filled: ReadonlyMap<string, Done>;
+  discarded: ReadonlyMap<string, Done & { reason: string }>;
+}
+
+export interface FillAround {
+  /** The bottles of the visit as they are at that time. */
+  bottles: () => readonly (FieldBottle & { handedOver: boolean })[];
+  /** Why no bottle of this rule may be filled here and now, or null. */
+  gate: (rule: RuleId) => Misfit | null;
+}
+
 /** The label of the spare that takes a bottle's place: `…-N` is followed by `…-N2`, then `…-N3`. */
 export function spareId(place: string, discardedBefore: number): string {
   return `${place}${discardedBefore + 1}`;
 }
 
-function inTheField(planned: PlannedBottle, entries: readonly Entry[]): FieldBottle[] {
+/** A planned bottle as it is now, after it the spares that took its place one after another. */
+export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillBook): FieldBottle[] {
   const chain: FieldBottle[] = [];
   let id = planned.id;
   for (;;) {
-    const filled = entries.filter(bottleFilled.is).find((entry) => entry.payload.bottle === id);
-    const thrown = entries.filter(bottleDiscarded.is).find((entry) => entry.payload.bottle === id);
-    const note = thrown?.payload.note;
+    const filled = book.filled.get(id);
+    const thrown = book.discarded.get(id);
     chain.push({
       id,
       visit: planned.visit,
       rule: planned.rule,
+      card,
       place: planned.id,
       spare: id !== planned.id,
       state: thrown ? 'discarded' : filled ? 'filled' : 'empty',
-      filledAt: filled ? millis(filled.at) : null,
-      discarded: thrown ? { at: millis(thrown.at), reason: discardReasons[thrown.payload.reason] + (note ? `: ${note}` : '') } : null,
-      entry: (thrown ?? filled)?.id ?? null,
+      filledAt: filled?.at ?? null,
+      discarded: thrown ? { at: thrown.at, reason: thrown.reason } : null,
+      entry: (thrown ?? filled)?.entry ?? null,
     });
     if (!thrown) return chain;
     id = spareId(planned.id, chain.length);
   }
 }
 
-/**
- * The bottles of a round as they are now: every planned one, and after a discarded one the spare that takes its place.
- * `entries` are corrected ones of the round.
- */
-export function foldFill(entries: readonly Entry[], planned: readonly PlannedBottle[]): FieldBottle[] {
-  const relevant = entries.filter((entry) => bottleFilled.is(entry) || bottleDiscarded.is(entry));
-  return planned.flatMap((bottle) => inTheField(bottle, relevant));
-}
+export const fillRoom: Room<FillBook, FillAround> = {
+  kinds: [bottleFilled, bottleDiscarded],
+  empty: { filled: new Map(), discarded: new Map() },
+  fits: (_, entry, around) => {
+    const { bottle: id } = entry.payload as { bottle: string };
+    const bottle = around.bottles().find((candidate) => candidate.id === id);
+    if (!bottle) return misfit('no-such-bottle', 'payload.bottle');
+    if (bottle.state === 'discarded') return misfit('thrown-away', 'payload.bottle');
+    if (bottle.handedOver) return misfit('handed-over', 'payload.bottle');
+    if (!bottleFilled.is(entry)) return null;
+    return bottle.state === 'filled' ? misfit('filled-already', 'payload.bottle') : around.gate(bottle.rule);
+  },
+  advance: (book, entry) => {
+    const done = { at: millis(entry.at), entry: entry.id };
+    if (bottleFilled.is(entry)) return { ...book, filled: new Map(book.filled).set(entry.payload.bottle, done) };
+    if (!bottleDiscarded.is(entry)) return book;
+    const { bottle, reason, note } = entry.payload;
+    const said = discardReasons[reason] + (note ? `: ${note}` : '');
+    return { ...book, discarded: new Map(book.discarded).set(bottle, { ...done, reason: said }) };
+  },
+};

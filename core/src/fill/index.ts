@@ -1,2 +1,3 @@
 export * from './entries.ts';
 export * from './fill.ts';
+export * from './words.ts';

@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import { Id } from '../book/index.ts';
 
 /** What Fonte sends to a lab's intake desk: the form, bottle by bottle. */
 export const IntakeRequest = z.object({
-  handOver: z.uuid(),
+  handOver: Id,
+  /** The head of the round's book with the hand-over in it: the lab is its witness. */
+  book: z.object({ id: Id, count: z.number().int().positive(), hash: z.string().regex(/^[0-9a-f]{64}$/) }),
   round: z.string(),
   system: z.string(),
   collector: z.string(),
@@ -29,6 +32,6 @@ export type IntakeRequest = z.infer<typeof IntakeRequest>;
 /** What the desk answers: a reference for the report, and each bottle accepted or refused with its reason. */
 export const IntakeAnswer = z.object({
   reference: z.string().min(1).max(60),
-  bottles: z.array(z.object({ bottle: z.string(), accepted: z.boolean(), reason: z.string().max(300).optional() })),
+  bottles: z.array(z.object({ bottle: z.string().max(60), accepted: z.boolean(), reason: z.string().max(300).optional() })).max(2000),
 });
 export type IntakeAnswer = z.infer<typeof IntakeAnswer>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field } from '../book/index.ts';
 import { typedOf } from '../units/index.ts';
 
 /** Whether the well was at rest: a pumped level is no static level. */
@@ -10,7 +10,6 @@ export const levelRead = entryKind(
   'level-read',
   'Level reading',
   z.object({
-    visit: z.uuid(),
     measuringPoint: z.string().min(1).max(80),
     /** Depth to water below the measuring point; negative where water stands above it. */
     depth: typedOf('length', { min: -20, max: 2000 }),
@@ -18,5 +17,5 @@ export const levelRead = entryKind(
     /** Why a questioned reading was kept. */
     kept: z.string().trim().min(3).max(300).optional(),
   }),
-  { strikeable: true },
+  { stands: 'at-visit', by: field, correction: 'replace' },
 );

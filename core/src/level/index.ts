@@ -4,3 +4,5 @@ export * from './agreement.ts';
 export * from './question.ts';
 export * from './steel-tape.ts';
 export * from './level.ts';
+export * from './words.ts';
+export { tolerances, type Tolerances } from './tables/tolerances.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { base } from '../units/index.ts';
-import { agree, depthBelowGround, ordinaryStep, questionLevel, steelTapeDepth, waterLevelElevation } from './index.ts';
+import { agree, tolerances, depthBelowGround, ordinaryStep, questionLevel, steelTapeDepth, waterLevelElevation } from './index.ts';
 
 const well = {
   measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }],
@@ -11,8 +11,9 @@ const well = {
   intake: 14.5,
 };
 const mark = well.measuringPoints[0]!;
+const table = tolerances.newest[0]!;
 const ask = (depth: number, record: Parameters<typeof questionLevel>[0]['record'] = []) =>
-  questionLevel({ depth, mark, well, record }).map((finding) => finding.code);
+  questionLevel({ depth, mark, well, record, tolerances: table }).map((finding) => finding.code);
 
 describe('depth and elevation', () => {
   it('goes from the mark to ground and datum, with its working', () => {
@@ -35,11 +36,11 @@ describe('agreement of two readings', () => {
     ['12.57', '12.58', 'ft', true],
     ['12.57', '12.59', 'ft', false], // 0.01 ft: USGS TM 1-A1, GWPD 4, from memory
   ] as const)('%s and %s %s', (a, b, unit, expected) => {
-    expect(agree({ text: a, unit }, { text: b, unit })).toBe(expected);
+    expect(agree({ text: a, unit }, { text: b, unit }, table)).toBe(expected);
   });
 
   it('compares across units', () => {
-    expect(agree({ text: '3.831', unit: 'm' }, { text: '12.57', unit: 'ft' })).toBe(true);
+    expect(agree({ text: '3.831', unit: 'm' }, { text: '12.57', unit: 'ft' }, table)).toBe(true);
     expect(base({ text: '12.57', unit: 'ft' })).toBeCloseTo(3.8313, 4);
   });
 });
@@ -57,7 +58,7 @@ describe('questions on the spot', () => {
     const quiet = [7.4, 7.45, 7.38].map((depth, at) => ({ at, depth, measuringPoint: 'North rim' }));
     const lively = [7.4, 8.4, 7.5].map((depth, at) => ({ at, depth, measuringPoint: 'North rim' }));
     expect([ask(7.9, quiet), ask(7.9, lively), ask(9.1, lively)]).toEqual([['jump'], [], ['jump']]);
-    expect(ordinaryStep(lively)).toBeCloseTo(1.5, 9);
+    expect(ordinaryStep(lively, table)).toBeCloseTo(1.5, 9);
   });
 
   it('does not compare levels read at another mark', () => {

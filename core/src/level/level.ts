@@ -1,11 +1,13 @@
-import type { Entry } from '../book/index.ts';
-import type { WellPoint } from '../registers/index.ts';
+import { misfit, Trail, type Room } from '../book/index.ts';
+import type { MeasuringPoint, Point, WellPoint } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { base, type Typed } from '../units/index.ts';
 import type { Computed } from '../working/index.ts';
 import { agree } from './agreement.ts';
 import { depthBelowGround, waterLevelElevation } from './depth.ts';
 import { levelRead, type WaterState } from './entries.ts';
+import { questionLevel } from './question.ts';
+import type { Tolerances } from './tables/tolerances.ts';
 
 export interface LevelReading {
   entry: string;
@@ -30,41 +32,73 @@ export interface AgreedLevel {
 }
 
 export interface LevelState {
-  readings: LevelReading[];
+  readonly readings: LevelReading[];
   agreed: AgreedLevel | null;
 }
 
-/**
- * The level of one visit. The level is the later of the last two readings at one mark that agree; later readings that
- * agree with nothing do not unmake it. `entries` are corrected ones of the visit.
- */
-export function foldLevel(entries: readonly Entry[], point: WellPoint): LevelState {
-  const readings = entries.filter(levelRead.is).map((entry): LevelReading => ({
-    entry: entry.id,
-    at: millis(entry.at),
-    measuringPoint: entry.payload.measuringPoint,
-    typed: entry.payload.depth,
-    depth: base(entry.payload.depth),
-    water: entry.payload.water,
-    ...(entry.payload.kept ? { kept: entry.payload.kept } : {}),
-  }));
-  const found = readings.findLast((reading, index) => {
-    const before = readings[index - 1];
-    return before && before.measuringPoint === reading.measuringPoint && agree(before.typed, reading.typed);
-  });
-  const mark = point.well.measuringPoints.find((candidate) => candidate.name === found?.measuringPoint);
-  if (!found || !mark) return { readings, agreed: null };
-  const { at, measuringPoint, depth, typed, water } = found;
-  return {
-    readings,
-    agreed: {
-      at,
+/** What a book says of the level of one visit. */
+export interface LevelBook {
+  readings: Trail<LevelReading>;
+  /** The later of the last two readings at one mark that agree; later ones that agree with nothing do not unmake it. */
+  agreed: LevelReading | null;
+}
+
+export interface LevelAround {
+  point: Point;
+  /** Null where the round's edition is not known here: then nothing agrees. */
+  tolerances: Tolerances | null;
+}
+
+export const levelRoom: Room<LevelBook, LevelAround> = {
+  kinds: [levelRead],
+  empty: { readings: Trail.of(), agreed: null },
+  fits: (_, entry, { point, tolerances }) => {
+    if (!levelRead.is(entry)) return null;
+    if (point.type !== 'well') return misfit('no-level', 'visit');
+    const { measuringPoint, depth, kept } = entry.payload;
+    const mark = point.well.measuringPoints.find((candidate) => candidate.name === measuringPoint);
+    if (!mark) return misfit('no-such-mark', 'payload.measuringPoint');
+    if (kept || !tolerances) return null;
+    const asked = questionLevel({ depth: base(depth), mark, well: point.well, record: [], tolerances })[0];
+    return asked ? misfit('unexplained', 'payload.kept', { why: asked.message }) : null;
+  },
+  advance: ({ readings, agreed }, entry, { tolerances }) => {
+    if (!levelRead.is(entry)) return { readings, agreed };
+    const { depth: typed, measuringPoint, water, kept } = entry.payload;
+    const reading: LevelReading = {
+      entry: entry.id,
+      at: millis(entry.at),
       measuringPoint,
-      depth,
       typed,
+      depth: base(typed),
       water,
-      belowGround: depthBelowGround({ depth, stickUp: mark.stickUp }),
-      elevation: waterLevelElevation({ depth, elevation: mark.elevation }),
+      ...(kept ? { kept } : {}),
+    };
+    const before = readings.at(-1);
+    const agrees = before && tolerances && before.measuringPoint === measuringPoint && agree(before.typed, typed, tolerances);
+    return { readings: readings.with(reading), agreed: agrees ? reading : agreed };
+  },
+};
+
+/** The level of a well at one visit, with what follows from it. */
+export function levelState({ readings, agreed: found }: LevelBook, point: WellPoint): LevelState {
+  const mark = point.well.measuringPoints.find((candidate) => candidate.name === found?.measuringPoint);
+  return {
+    get readings() {
+      return readings.all();
     },
+    agreed: found && mark ? agreedAt(found, mark) : null,
+  };
+}
+
+function agreedAt({ at, measuringPoint, depth, typed, water }: LevelReading, { stickUp, elevation }: MeasuringPoint): AgreedLevel {
+  return {
+    at,
+    measuringPoint,
+    depth,
+    typed,
+    water,
+    belowGround: depthBelowGround({ depth, stickUp }),
+    elevation: waterLevelElevation({ depth, elevation }),
   };
 }

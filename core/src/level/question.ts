@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index.ts';
 import { bottomBelow, type MeasuringPoint, type Well } from '../registers/index.ts';
 import { show } from '../units/index.ts';
-import { jump } from './tables/agreement.ts';
+import type { Tolerances } from './tables/tolerances.ts';
 
 /** A level of an earlier visit: depth in m below the measuring point of that name, at a moment in ms. */
 export interface RecordedLevel {
@@ -11,7 +11,7 @@ export interface RecordedLevel {
 }
 
 /** How much change between two visits is ordinary for this well, in m. */
-export function ordinaryStep(record: readonly RecordedLevel[]): number {
+export function ordinaryStep(record: readonly RecordedLevel[], { jump }: Tolerances): number {
   const ordered = [...record].sort((a, b) => a.at - b.at);
   const steps = ordered.slice(1).map((level, index) => Math.abs(level.depth - ordered[index]!.depth));
   return Math.max(jump.least, jump.timesLargestStep * Math.max(0, ...steps));
@@ -31,11 +31,13 @@ export function questionLevel({
   mark,
   well,
   record,
+  tolerances,
 }: {
   depth: number;
   mark: MeasuringPoint;
   well: Well;
   record: readonly RecordedLevel[];
+  tolerances: Tolerances;
 }): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, message: string, advice: string) =>
@@ -65,7 +67,10 @@ export function questionLevel({
   if (ground < 0) ask('above-ground', 'That is above ground.', 'Is the well flowing by itself? Else read again.');
 
   const last = lastLevel(record, mark.name);
-  const step = ordinaryStep(record.filter((level) => level.measuringPoint === mark.name));
+  const step = ordinaryStep(
+    record.filter((level) => level.measuringPoint === mark.name),
+    tolerances,
+  );
   if (last && Math.abs(depth - last.depth) > step) {
     const way = depth > last.depth ? 'lower' : 'higher';
     ask(

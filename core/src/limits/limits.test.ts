@@ -1,9 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { analysisIds, bottleRule, rulesFor } from '../bottles/index.ts';
+import { analysisIds, bottleTables, rulesFor } from '../bottles/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
-import { euDrinkingWater, inReadingOrder, judgeResult, judgeSums, limitFor } from './index.ts';
+import { inReadingOrder, judgeResult, judgeSums, limitFor, limitSets } from './index.ts';
+
+const bottles = bottleTables.newest[0]!;
+const euDrinkingWater = limitSets.on('eu-2020-2184', '2026-11-23')!;
 
 const result = (
   parameter: ParameterId,
@@ -87,7 +90,7 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
 
   it('touches every analysis on offer, with a place in the Annex for each value', () => {
     for (const id of analysisIds) {
-      const measured = rulesFor([id]).flatMap((rule) => bottleRule(rule).parameters as readonly ParameterId[]);
+      const measured = rulesFor(bottles, [id]).flatMap((rule) => bottles.rules[rule].parameters as readonly ParameterId[]);
       expect(
         measured.some((parameter) => limitFor(euDrinkingWater, parameter, '2026-11-23')),
         id,

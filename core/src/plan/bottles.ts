@@ -1,5 +1,5 @@
-import { bottleRule, rulesFor, type AnalysisId, type RuleId } from '../bottles/index.ts';
-import type { Plan } from './plan.ts';
+import { rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import type { PlannedVisit } from './entries.ts';
 
 /** A bottle that the plan calls for. Its id is what stands on the label. */
 export interface PlannedBottle {
@@ -9,15 +9,17 @@ export interface PlannedBottle {
 }
 
 /** The label's identifier: round, point and bottle letter, such as `261123A-MW3-N`. */
-export function bottleId(roundCode: string, pointCode: string, rule: RuleId): string {
-  return `${roundCode}-${pointCode}-${bottleRule(rule).letter}`;
+export function bottleId(roundCode: string, pointCode: string, letter: string): string {
+  return `${roundCode}-${pointCode}-${letter}`;
 }
 
-/** The bottles of a plan, in the order of its points and, within a point, in filling order. */
-export function bottlesOf(plan: Plan): PlannedBottle[] {
-  return plan.visits.flatMap((visit) =>
-    rulesFor(visit.analyses).map((rule) => ({ id: bottleId(plan.code, visit.point.code, rule), visit: visit.id, rule })),
-  );
+/** The bottles that a plan calls for at one of its points, in filling order. */
+export function bottlesAt(visit: PlannedVisit, roundCode: string, table: BottleTable): PlannedBottle[] {
+  return rulesFor(table, visit.analyses).map((rule) => ({
+    id: bottleId(roundCode, visit.point.code, table.rules[rule].letter),
+    visit: visit.id,
+    rule,
+  }));
 }
 
 /** One line of the packing count. Spares are bottles without a label: one of each kind in ten, at least one. */
@@ -31,10 +33,10 @@ export interface BottleCount {
  * How many bottles of each kind to pack.
  * Source: "always carry extra bottles", at least one in ten, common practice.
  */
-export function countBottles(chosen: readonly (readonly AnalysisId[])[]): BottleCount[] {
+export function countBottles(table: BottleTable, chosen: readonly (readonly AnalysisId[])[]): BottleCount[] {
   const counts = new Map<RuleId, number>();
-  for (const analyses of chosen) for (const rule of rulesFor(analyses)) counts.set(rule, (counts.get(rule) ?? 0) + 1);
+  for (const analyses of chosen) for (const rule of rulesFor(table, analyses)) counts.set(rule, (counts.get(rule) ?? 0) + 1);
   return [...counts]
     .map(([rule, needed]) => ({ rule, needed, spares: Math.ceil(needed / 10) }))
-    .sort((a, b) => bottleRule(a.rule).order - bottleRule(b.rule).order);
+    .sort((a, b) => table.rules[a.rule].order - table.rules[b.rule].order);
 }

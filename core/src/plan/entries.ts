@@ -1,16 +1,21 @@
 import { z } from 'zod';
 import { AnalysisId } from '../bottles/index.ts';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field, Id } from '../book/index.ts';
+import { EditionRef } from '../editions/index.ts';
 import { Lab, Point } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** One point of a round, with the register's row as it stood when the round was planned. */
 export const PlannedVisit = z.object({
-  id: z.uuid(),
+  id: Id,
   point: Point,
-  analyses: z.array(AnalysisId),
+  analyses: z.array(AnalysisId).max(60),
 });
 export type PlannedVisit = z.infer<typeof PlannedVisit>;
+
+/** The editions of the tables that judge a round, as they held on its day. */
+export const RoundEditions = z.object({ bottles: EditionRef, tolerances: EditionRef, limits: EditionRef, followUps: EditionRef });
+export type RoundEditions = z.infer<typeof RoundEditions>;
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
@@ -28,6 +33,7 @@ export const roundPlanned = entryKind(
     date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
     zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
     lab: Lab.nullable(),
+    editions: RoundEditions,
     visits: z
       .array(PlannedVisit)
       .min(1, { error: 'Choose at least one point.' })
@@ -37,18 +43,37 @@ export const roundPlanned = entryKind(
         error: 'A point is in the round twice.',
       }),
   }),
+  { stands: 'in-book', by: field },
 );
 
-const change = z.object({ visit: z.uuid(), analysis: AnalysisId });
-export const analysisAdded = entryKind('analysis-added', 'Analysis added', change);
-export const analysisRemoved = entryKind('analysis-removed', 'Analysis taken away', change);
+const change = z.object({ analysis: AnalysisId });
+const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const;
+export const analysisAdded = entryKind('analysis-added', 'Analysis added', change, changed);
+export const analysisRemoved = entryKind('analysis-removed', 'Analysis taken away', change, changed);
 
 /** Bottles that stand labelled in the kit. */
 export const bottlesPacked = entryKind(
   'bottles-packed',
   'Bottles packed',
   z.object({
-    bottles: z.array(z.string().min(1).max(60)).min(1, { error: 'There is no bottle to pack.' }),
+    bottles: z.array(z.string().min(1).max(60)).max(2000).min(1, { error: 'There is no bottle to pack.' }),
   }),
-  { strikeable: true },
+  { stands: 'in-book', by: field, correction: 'strike' },
+);
+
+/**
+ * A round is judged anew by other editions of limits or follow-ups than those it was planned with: an act of a person,
+ * with a reason. Nothing else changes the verdict of finished work.
+ */
+export const judgedAnew = entryKind(
+  'judged-anew',
+  'Judged by another edition',
+  z
+    .object({
+      limits: EditionRef.optional(),
+      followUps: EditionRef.optional(),
+      reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500),
+    })
+    .refine((payload) => payload.limits !== undefined || payload.followUps !== undefined, { error: 'Choose an edition.' }),
+  { stands: 'in-book', by: ['coordinator'], correction: 'strike' },
 );

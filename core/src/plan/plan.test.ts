@@ -1,19 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { Lab, Point } from '../registers/index.ts';
-import { bottleId, bottlesOf, foldPlan, roundPlanned } from './index.ts';
+import { fold } from '../round/index.ts';
+import { bottleId, freeCode, roundPlanned } from './index.ts';
 
 const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
 const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
 
 describe('a plan', () => {
   it('is null for a book that has none', () => {
-    expect(foldPlan([])).toBeNull();
+    expect(fold([])).toBeNull();
   });
 
   it('labels bottles by round, point and letter', () => {
-    expect(bottleId('261123A', 'MW3', 'nitrogen')).toBe('261123A-MW3-N');
-    const labels = bottlesOf(foldPlan(new Script().plan().entries)!).map((bottle) => bottle.id);
+    expect(bottleId('261123A', 'MW3', 'N')).toBe('261123A-MW3-N');
+    const labels = fold(new Script().plan().entries)!.bottles.map((bottle) => bottle.id);
     expect(new Set(labels).size).toBe(labels.length);
   });
 
@@ -52,6 +53,25 @@ describe('the register of points', () => {
 });
 
 it('refuses a lab whose hours are no times', () => {
-  const lab = { id: 'l', name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
+  const lab = { id: idOf(1), name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
   expect(Lab.safeParse(lab).error?.issues.map((issue) => issue.path.join('.'))).toEqual(['intake.0.opens', 'intake.0.closes']);
+});
+
+describe('the code of a round', () => {
+  it('is the first free letter of the day, and none that is easily misread', () => {
+    expect(freeCode('2026-11-23', [])).toBe('261123A');
+    expect(freeCode('2026-11-23', ['261123A', '261123B', '261124C'])).toBe('261123C');
+    expect(
+      freeCode(
+        '2026-11-23',
+        [...'ABCDEFGHIJKM'].map((letter) => `261123${letter}`),
+      ),
+    ).toBe('261123N');
+  });
+
+  it('goes on with numbers when a day has more rounds than letters', () => {
+    const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((letter) => `261123${letter}`);
+    expect(freeCode('2026-11-23', letters)).toBe('261123Z2');
+    expect(freeCode('2026-11-23', [...letters, '261123Z2'])).toBe('261123Z3');
+  });
 });

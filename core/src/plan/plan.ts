@@ -1,22 +1,86 @@
+import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
+import { analysisIds, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
 import type { z } from 'zod';
-import { analysisIds, type AnalysisId } from '../bottles/index.ts';
-import type { Entry } from '../book/index.ts';
-import { analysisAdded, analysisRemoved, roundPlanned, type PlannedVisit } from './entries.ts';
+import {
+  analysisAdded,
+  analysisRemoved,
+  bottlesPacked,
+  judgedAnew,
+  roundPlanned,
+  type PlannedVisit,
+  type RoundEditions,
+} from './entries.ts';
 
 export type Plan = z.infer<typeof roundPlanned.payload>;
 
-/** The plan as it stands after its changes; null for a book that has none yet. `entries` are corrected ones. */
-export function foldPlan(entries: readonly Entry[]): Plan | null {
-  const first = entries.find(roundPlanned.is);
-  if (!first) return null;
-  const chosen = new Map(first.payload.visits.map((visit) => [visit.id, new Set<AnalysisId>(visit.analyses)]));
-  for (const entry of entries) {
-    if (analysisAdded.is(entry)) chosen.get(entry.payload.visit)?.add(entry.payload.analysis);
-    if (analysisRemoved.is(entry)) chosen.get(entry.payload.visit)?.delete(entry.payload.analysis);
-  }
-  const visits: PlannedVisit[] = first.payload.visits.map((visit) => ({
-    ...visit,
-    analyses: analysisIds.filter((id) => chosen.get(visit.id)?.has(id)),
-  }));
-  return { ...first.payload, visits };
+/** What a book says of the plan of its round. */
+export interface PlanBook {
+  first: Plan | null;
+  /** The plan with its changes; null before there is one. */
+  plan: Plan | null;
+  /** The editions that judge now: those of the plan, unless a person had it judged anew. */
+  editions: RoundEditions | null;
+  packed: ReadonlySet<string>;
 }
+
+export interface PlanAround {
+  /** Null where the round's edition is not known here. */
+  table: BottleTable | null;
+  /** The bottles of a visit that were filled or thrown away. */
+  usedAt: (visit: string) => readonly { id: string; rule: RuleId; state: string }[];
+  hasBottle: (id: string) => boolean;
+}
+
+function removalFits(visit: PlannedVisit, id: AnalysisId, around: PlanAround): Misfit | null {
+  const { table } = around;
+  if (!visit.analyses.includes(id)) return misfit('not-in-plan', 'payload.analysis');
+  const stay = table
+    ? rulesFor(
+        table,
+        visit.analyses.filter((other) => other !== id),
+      )
+    : [];
+  const used = around.usedAt(visit.id).find((bottle) => !stay.includes(bottle.rule));
+  if (!used) return null;
+  return misfit('bottle-used', 'payload.analysis', { bottle: used.id, state: used.state, analysis: table?.analyses[id].name ?? id });
+}
+
+function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[]) => AnalysisId[]): Plan {
+  const visits = plan.visits.map((visit) =>
+    visit.id === entry.visit ? { ...visit, analyses: analysisIds.filter((id) => change(visit.analyses).includes(id)) } : visit,
+  );
+  return { ...plan, visits };
+}
+
+export const planRoom: Room<PlanBook, PlanAround> = {
+  kinds: [roundPlanned, analysisAdded, analysisRemoved, bottlesPacked, judgedAnew],
+  empty: { first: null, plan: null, editions: null, packed: new Set() },
+  fits: ({ plan }, entry, around) => {
+    if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
+    const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
+    if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
+    if (analysisRemoved.is(entry)) return visit ? removalFits(visit, entry.payload.analysis, around) : null;
+    if (!bottlesPacked.is(entry)) return null;
+    const unknown = entry.payload.bottles.find((id) => !around.hasBottle(id));
+    return unknown === undefined ? null : misfit('not-in-round', 'payload.bottles', { bottle: unknown });
+  },
+  advance: (book, entry) => {
+    if (roundPlanned.is(entry)) {
+      const ordered = entry.payload.visits.map((visit) => ({
+        ...visit,
+        analyses: analysisIds.filter((id) => visit.analyses.includes(id)),
+      }));
+      const plan = { ...entry.payload, visits: ordered };
+      return { ...book, first: entry.payload, plan, editions: plan.editions };
+    }
+    const { plan, editions } = book;
+    if (!plan || !editions) return book;
+    if (analysisAdded.is(entry)) return { ...book, plan: withAnalyses(plan, entry, (now) => [...now, entry.payload.analysis]) };
+    if (analysisRemoved.is(entry))
+      return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };
+    if (bottlesPacked.is(entry)) return { ...book, packed: new Set([...book.packed, ...entry.payload.bottles]) };
+    if (!judgedAnew.is(entry)) return book;
+    const { limits = editions.limits, followUps = editions.followUps } = entry.payload;
+    return { ...book, editions: { ...editions, limits, followUps } };
+  },
+};

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field } from '../book/index.ts';
+import { EditionRef } from '../editions/index.ts';
 import { questionReading, type ParameterId } from '../parameters/index.ts';
 import { Typed, typedOf } from '../units/index.ts';
-import { CriterionId } from './criteria.ts';
 
 /** What a multi-parameter probe with a flow cell reads; chosen per visit. */
 export const probeParameters = [
@@ -19,15 +19,15 @@ export const purgeSetUp = entryKind(
   'purge-set-up',
   'Purge set up',
   z.object({
-    visit: z.uuid(),
     /** True inside diameter: from the pipe table or typed. */
     insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
     pipe: z.string().max(40).optional(),
     volumes: z.number().min(1).max(20),
-    criterion: CriterionId,
+    /** The edition of the stability criterion. */
+    criterion: EditionRef,
     parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
   }),
-  { strikeable: true },
+  { stands: 'at-visit', by: field, correction: 'replace' },
 );
 
 const values = z.partialRecord(z.enum(probeParameters), Typed).superRefine((readings, issues) => {
@@ -42,7 +42,6 @@ export const purgeReading = entryKind(
   'purge-reading',
   'Purge readings',
   z.object({
-    visit: z.uuid(),
     /** Total pumped since the purge began. */
     pumped: typedOf('volume', { min: 0, max: 1000 }),
     values,
@@ -50,17 +49,16 @@ export const purgeReading = entryKind(
     level: typedOf('length', { min: -20, max: 2000 }).optional(),
     note: z.string().max(300).optional(),
   }),
-  { strikeable: true },
+  { stands: 'at-visit', by: field, correction: 'replace' },
 );
 
 export const purgeEnded = entryKind(
   'purge-ended',
   'Purge ended',
   z.object({
-    visit: z.uuid(),
     flowCellDetached: z.literal(true, { error: 'Detach the flow cell before you fill bottles.' }),
     /** Why it ended short of the target or unstable. */
     reason: z.string().trim().min(3).max(300).optional(),
   }),
-  { strikeable: true },
+  { stands: 'at-visit', by: field, correction: 'replace' },
 );

@@ -5,3 +5,4 @@ export * from './flow.ts';
 export * from './criteria.ts';
 export * from './stability.ts';
 export * from './purge.ts';
+export * from './words.ts';

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { convert, fromBase, toBase } from '../units/index.ts';
 import {
   casingVolume,
-  criterion,
-  criterionIds,
+  criteria,
   filterPackVolume,
   flowRate,
   hoseDiameter,
@@ -20,6 +19,8 @@ import {
 
 const gallonsPerFoot = (inches: number) =>
   fromBase(casingVolume({ insideDiameter: toBase(inches, 'in'), column: toBase(1, 'ft') }).value, 'gal');
+
+const criterion = (ref: string) => criteria.find(ref)!;
 
 describe('volumes', () => {
   it.each([
@@ -82,7 +83,7 @@ it('turns a bucket and a watch into flow, time and a reading clock', () => {
 });
 
 describe('stability', () => {
-  const rule = criterion('two-sets');
+  const rule = criterion('two-sets@2026-1');
   const worked: ReadingSet[] = [
     { temperature: 16.8, ph: 7.44, oxygen: 4.02 },
     { temperature: 15.6, ph: 7.44, oxygen: 3.84 },
@@ -110,34 +111,34 @@ describe('stability', () => {
   it('needs three successive sets under EPA/540/S-95/504, whatever drifts', () => {
     const drift = [500, 510, 530].map((conductivity) => ({ conductivity }));
     const steady = [500, 510, 520].map((conductivity) => ({ conductivity }));
-    const judge = (sets: ReadingSet[]) => judgeStability(criterion('epa-1996'), sets, ['conductivity']).stable;
+    const judge = (sets: ReadingSet[]) => judgeStability(criterion('epa-1996@2026-1'), sets, ['conductivity']).stable;
     expect([judge(drift), judge(steady), judge(steady.slice(1))]).toEqual([false, true, false]);
   });
 
   it('lets clear water off: at or below 5 NTU a percentage means nothing', () => {
     const clear = [4.5, 2.1, 3.3].map((turbidity) => ({ turbidity }));
-    expect(judgeStability(criterion('epa-region1-2017'), clear, ['turbidity']).stable).toBe(true);
-    expect(judgeStability(criterion('epa-1996'), clear, ['turbidity']).stable).toBe(false);
+    expect(judgeStability(criterion('epa-region1-2017@2026-1'), clear, ['turbidity']).stable).toBe(true);
+    expect(judgeStability(criterion('epa-1996@2026-1'), clear, ['turbidity']).stable).toBe(false);
   });
 
   it('takes the median of five sets where the source does', () => {
     const sets = [7.0, 7.1, 7.05, 7.12, 7.0].map((ph) => ({ ph }));
-    expect(judgeStability(criterion('usgs-nfm'), sets, ['ph']).parameters[0]).toMatchObject({
+    expect(judgeStability(criterion('usgs-nfm@2026-1'), sets, ['ph']).parameters[0]).toMatchObject({
       state: 'holding',
       band: { middle: 7.05, half: 0.1 },
     });
-    expect(judgeStability(criterion('usgs-nfm'), [...sets.slice(1), { ph: 7.3 }], ['ph']).stable).toBe(false);
+    expect(judgeStability(criterion('usgs-nfm@2026-1'), [...sets.slice(1), { ph: 7.3 }], ['ph']).stable).toBe(false);
   });
 
   it('holds for readings that do not move, under every criterion', () => {
-    for (const id of criterionIds) {
+    for (const rule of criteria.all) {
       const set = { temperature: 15, ph: 7, conductivity: 400, oxygen: 4, turbidity: 8, redox: 120 };
       expect(
         judgeStability(
-          criterion(id),
-          Array.from({ length: criterion(id).sets }, () => set),
+          rule,
+          Array.from({ length: rule.sets }, () => set),
         ).stable,
-        id,
+        rule.id,
       ).toBe(true);
     }
   });

@@ -1,11 +1,15 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field } from '../book/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { Mapping } from './mapping.ts';
 
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
-/** A lab's report arrived. The file is kept beside the book under its hash. Written by the server only. */
+/** Why a file could not be read: a code, and line and column counted from 1. */
+export const ReadFault = z.object({ code: z.string().max(60), line: z.number().int(), column: z.number().int() });
+export type ReadFault = z.infer<typeof ReadFault>;
+
+/** A lab's report arrived: from the lab's desk, or from the person who took it in. The file is kept under its hash. */
 export const reportReceived = entryKind(
   'report-received',
   'Report received',
@@ -14,7 +18,18 @@ export const reportReceived = entryKind(
     name: z.string().max(200),
     size: z.number().int().min(0),
     from: z.enum(['lab', 'upload']),
+    /** Why it could not be read when it came; null when it could. */
+    fault: ReadFault.nullable(),
   }),
+  { stands: 'in-book', by: ['server', ...field], madeBy: 'server' },
+);
+
+/** A report will not be read, or not any more; it stays kept. */
+export const reportPutAside = entryKind(
+  'report-put-aside',
+  'Report put aside',
+  z.object({ sha256, reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500) }),
+  { stands: 'in-book', by: field, correction: 'strike' },
 );
 
 /** One result of a report, in the parameter's own unit, with what the lab wrote beside it. */
@@ -32,7 +47,10 @@ export const LabResult = z.object({
 });
 export type LabResult = z.infer<typeof LabResult>;
 
-/** The report was read with these columns. The server reads the kept file itself. Written by the server only. */
+/**
+ * A person confirmed what a report says with these columns. The server reads the kept file itself, so that nobody can send
+ * results, and a correction can strike them but not put others in their place.
+ */
 export const reportRead = entryKind(
   'report-read',
   'Report read',
@@ -43,5 +61,5 @@ export const reportRead = entryKind(
     /** Rows that were not understood. */
     unread: z.number().int().min(0),
   }),
-  { strikeable: true },
+  { stands: 'in-book', by: field, madeBy: 'server', correction: 'strike' },
 );

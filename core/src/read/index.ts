@@ -6,3 +6,5 @@ export * from './value.ts';
 export * from './interpret.ts';
 export * from './missing.ts';
 export * from './report.ts';
+export * from './reports.ts';
+export * from './words.ts';

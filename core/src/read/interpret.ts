@@ -1,4 +1,3 @@
-import { bottleRule, type RuleId } from '../bottles/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { convert, unit, unitLabel, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
@@ -23,8 +22,16 @@ export interface Interpretation {
   doubts: Unread[];
 }
 
-/** The bottles that results may belong to, by label: what each is for, and the day it was filled (`YYYY-MM-DD`). */
-export type BottlesByLabel = ReadonlyMap<string, { rule: RuleId; filledOn: string }>;
+/** A bottle that results may belong to: its kind, what can be told from it, and the day it was filled (`YYYY-MM-DD`). */
+export interface BottleAtLab {
+  name: string;
+  parameters: readonly ParameterId[];
+  filledOn: string;
+}
+export type BottlesByLabel = ReadonlyMap<string, BottleAtLab>;
+
+/** The longest cell that names a parameter, or a unit with what it is expressed as. */
+const longestName = 200;
 
 const byParameterSpelling = new Map<string, ParameterId>(
   Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])),
@@ -32,6 +39,7 @@ const byParameterSpelling = new Map<string, ParameterId>(
 
 /** The parameter a lab's wording means, or null: whole, else without what stands in brackets, else the brackets alone. */
 export function parameterCalled(name: string): ParameterId | null {
+  if (name.length > longestName) return null;
   const bracket = /\(([^)]*)\)/.exec(name)?.[1] ?? '';
   const tries = [name, name.replace(/\([^)]*\)/g, ''), name.replace(/,?\s*(dissolved|total|dissolvido|dissous|gelöst)\b/i, ''), bracket];
   for (const attempt of tries) {
@@ -43,6 +51,7 @@ export function parameterCalled(name: string): ParameterId | null {
 
 /** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. */
 export function unitCalled(text: string): { unit: UnitId; as: 'N' | 'ion' | null } | null {
+  if (text.length > longestName) return null;
   const plain = text
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')
@@ -89,24 +98,43 @@ function reader(row: TableRow, mapping: Mapping): Reader {
 
 const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
 
-function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, style: NumberStyle): LabResult | Unread {
+/** A function of texts that a file repeats from row to row, worked out once for each. */
+function once<R>(work: (text: string) => R): (text: string) => R {
+  const known = new Map<string, R>();
+  return (text) => {
+    if (!known.has(text)) known.set(text, work(text));
+    return known.get(text)!;
+  };
+}
+
+/** What the words of a file mean. */
+function fileWords() {
+  return { parameter: once(parameterCalled), unit: once(unitCalled), days: once(possibleDays) };
+}
+
+function interpretRow(
+  row: TableRow,
+  mapping: Mapping,
+  bottles: BottlesByLabel,
+  style: NumberStyle,
+  words: ReturnType<typeof fileWords>,
+): LabResult | Unread {
   const { cell, fail } = reader(row, mapping);
   if (row.cells.length < 2) return fail('sample', 'The row has too few cells.');
   const bottle = cell('sample');
-  const rule = bottles.get(bottle)?.rule;
-  if (!rule)
+  const kept = bottles.get(bottle);
+  if (!kept)
     return fail('sample', bottle === '' ? 'The sample is not named.' : 'No bottle of this round that the lab has carries this label.');
   const name = cell('parameter');
-  const id = parameterCalled(name);
+  const id = words.parameter(name);
   if (!id) return fail('parameter', 'Not a parameter that is known here.');
-  if (!(bottleRule(rule).parameters as readonly ParameterId[]).includes(id))
-    return fail('parameter', `Cannot be told from a bottle for ${bottleRule(rule).name.toLowerCase()}.`);
+  if (!kept.parameters.includes(id)) return fail('parameter', `Cannot be told from a bottle for ${kept.name.toLowerCase()}.`);
 
   const value = readValue(cell('result'), cell('qualifier'), style);
   if (!value.ok) return fail('result', value.message);
   const own = parameter(id).unit;
   const written = cell('unit');
-  const called = written === '' && noUnitNeeded.has(own) ? { unit: own, as: null } : unitCalled(written);
+  const called = written === '' && noUnitNeeded.has(own) ? { unit: own, as: null } : words.unit(written);
   const wordOnly = value.value === null && cell('reportingLimit') === '';
   if (!called && !wordOnly) return fail('unit', written === '' ? 'The unit is missing.' : 'Not a unit that is known here.');
   const from = called?.unit ?? own;
@@ -137,10 +165,10 @@ function interpretRow(row: TableRow, mapping: Mapping, bottles: BottlesByLabel, 
 }
 
 /** Whether the day of collection in a row is another than the book's; an empty cell says nothing. */
-function doubtDate(row: TableRow, mapping: Mapping, filledOn: string): Unread | null {
+function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: ReturnType<typeof fileWords>): Unread | null {
   const { cell, fail } = reader(row, mapping);
   const written = cell('collected');
-  if (written === '' || possibleDays(written).includes(filledOn)) return null;
+  if (written === '' || words.days(written).includes(filledOn)) return null;
   return fail('collected', `The book says ${filledOn}.`);
 }
 
@@ -151,12 +179,13 @@ function doubtDate(row: TableRow, mapping: Mapping, filledOn: string): Unread | 
 export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Interpretation {
   const column = mapping.columns.result;
   const style = numberStyle(table.rows.map((row) => row.cells[column ?? -1] ?? ''));
+  const words = fileWords();
   const results: LabResult[] = [];
   const unread: Unread[] = [];
   const doubts: Unread[] = [];
   const seen = new Map<string, number>();
   for (const row of table.rows) {
-    const read = interpretRow(row, mapping, bottles, style);
+    const read = interpretRow(row, mapping, bottles, style, words);
     if ('why' in read) {
       unread.push(read);
       continue;
@@ -169,7 +198,7 @@ export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByL
     }
     seen.set(key, row.line);
     results.push(read);
-    const doubt = doubtDate(row, mapping, bottles.get(read.bottle)!.filledOn);
+    const doubt = doubtDate(row, mapping, bottles.get(read.bottle)!.filledOn, words);
     if (doubt) doubts.push(doubt);
   }
   return { results, unread, doubts };

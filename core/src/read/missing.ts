@@ -1,4 +1,3 @@
-import { bottleRule } from '../bottles/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { LabResult } from './entries.ts';
 import type { BottlesByLabel } from './interpret.ts';
@@ -6,8 +5,8 @@ import type { BottlesByLabel } from './interpret.ts';
 /** What was asked of an accepted bottle and is not in the report. */
 export function missingResults(results: readonly LabResult[], bottles: BottlesByLabel): { bottle: string; parameters: ParameterId[] }[] {
   const got = new Set(results.map((result) => `${result.bottle} ${result.parameter}`));
-  return [...bottles].flatMap(([bottle, { rule }]) => {
-    const parameters = bottleRule(rule).parameters.filter((id) => !got.has(`${bottle} ${id}`));
+  return [...bottles].flatMap(([bottle, { parameters: asked }]) => {
+    const parameters = asked.filter((id) => !got.has(`${bottle} ${id}`));
     return parameters.length > 0 ? [{ bottle, parameters }] : [];
   });
 }

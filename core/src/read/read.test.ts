@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { RuleId } from '../bottles/index.ts';
+import { bottleTables, type RuleId } from '../bottles/index.ts';
 import {
   decodeText,
   interpret,
@@ -20,7 +20,10 @@ const rules: [string, RuleId][] = [
   ['A-B', 'bacteria'],
   ['A-G', 'general'],
 ];
-const bottles = new Map(rules.map(([id, rule]) => [id, { rule, filledOn: '2026-11-05' }]));
+const cards = bottleTables.newest[0]!.rules;
+const bottles = new Map(
+  rules.map(([id, rule]) => [id, { name: cards[rule].name, parameters: cards[rule].parameters, filledOn: '2026-11-05' }]),
+);
 const tableOf = (text: string): LabTable => {
   const read = parseTable(text);
   if ('refusal' in read) throw new Error(read.refusal.message);
@@ -80,6 +83,32 @@ describe('the file', () => {
     ['Sample,Analyte,Result\nA-N,"Nitrate,3\n', 'quotes', 2],
   ])('%j is refused as %s on line %d', (text, code, line) => {
     expect(refusalOf(text)).toMatchObject({ code, line });
+  });
+});
+
+describe('a file that is made to be slow', () => {
+  // On each of these a search that goes back and forth takes minutes; the test would run out of time.
+  const long = 200_000;
+  it.each([
+    ['a sign and blanks', 'Result', `<${' '.repeat(9_000)}x`],
+    ['digits without an end', 'Result', `${'1 '.repeat(4_500)}x`],
+    ['brackets in a name', 'Parameter', '('.repeat(9_900)],
+    ['brackets in a unit', 'Unit', '('.repeat(9_900)],
+  ])('has its rows handed back: %s', (_, column, cell) => {
+    const cells = ['Sample', 'Parameter', 'Result', 'Unit'].map((name) =>
+      name === column ? cell : { Sample: 'A-N', Parameter: 'Nitrate', Result: '3', Unit: 'mg/L' }[name],
+    );
+    const row = cells.join(';');
+    const { results, unread } = read(`Sample;Parameter;Result;Unit\n${Array.from({ length: 200 }, () => row).join('\n')}`);
+    expect([results.length, unread.length]).toEqual([0, 200]);
+  });
+
+  it.each([
+    ['cell-too-long', `a;b;c\n1;${'x'.repeat(long)};3`, { line: 2, column: 2 }],
+    ['too-many-columns', `a;b;c\n${';'.repeat(600)}x`, { line: 2, column: 501 }],
+    ['too-many-rows', `a;b;c\n${'1;2;3\n'.repeat(250_001)}`, { line: 250_001 }],
+  ])('is refused with its place: %s', (code, text, place) => {
+    expect(refusalOf(text)).toMatchObject({ code, ...place });
   });
 });
 

@@ -25,12 +25,28 @@ const delimiters = [';', ',', '\t', '|'];
 /** Rows above the header that a lab may put there: its name, a date, a blank line. */
 const preambleRows = 20;
 
+/** More rows, columns or letters in a cell than a report of a lab has: the file is something else. */
+export const tableBounds = { rows: 250_000, columns: 500, cell: 10_000 } as const;
+
 /** How PDF, ZIP (and with it spreadsheets) and old office files begin. */
 const binaryMarks = ['%PDF', 'PK\u0003', '\u00d0\u00cf'];
 
 const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({
   refusal: { code, message, line, column },
 });
+
+/** The first place at which a table is larger than any report. */
+function tooLarge(rows: readonly TableRow[]): { refusal: Refusal } | null {
+  if (rows.length > tableBounds.rows)
+    return refusal('too-many-rows', `There are more than ${tableBounds.rows} rows.`, rows[tableBounds.rows]!.line);
+  for (const { line, cells } of rows) {
+    if (cells.length > tableBounds.columns)
+      return refusal('too-many-columns', `There are more than ${tableBounds.columns} columns.`, line, tableBounds.columns + 1);
+    const long = cells.findIndex((cell) => cell.length > tableBounds.cell);
+    if (long >= 0) return refusal('cell-too-long', `A cell holds more than ${tableBounds.cell} letters.`, line, long + 1);
+  }
+  return null;
+}
 
 function countBreaks(cells: readonly string[]): number {
   return cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
@@ -84,6 +100,8 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
     const line = all[quotes.row ?? 0]?.line ?? 1;
     return refusal('quotes', `A quotation mark on line ${line} is not closed or stands in the wrong place.`, line, 1);
   }
+  const large = tooLarge(all);
+  if (large) return large;
   const at = findHeader(all);
   const header = all[at];
   if (!header) return refusal('no-columns', 'No row with column names was found: at least three columns are needed.', all[0]!.line, 1);

@@ -17,6 +17,9 @@ const words: [RegExp, CellValue['form']][] = [
   [/^(absent|ausente|negative|negativo|a|ausência|negativ|nachweisfrei)$/i, 'absent'],
 ];
 
+/** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
+const longestResult = 60;
+
 /** How the numbers of a file are written, told from all of them: see {@link numberStyle}. */
 export type NumberStyle = 'comma' | 'point' | 'unknown';
 
@@ -45,6 +48,7 @@ export function readValue(
   const text = cell.trim();
   const flags = qualifier.trim().toUpperCase();
   if (text === '') return { ok: false, message: 'The result is empty.' };
+  if (text.length > longestResult) return { ok: false, message: `“${text.slice(0, 40)}…” is too long for a result.` };
   const word = words.find(([pattern]) => pattern.test(text));
   if (word) return { ok: true, form: word[1], value: null, estimated: false };
 

@@ -1,3 +1,4 @@
 export * from './point.ts';
 export * from './people.ts';
 export * from './lab.ts';
+export * from './things.ts';

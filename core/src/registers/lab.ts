@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
 import { isZone } from '../time/index.ts';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 16:30.' });
@@ -9,19 +9,20 @@ export const IntakeHours = z.object({ weekday: z.number().int().min(1).max(7), o
 
 /** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
 export const Lab = z.object({
-  id: z.string().min(1).max(60),
+  /** The lab's own book. */
+  id: Id,
   name: z.string().trim().min(1).max(120),
   zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
-  intake: z.array(IntakeHours),
+  intake: z.array(IntakeHours).max(50),
   /** Earlier closing for bacteria, by weekday; a weekday with null takes none. */
-  bacteriaCloses: z.record(z.string(), time.nullable()).default({}),
+  bacteriaCloses: z.record(z.string().max(20), time.nullable()).default({}),
   /** Warmest and coldest cooler in °C per temperature class of bottle. */
-  temperature: z.record(z.string(), z.object({ least: z.number(), most: z.number() })),
+  temperature: z.record(z.string().max(40), z.object({ least: z.number(), most: z.number() })),
   /** Hours from collection to receipt per bottle rule, where the lab is stricter than the rule. */
-  holding: z.record(z.string(), z.number().positive()).default({}),
+  holding: z.record(z.string().max(40), z.number().positive()).default({}),
   asksForSeal: z.boolean().default(false),
-  source: z.string().default(''),
+  source: z.string().max(300).default(''),
 });
 export type Lab = z.infer<typeof Lab>;
 
-export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab);
+export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, { stands: 'in-book', by: ['coordinator'] });

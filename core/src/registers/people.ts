@@ -1,12 +1,17 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, Id, roles } from '../book/index.ts';
 
 export const Person = z.object({
-  id: z.string().min(1).max(60),
+  /** The person's own book. */
+  id: Id,
   name: z.string().trim().min(1).max(120),
   initials: z.string().trim().min(1).max(4),
-  role: z.string().max(80),
+  role: z.enum(roles),
 });
 export type Person = z.infer<typeof Person>;
 
-export const personRegistered = entryKind('person-registered', 'Person registered', Person);
+/** The first person of an installation is registered by the server; nobody is there yet who could. */
+export const personRegistered = entryKind('person-registered', 'Person registered', Person, {
+  stands: 'in-book',
+  by: ['coordinator', 'server'],
+});

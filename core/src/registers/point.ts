@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, field, Id } from '../book/index.ts';
 
 const metres = z.number().finite();
 const depth = metres.min(0, { error: 'Cannot be negative.' }).max(2000, { error: 'Cannot be more than 2000 m.' });
@@ -17,12 +17,12 @@ export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 /** How a well is built. Depths are in m below ground; the bottom is where a tape comes to rest. */
 export const Well = z
   .object({
-    measuringPoints: z.array(MeasuringPoint).min(1),
+    measuringPoints: z.array(MeasuringPoint).min(1).max(20),
     bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }),
     screenTop: depth,
     screenBottom: depth,
     /** Row of the pipe table that the casing is made of, if known. */
-    pipe: z.string().optional(),
+    pipe: z.string().max(40).optional(),
     /** True inside diameter of the casing in m. */
     insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5),
     /** Depth of the installed or usual pump intake in m below ground. */
@@ -45,7 +45,8 @@ export const Tap = z.object({
 export type Tap = z.infer<typeof Tap>;
 
 const shared = {
-  id: z.string().min(1).max(60),
+  /** The point's own book. */
+  id: Id,
   /** Short code that goes on labels. */
   code: z
     .string()
@@ -67,7 +68,7 @@ export type Point = z.infer<typeof Point>;
 export type WellPoint = Extract<Point, { type: 'well' }>;
 export type TapPoint = Extract<Point, { type: 'tap' }>;
 
-export const pointRegistered = entryKind('point-registered', 'Point registered', Point);
+export const pointRegistered = entryKind('point-registered', 'Point registered', Point, { stands: 'in-book', by: field });
 
 /** Depth of the well's bottom in m below a measuring point. */
 export function bottomBelow(mark: MeasuringPoint, well: Well): number {

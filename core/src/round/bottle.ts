@@ -1,7 +1,7 @@
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
+import type { RoundReport } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
-import type { RoundReport } from './results.ts';
 
 /** The way of a bottle from plan to verdict. */
 export const stages = ['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged'] as const;
@@ -14,6 +14,7 @@ export interface BottleState extends FieldBottle {
   holding: Holding | null;
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
+  handedOver: boolean;
 }
 
 interface Surroundings {
@@ -49,7 +50,8 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
     ...bottle,
     lost,
     accepted,
+    handedOver: handOver !== undefined,
     stage: stageOf(bottle, around, accepted, handOver !== undefined),
-    holding: bottle.filledAt === null ? null : holdingOf(bottle.rule, bottle.filledAt, around.lab),
+    holding: bottle.filledAt === null ? null : holdingOf(bottle.rule, bottle.card, bottle.filledAt, around.lab),
   };
 }

@@ -1,104 +1,99 @@
-import { followUps, resamples, type FollowUp, type RefusedBottle } from '../act/index.ts';
-import { corrected, type Entry } from '../book/index.ts';
-import { foldCustody, type HandOver } from '../custody/index.ts';
-import { foldFill } from '../fill/index.ts';
-import { foldLevel, type LevelState } from '../level/index.ts';
-import type { AnalysisId } from '../bottles/index.ts';
-import { bottlesOf, bottlesPacked, foldPlan, type Plan } from '../plan/index.ts';
-import { foldPurge, type PurgeState } from '../purge/index.ts';
-import { reportReceived } from '../read/index.ts';
-import type { Point } from '../registers/index.ts';
-import { foldRun, type RunState } from '../tap/index.ts';
-import { millis } from '../time/index.ts';
-import { bottleInStream, type BottleState } from './bottle.ts';
-import { foldReports, judgeRound, type RoundReport, type RoundVerdict } from './results.ts';
-
-/** Everything that is known of one point of a round. A well has a level and a purge, a tap a run. */
-export interface VisitState {
-  id: string;
-  point: Point;
-  analyses: AnalysisId[];
-  level: LevelState | null;
-  purge: PurgeState | null;
-  run: RunState | null;
-  /** What its samples are: a stop of the protocol makes them special. */
-  sample: 'routine' | 'special';
-  bottles: BottleState[];
-}
+import type { FollowUp } from '../act/index.ts';
+import { isBefore, standing, struck, upgraded, type Aside, type Entry, type Strike } from '../book/index.ts';
+import type { HandOver } from '../custody/index.ts';
+import type { Plan, RoundEditions } from '../plan/index.ts';
+import type { RoundReport } from '../read/index.ts';
+import { advance, advanceAll } from './advance.ts';
+import type { BottleState } from './bottle.ts';
+import { tablesOf, unknownEditions, type RoundTables } from './editions.ts';
+import { kindOf, opens } from './kinds.ts';
+import { judge, type RoundVerdict } from './results.ts';
+import type { RoundBook } from './state.ts';
+import { visitState, type VisitState } from './visit.ts';
 
 /** The state of a round, derived from its book and from nothing else. */
 export interface RoundState {
   plan: Plan;
+  editions: RoundEditions;
+  tables: RoundTables;
+  /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
+  unknown: string[];
   visits: VisitState[];
   bottles: BottleState[];
-  handOvers: HandOver[];
-  reports: RoundReport[];
+  handOvers: readonly HandOver[];
+  reports: readonly RoundReport[];
   verdict: RoundVerdict | null;
   followUps: FollowUp[];
+  /** What stands in the book and does not fit, until a person places or strikes it. */
+  aside: Aside<Entry>[];
+  /** The corrections that stand, by the entry they strike. */
+  strikes: ReadonlyMap<string, Strike>;
 }
 
-function byVisit(entries: readonly Entry[]): Map<string, Entry[]> {
-  const groups = new Map<string, Entry[]>();
-  for (const entry of entries) {
-    const visit = (entry.payload as { visit?: string } | null)?.visit;
-    if (visit === undefined) continue;
-    const group = groups.get(visit);
-    if (group) group.push(entry);
-    else groups.set(visit, [entry]);
-  }
-  return groups;
+/** A book on its way: the state so far, and what is needed to add an entry without reading the book again. */
+export interface Folding {
+  round: RoundBook;
+  /** The last standing entry in the order of work. */
+  last: Entry | null;
+  strikes: ReadonlyMap<string, Strike>;
+  /** Corrections that do not fit. */
+  corrections: Aside<Entry>[];
+}
+
+function inPresentVersion<E extends Entry>(entry: E): E {
+  const kind = kindOf(entry.kind);
+  if (!kind || entry.version >= kind.version) return entry;
+  return { ...entry, version: kind.version, payload: upgraded(kind, entry.version, entry.payload) };
+}
+
+/** The plan comes first, whatever the clock of the device that made it says: nothing of the round can be before it. */
+function planFirst<E extends Entry>(entries: E[]): E[] {
+  const place = entries.findIndex((entry) => opens(entry.kind) === 'round');
+  return place <= 0 ? entries : [entries[place]!, ...entries.slice(0, place), ...entries.slice(place + 1)];
+}
+
+/** Reads a book from its first entry on, in whatever order its entries are given. */
+export function foldBook(entries: readonly Entry[]): Folding {
+  const present = entries.every((entry) => kindOf(entry.kind)?.version === entry.version) ? entries : entries.map(inPresentVersion);
+  const { entries: effective, strikes, aside } = standing(present, kindOf);
+  const ordered = planFirst(effective);
+  const last = ordered.at(-1);
+  return { round: advanceAll(ordered), last: last && !opens(last.kind) ? last : null, strikes, corrections: aside };
 }
 
 /**
- * The state of a round from the entries of its book: pure, and the same on page, server and in tests. Null for a book
- * whose round was not planned.
+ * The book with one more entry, or null when it has to be read anew: after a correction, and when an entry is about work
+ * that was done before something which is known already.
  */
-export function fold(entries: readonly Entry[]): RoundState | null {
-  const standing = corrected(entries);
-  const plan = foldPlan(standing);
-  if (!plan) return null;
+export function followBook(folding: Folding, entry: Entry): Folding | null {
+  if (struck.is(entry) || opens(entry.kind) || (folding.last && !isBefore(folding.last, entry))) return null;
+  return { ...folding, round: advance(folding.round, inPresentVersion(entry)), last: entry };
+}
 
-  const groups = byVisit(standing);
-  const handOvers = foldCustody(standing);
-  const reports = foldReports(standing);
-  const packed = new Set(standing.filter(bottlesPacked.is).flatMap((entry) => entry.payload.bottles));
-  const fieldBottles = foldFill(standing, bottlesOf(plan));
-
-  const visits = plan.visits.map((visit): VisitState => {
-    const own = groups.get(visit.id) ?? [];
-    const { point } = visit;
-    const level = point.type === 'well' ? foldLevel(own, point) : null;
-    const purge = point.type === 'well' && level ? foldPurge(own, point, level) : null;
-    const run = point.type === 'tap' ? foldRun(own, point) : null;
-    const measured = purge ? purge.ended !== null : run ? run.finished || run.now?.step.act.type === 'fill' : false;
-    const bottles = fieldBottles
-      .filter((bottle) => bottle.visit === visit.id)
-      .map((bottle) => bottleInStream(bottle, { lab: plan.lab, handOvers, reports, measured, packed: packed.has(bottle.place) }));
-    return { ...visit, level, purge, run, sample: run?.sample ?? 'routine', bottles };
-  });
-
-  const verdict = judgeRound(visits, reports, plan.zone);
-  const arrived = standing.find(reportReceived.is);
-  const bottles = visits.flatMap((visit) => visit.bottles);
-  const judged =
-    verdict && arrived ? followUps({ occasions: verdict.occasions, arrived: millis(arrived.at), zone: plan.zone, entries: standing }) : [];
+/** What a book says, laid out for those who read it; null for a book whose round was not planned. */
+export function look({ round, strikes, corrections }: Folding): RoundState | null {
+  const { plan, editions } = round.plan;
+  if (!plan || !editions) return null;
+  const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
     plan,
+    editions,
+    tables: tablesOf(editions),
+    unknown: unknownEditions(editions),
     visits,
-    handOvers,
-    reports,
-    verdict,
-    bottles,
-    followUps: [...resamples(refusedBottles(visits, handOvers), standing), ...judged].sort((a, b) => a.due - b.due),
+    bottles: visits.flatMap((visit) => visit.bottles),
+    handOvers: round.custody,
+    reports: round.read,
+    ...judge(round, visits),
+    aside: [...corrections, ...round.aside.all()],
+    strikes,
   };
 }
 
-function refusedBottles(visits: readonly VisitState[], handOvers: readonly HandOver[]): RefusedBottle[] {
-  return visits.flatMap((visit) =>
-    visit.bottles.flatMap((bottle) => {
-      const answer = handOvers.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
-      if (bottle.lost?.how !== 'refused' || !answer) return [];
-      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.point.name, reason: bottle.lost.reason, at: answer.at }];
-    }),
-  );
+/**
+ * The state of a round from the entries of its book, in any order: pure, and the same on page, server and in tests. Null
+ * for a book whose round was not planned.
+ */
+export function fold(entries: readonly Entry[]): RoundState | null {
+  return look(foldBook(entries));
 }

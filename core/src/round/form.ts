@@ -1,8 +1,10 @@
-import { analysis, rulesFor, type RuleId } from '../bottles/index.ts';
+import { rulesFor, type RuleId } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { wallTime } from '../time/index.ts';
 import { measured } from '../tap/index.ts';
-import type { RoundState, VisitState } from './fold.ts';
+import type { BottlesByLabel } from '../read/index.ts';
+import type { RoundState } from './fold.ts';
+import type { VisitState } from './visit.ts';
 
 /** The residual a form states for a point: as measured, missing (null), or not needed where nothing is chlorinated. */
 export function residualFor(visit: VisitState): string | null | 'not-needed' {
@@ -12,7 +14,8 @@ export function residualFor(visit: VisitState): string | null | 'not-needed' {
 
 /** The names of the analyses that a bottle is for at its point. */
 export function requestsOf(visit: VisitState, rule: RuleId): string[] {
-  return visit.analyses.filter((id) => rulesFor([id]).includes(rule)).map((id) => analysis(id).name);
+  const { table } = visit;
+  return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => table.analyses[id].name) : [];
 }
 
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
@@ -34,11 +37,14 @@ export function formLines(round: RoundState): FormLine[] {
  * The bottles whose results a report of this round may bring, by label: those handed over and not refused. A lab whose
  * desk does not answer may still report.
  */
-export function bottlesAtLab(round: RoundState): Map<string, { rule: RuleId; filledOn: string }> {
+export function bottlesAtLab(round: RoundState): BottlesByLabel {
   const handed = new Set(round.handOvers.flatMap((handOver) => handOver.form.bottles.map((line) => line.bottle)));
   return new Map(
     round.bottles
       .filter((bottle) => handed.has(bottle.id) && bottle.lost === null)
-      .map((bottle) => [bottle.id, { rule: bottle.rule, filledOn: wallTime(bottle.filledAt ?? 0, round.plan.zone).date }]),
+      .map(({ id, card: { name, parameters }, filledAt }) => [
+        id,
+        { name, parameters, filledOn: wallTime(filledAt ?? 0, round.plan.zone).date },
+      ]),
   );
 }

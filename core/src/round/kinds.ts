@@ -1,55 +1,49 @@
-import { actionDone } from '../act/index.ts';
-import { struck, type Entry, type EntryKind } from '../book/index.ts';
-import { handedOver, labAnswered } from '../custody/index.ts';
-import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
-import { levelRead } from '../level/index.ts';
-import { analysisAdded, analysisRemoved, bottlesPacked, roundPlanned } from '../plan/index.ts';
-import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
-import { reportRead, reportReceived } from '../read/index.ts';
-import { labRegistered, personRegistered, pointRegistered } from '../registers/index.ts';
-import { clockStarted, runStarted, stepDone, stepSkipped } from '../tap/index.ts';
-import type { z } from 'zod';
+import { actRoom } from '../act/index.ts';
+import { struck, type AnyKind } from '../book/index.ts';
+import { custodyRoom } from '../custody/index.ts';
+import { fillRoom } from '../fill/index.ts';
+import { levelRoom } from '../level/index.ts';
+import { planRoom, roundPlanned } from '../plan/index.ts';
+import { purgeRoom } from '../purge/index.ts';
+import { readRoom } from '../read/index.ts';
+import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
+import { runRoom } from '../tap/index.ts';
 
-type AnyKind = EntryKind<string, z.ZodType>;
+/** The rooms of a visit, by the name of their part of its state. */
+export const visitRooms = { level: levelRoom, purge: purgeRoom, run: runRoom, fill: fillRoom } as const;
 
-/** Every kind that may stand in a round's book, in the order of the work. */
+/** The rooms of the whole round, by the name of their part of its state. */
+export const roundRooms = { plan: planRoom, custody: custodyRoom, read: readRoom, act: actRoom } as const;
+
+/** Every kind that may stand in a round's book. */
 export const roundKinds: readonly AnyKind[] = [
-  roundPlanned,
-  analysisAdded,
-  analysisRemoved,
-  bottlesPacked,
-  levelRead,
-  purgeSetUp,
-  purgeReading,
-  purgeEnded,
-  runStarted,
-  clockStarted,
-  stepDone,
-  stepSkipped,
-  bottleFilled,
-  bottleDiscarded,
-  handedOver,
-  labAnswered,
-  reportReceived,
-  reportRead,
-  actionDone,
+  ...Object.values(roundRooms).flatMap((room) => room.kinds),
+  ...Object.values(visitRooms).flatMap((room) => room.kinds),
   struck,
 ];
 
-/** Every kind that may stand in the organisation's own book. */
-export const orgKinds: readonly AnyKind[] = [pointRegistered, labRegistered, personRegistered];
+const byName = new Map([...roundKinds, ...registerKinds].map((kind) => [kind.kind, kind]));
+export const allKinds: readonly AnyKind[] = [...byName.values()];
 
-/** Kinds that only the server writes: what came from outside, and what it read itself. */
-export const serverKinds: ReadonlySet<string> = new Set([labAnswered.kind, reportReceived.kind, reportRead.kind]);
+/** The kind of that name, or null where this copy of the product does not have it. */
+export function kindOf(name: string): AnyKind | null {
+  return byName.get(name) ?? null;
+}
 
-const byName = new Map([...roundKinds, ...orgKinds].map((kind) => [kind.kind, kind]));
+/** What a book is of: a round, or a thing of a register. The kind of its first entry says it. */
+export type BookType = 'round' | RegisterName;
 
-/** The kind of that name in a book, or null. */
-export function kindIn(book: string, kind: string): AnyKind | null {
-  return (book === 'org' ? orgKinds : roundKinds).find((candidate) => candidate.kind === kind) ?? null;
+/** The type of the book that a kind of entry opens, or null when it opens none. */
+export function opens(kind: string): BookType | null {
+  return kind === roundPlanned.kind ? 'round' : registerOf(kind);
+}
+
+/** Whether a kind of entry may stand in a book of that type. */
+export function belongsIn(kind: string, type: BookType): boolean {
+  return type === 'round' ? roundKinds.some((candidate) => candidate.kind === kind) : registerOf(kind) === type;
 }
 
 /** What a person calls an entry. */
-export function titleOf(entry: Entry): string {
-  return byName.get(entry.kind)?.title ?? entry.kind;
+export function titleOf({ kind }: { kind: string }): string {
+  return byName.get(kind)?.title ?? kind;
 }

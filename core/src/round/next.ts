@@ -1,5 +1,7 @@
-import type { RoundState, VisitState } from './fold.ts';
+import { isToRead } from '../read/index.ts';
+import type { RoundState } from './fold.ts';
 import { protocolOf } from './protocol.ts';
+import type { VisitState } from './visit.ts';
 
 /** The room a step belongs to, as the page addresses it. */
 export type Room = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
@@ -24,7 +26,7 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
   if (visit.purge && !visit.purge.setUp) return step('purge', 'Set up the purge');
   if (visit.purge && !visit.purge.ended) return step('purge', visit.purge.ready ? 'End the purge: stable' : 'Purge until stable');
   if (visit.point.type === 'tap') {
-    if (!visit.run && protocolOf(visit)) return step('tap', 'Start the protocol');
+    if (!visit.run && !visit.unknownRun && protocolOf(visit)) return step('tap', 'Start the protocol');
     if (visit.run?.abandoned) return null;
     if (visit.run?.now) return step('tap', visit.run.now.step.say);
   }
@@ -39,14 +41,18 @@ export function nextStep(round: RoundState): NextStep | null {
     if (step) return step;
   }
   const step = (room: Room, say: string): NextStep => ({ room, visit: null, say });
+  const aside = round.aside.length;
+  if (aside > 0) return step('plan', aside === 1 ? 'Settle what stands aside: 1 entry' : `Settle what stands aside: ${aside} entries`);
   const waiting = round.bottles.filter((bottle) => bottle.stage === 'filled' && !bottle.lost);
   if (waiting.length > 0) return step('custody', `Hand over ${waiting.length} bottle${waiting.length === 1 ? '' : 's'}`);
   if (round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer))
     return step('custody', 'Ask the lab for its answer');
-  if (round.reports.some((report) => !report.read)) return step('report', 'Read the report');
+  if (round.reports.some(isToRead)) return step('report', 'Read the report');
   const due = round.followUps.filter((action) => !action.done);
   if (due.length > 0) return step('verdict', due.length === 1 ? 'Follow up: 1 thing to do' : `Follow up: ${due.length} things to do`);
-  if (round.bottles.some((bottle) => bottle.accepted && bottle.stage === 'handed-over')) return step('report', 'Wait for the report');
+  const hasRead = round.reports.some((report) => report.read);
+  if (round.bottles.some((bottle) => bottle.accepted && (bottle.stage === 'handed-over' || (bottle.stage === 'reported' && !hasRead))))
+    return step('report', 'Wait for the report');
   return null;
 }
 

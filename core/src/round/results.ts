@@ -1,35 +1,11 @@
-import type { Occasion } from '../act/index.ts';
-import type { Entry } from '../book/index.ts';
-import { euDrinkingWater, inReadingOrder, judgeResult, judgeSums, type JudgedResult, type SumVerdict } from '../limits/index.ts';
+import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
+import { inReadingOrder, judgeResult, judgeSums, type JudgedResult, type LimitSet, type SumVerdict } from '../limits/index.ts';
 import { parameter } from '../parameters/index.ts';
-import { reportRead, reportReceived, type LabResult, type Mapping } from '../read/index.ts';
-import { millis, wallTime } from '../time/index.ts';
-import type { VisitState } from './fold.ts';
-
-/** A report of a lab, and what was read from it once it was. */
-export interface RoundReport {
-  sha256: string;
-  name: string;
-  size: number;
-  at: number;
-  read: { entry: string; at: number; mapping: Mapping; results: LabResult[]; unread: number } | null;
-}
-
-/** The reports of a round, oldest first; a file that came twice stands once. `entries` are corrected ones. */
-export function foldReports(entries: readonly Entry[]): RoundReport[] {
-  const reports = new Map<string, RoundReport>();
-  for (const entry of entries) {
-    if (reportReceived.is(entry) && !reports.has(entry.payload.sha256)) {
-      reports.set(entry.payload.sha256, { ...entry.payload, at: millis(entry.at), read: null });
-    }
-    if (reportRead.is(entry)) {
-      const report = reports.get(entry.payload.sha256);
-      const { mapping, results, unread } = entry.payload;
-      if (report) report.read = { entry: entry.id, at: millis(entry.at), mapping, results, unread };
-    }
-  }
-  return [...reports.values()];
-}
+import type { LabResult, ReadBook } from '../read/index.ts';
+import { wallTime } from '../time/index.ts';
+import { tablesOf } from './editions.ts';
+import type { RoundBook } from './state.ts';
+import { visitState, type VisitState } from './visit.ts';
 
 export interface VisitVerdict {
   visit: string;
@@ -42,20 +18,17 @@ export interface VisitVerdict {
 }
 
 export interface RoundVerdict {
-  set: typeof euDrinkingWater;
+  set: LimitSet;
   visits: VisitVerdict[];
   occasions: Occasion[];
 }
 
-function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: string): VisitVerdict {
+function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: string, set: LimitSet): VisitVerdict {
   const own = results.flatMap((result) => {
     const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
     return bottle?.filledAt != null ? [{ result, filledAt: bottle.filledAt }] : [];
   });
-  const judged = own.map(({ result, filledAt }) => ({
-    result,
-    verdict: judgeResult(result, euDrinkingWater, wallTime(filledAt, zone).date),
-  }));
+  const judged = own.map(({ result, filledAt }) => ({ result, verdict: judgeResult(result, set, wallTime(filledAt, zone).date) }));
   return {
     visit: visit.id,
     pointName: visit.point.name,
@@ -64,18 +37,18 @@ function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: stri
     judged: inReadingOrder(judged),
     sums: judgeSums(
       own.map(({ result }) => result),
-      euDrinkingWater,
+      set,
     ),
   };
 }
 
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
-export function judgeRound(visits: readonly VisitState[], reports: readonly RoundReport[], zone: string): RoundVerdict | null {
-  const results = reports.flatMap((report) => report.read?.results ?? []);
+export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zone: string, set: LimitSet): RoundVerdict | null {
+  const results = reports.flatMap((report) => (report.putAside ? [] : (report.read?.results ?? [])));
   if (results.length === 0) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
   const verdicts = visits
-    .map((visit) => judgeVisit(visit, results, zone))
+    .map((visit) => judgeVisit(visit, results, zone, set))
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
   const occasions = verdicts.flatMap(({ visit, pointName, use, sample, judged, sums }) => [
@@ -91,5 +64,37 @@ export function judgeRound(visits: readonly VisitState[], reports: readonly Roun
       sum.rule.shares.slice(0, 1).map((share) => ({ visit, pointName, use, sample, parameter: share.parameter, state: sum.state })),
     ),
   ]);
-  return { set: euDrinkingWater, visits: verdicts, occasions };
+  return { set, visits: verdicts, occasions };
+}
+
+function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {
+  return visits.flatMap((visit) =>
+    visit.bottles.flatMap((bottle) => {
+      const answer = custody.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
+      if (bottle.lost?.how !== 'refused' || !answer) return [];
+      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.point.name, reason: bottle.lost.reason, at: answer.at }];
+    }),
+  );
+}
+
+/** What the reports of a round say, and what must be done about it, soonest first. */
+export function judge(round: RoundBook, visits: readonly VisitState[]): { verdict: RoundVerdict | null; followUps: FollowUp[] } {
+  const { plan, editions } = round.plan;
+  if (!plan || !editions) return { verdict: null, followUps: [] };
+  const tables = tablesOf(editions);
+  const verdict = tables.limits && judgeRound(visits, round.read, plan.zone, tables.limits);
+  const arrived = round.read[0]?.at;
+  const judged =
+    verdict && tables.followUps && arrived !== undefined
+      ? followUps({ occasions: verdict.occasions, arrived, zone: plan.zone, table: tables.followUps, done: round.act })
+      : [];
+  return { verdict, followUps: [...resamples(refusedBottles(visits, round), round.act), ...judged].sort((a, b) => a.due - b.due) };
+}
+
+/** The follow-ups of a round as it stands. */
+export function judgedFollowUps(round: RoundBook): FollowUp[] {
+  return judge(
+    round,
+    (round.plan.plan?.visits ?? []).map((visit) => visitState(round, visit.id)!),
+  ).followUps;
 }

@@ -1,7 +1,8 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { actionDone } from '../act/index.ts';
-import { struck } from '../book/index.ts';
+import type { Entry } from '../book/index.ts';
+import { bottleTables } from '../bottles/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
 import { levelRead } from '../level/index.ts';
@@ -9,37 +10,39 @@ import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlann
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
-import { clockStarted, runStarted } from '../tap/index.ts';
-import { admit, bottlesAtLab, fold, formLines, nextStep, overview } from './index.ts';
+import { clockStarted } from '../tap/index.ts';
+import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextStep, overview, sayMisfit } from './index.ts';
 
+const table = bottleTables.newest[0]!;
 let book: Script;
 const state = () => fold(book.entries)!;
 const visit = (id: string) => state().visits.find((candidate) => candidate.id === id)!;
 const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
-const misfit = (entry: Parameters<typeof admit>[0]) => admit(entry, book.entries, fold(book.entries))[0];
+const misfit = (entry: Entry) => {
+  const found = foresee(book.entries, entry).misfit;
+  return found ? { path: found.field, message: sayMisfit(found) } : undefined;
+};
 const level = (text: string, unit: 'm' | 'ft' = 'm') =>
-  book.write(levelRead, { visit: book.well, measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
+  book.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
 const readings = (pumped: string, temperature: string) =>
-  book.write(purgeReading, {
-    visit: book.well,
+  book.atWell(purgeReading, {
     pumped: { text: pumped, unit: 'L' },
     values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
   });
 const purged = () => {
   level('7.40');
   level('7.40');
-  book.write(purgeSetUp, {
-    visit: book.well,
+  book.atWell(purgeSetUp, {
     insideDiameter: { text: '52', unit: 'mm' },
     volumes: 3,
-    criterion: 'two-sets',
+    criterion: 'two-sets@2026-1',
     parameters: ['temperature', 'ph', 'oxygen'],
   });
   readings('35', '16.1');
   readings('72', '16.1');
-  book.write(purgeEnded, { visit: book.well, flowCellDetached: true });
+  book.atWell(purgeEnded, { flowCellDetached: true });
 };
-const fill = (id: string) => book.write(bottleFilled, { visit: book.well, bottle: id });
+const fill = (id: string) => book.atWell(bottleFilled, { bottle: id });
 const handOver = (ids: string[]) =>
   book.write(handedOver, {
     to: lab.id,
@@ -64,28 +67,41 @@ describe('plan', () => {
       '261123A-MW3-G',
       '261123A-MH1-B',
     ]);
-    book.write(analysisAdded, { visit: book.tap, analysis: 'metals' });
-    book.write(analysisRemoved, { visit: book.well, analysis: 'nutrients' });
+    book.atTap(analysisAdded, { analysis: 'metals' });
+    book.atWell(analysisRemoved, { analysis: 'nutrients' });
     expect(state().bottles.map((bottle) => bottle.id)).toEqual(['261123A-MW3-M', '261123A-MW3-G', '261123A-MH1-B', '261123A-MH1-M']);
   });
 
   it('counts what to pack, with spares', () => {
-    expect(countBottles([['coliforms'], ['coliforms', 'general']])).toEqual([
+    expect(countBottles(table, [['coliforms'], ['coliforms', 'general']])).toEqual([
       { rule: 'bacteria', needed: 2, spares: 1 },
       { rule: 'general', needed: 1, spares: 1 },
     ]);
-    expect(countBottles(Array.from({ length: 11 }, () => ['coliforms'] as const))[0]?.spares).toBe(2);
+    expect(
+      countBottles(
+        table,
+        Array.from({ length: 11 }, () => ['coliforms'] as const),
+      )[0]?.spares,
+    ).toBe(2);
   });
 
   it('keeps an analysis whose bottle is filled', () => {
     purged();
     fill('261123A-MW3-M');
-    expect(misfit(book.make(analysisRemoved, { visit: book.well, analysis: 'metals' }))?.message).toContain('261123A-MW3-M was filled');
+    expect(misfit(book.make(analysisRemoved, { analysis: 'metals' }, book.well))?.message).toContain('261123A-MW3-M was filled');
   });
 
   it('refuses one point twice', () => {
     const one = { id: book.well, point: wellPoint, analyses: [] };
-    const planned = { name: 'x', code: 'ABC', system: 's', date: '2026-11-23', zone: 'Atlantic/Azores', lab: null };
+    const planned = {
+      name: 'x',
+      code: 'ABC',
+      system: 's',
+      date: '2026-11-23',
+      zone: 'Atlantic/Azores',
+      lab: null,
+      editions: editionsOn('2026-11-23'),
+    };
     expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, { ...one, id: book.tap }] }).error?.issues[0]?.message).toBe(
       'A point is in the round twice.',
     );
@@ -108,11 +124,10 @@ describe('level and purge', () => {
   it('wants volume and stability, and says what holds it up', () => {
     level('7.40');
     level('7.40');
-    book.write(purgeSetUp, {
-      visit: book.well,
+    book.atWell(purgeSetUp, {
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
-      criterion: 'two-sets',
+      criterion: 'two-sets@2026-1',
       parameters: ['temperature', 'ph', 'oxygen'],
     });
     const { setUp } = visit(book.well).purge!;
@@ -128,6 +143,12 @@ describe('level and purge', () => {
   it('notices a pumped total that falls', () => {
     level('7.40');
     level('7.40');
+    book.atWell(purgeSetUp, {
+      insideDiameter: { text: '52', unit: 'mm' },
+      volumes: 3,
+      criterion: 'two-sets@2026-1',
+      parameters: ['ph'],
+    });
     readings('35', '16');
     readings('30', '16');
     expect(visit(book.well).purge!.findings.map((finding) => finding.code)).toEqual(['total-fell']);
@@ -136,25 +157,20 @@ describe('level and purge', () => {
   it('ends early only with a reason', () => {
     level('7.40');
     level('7.40');
-    book.write(purgeSetUp, {
-      visit: book.well,
+    book.atWell(purgeSetUp, {
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
-      criterion: 'two-sets',
+      criterion: 'two-sets@2026-1',
       parameters: ['ph'],
     });
-    expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true }))?.path).toBe('payload.reason');
-    expect(misfit(book.make(purgeEnded, { visit: book.well, flowCellDetached: true, reason: 'ran dry' }))).toBeUndefined();
+    expect(misfit(book.make(purgeEnded, { flowCellDetached: true }, book.well))?.path).toBe('payload.reason');
+    expect(misfit(book.make(purgeEnded, { flowCellDetached: true, reason: 'ran dry' }, book.well))).toBeUndefined();
   });
 
   it('follows a correction: the level moves, and the volume with it', () => {
     purged();
     const second = book.entries.filter(levelRead.is)[1]!;
-    book.write(struck, {
-      entry: second.id,
-      reason: 'misread the tape',
-      instead: { ...second.payload, depth: { text: '7.404', unit: 'm' } },
-    });
+    book.correct(second, 'misread the tape', { payload: { ...second.payload, depth: { text: '7.404', unit: 'm' } } });
     expect(visit(book.well).level?.agreed?.typed.text).toBe('7.404');
     expect(visit(book.well).purge!.setUp!.column.value).toBeCloseTo(11.196, 9);
   });
@@ -177,7 +193,7 @@ describe('bottles', () => {
     });
     after(() => {
       book.write(labAnswered, { handOver: handing.entry, reference: 'L1', bottles: [{ bottle: id, accepted: true }] });
-      book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' });
+      book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
     });
     after(() =>
       book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }),
@@ -191,7 +207,7 @@ describe('bottles', () => {
     fill(id);
     handOver([id]);
     expect([...bottlesAtLab(state()).keys()]).toEqual([id]);
-    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'upload' });
+    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'upload', fault: null });
     expect(stage(id)).toBe('reported');
     book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] });
     expect(stage(id)).toBe('judged');
@@ -200,32 +216,40 @@ describe('bottles', () => {
 
   it('are replaced by a spare with a label of its own', () => {
     purged();
-    book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M', reason: 'overfilled' });
-    book.write(bottleDiscarded, { visit: book.well, bottle: '261123A-MW3-M2', reason: 'cap-dropped' });
+    book.atWell(bottleDiscarded, { bottle: '261123A-MW3-M', reason: 'overfilled' });
+    book.atWell(bottleDiscarded, { bottle: '261123A-MW3-M2', reason: 'cap-dropped' });
     const metals = state().bottles.filter((bottle) => bottle.rule === 'metals');
     expect(metals.map((bottle) => [bottle.id, bottle.state])).toEqual([
       ['261123A-MW3-M', 'discarded'],
       ['261123A-MW3-M2', 'discarded'],
       ['261123A-MW3-M3', 'empty'],
     ]);
-    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-M' }))?.message).toBe('This bottle was thrown away.');
+    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MW3-M' }, book.well))?.message).toBe('This bottle was thrown away.');
   });
 
   it('cannot be filled before the purge ends, twice, or out of the protocol', () => {
-    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-N' }))?.message).toContain('End the purge first');
-    expect(misfit(book.make(bottleFilled, { visit: book.tap, bottle: '261123A-MH1-B' }))?.message).toContain('filling step');
+    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MW3-N' }, book.well))?.message).toContain('End the purge first');
+    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MH1-B' }, book.tap))?.message).toContain('filling step');
     purged();
     fill('261123A-MW3-N');
-    expect(misfit(book.make(bottleFilled, { visit: book.well, bottle: '261123A-MW3-N' }))?.message).toContain('filled already');
+    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MW3-N' }, book.well))?.message).toContain('filled already');
   });
 
-  it('come back to empty when a filling is struck, until they are handed over', () => {
+  it('come back to empty when a filling is struck; after the hand-over that sets the hand-over aside, and says so before', () => {
     purged();
     const filled = fill('261123A-MW3-N');
-    const strike = book.make(struck, { entry: filled.id, reason: 'wrong bottle tapped' });
-    expect(misfit(strike)).toBeUndefined();
-    handOver(['261123A-MW3-N']);
-    expect(misfit(strike)?.message).toBe('The bottles were handed over.');
+    const before = book.strike(filled, 'wrong bottle tapped');
+    expect(foresee(book.entries, before)).toMatchObject({
+      misfit: null,
+      consequences: [{ code: 'stage-back', bottle: '261123A-MW3-N', from: 'filled', to: 'measured' }],
+    });
+    const form = handOver(['261123A-MW3-N']);
+    const { misfit: own, consequences } = foresee(book.entries, book.strike(filled, 'wrong bottle tapped'));
+    expect(own).toBeNull();
+    expect(consequences).toMatchObject([
+      { code: 'set-aside', entry: { id: form.id }, misfit: { code: 'not-in-cooler' } },
+      { code: 'stage-back', from: 'handed-over', to: 'measured' },
+    ]);
   });
 
   it('stand on the form once they are filled, and on no second form', () => {
@@ -234,7 +258,7 @@ describe('bottles', () => {
     expect(formLines(state())).toMatchObject([{ pointName: 'Tannery 3', sampleType: 'routine', residual: 'not-needed' }]);
     const form = handOver(['261123A-MW3-N']);
     expect(formLines(state())).toEqual([]);
-    expect(misfit({ ...form, id: book.tap })?.message).toContain('not in the cooler');
+    expect(misfit(book.make(handedOver, form.payload))?.message).toContain('not in the cooler');
   });
 });
 
@@ -252,14 +276,18 @@ const found = (parameter: LabResult['parameter'], value: number, bottle: string)
 describe('verdict and follow-up', () => {
   const bacteria = '261123A-MH1-B';
   function reported(value: number, accepted = true) {
-    book.entries.push(book.make(bottleFilled, { visit: book.tap, bottle: bacteria }));
+    book.sampleTap();
     const form = handOver([bacteria]);
     book.write(labAnswered, {
       handOver: form.id,
       reference: 'L1',
       bottles: [accepted ? { bottle: bacteria, accepted } : { bottle: bacteria, accepted, reason: 'Leaking' }],
     });
-    const received = book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab' }, 24 * 60);
+    const received = book.write(
+      reportReceived,
+      { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null },
+      { minutes: 24 * 60 },
+    );
     book.write(reportRead, {
       sha256: 'a'.repeat(64),
       mapping: { columns: {} },
@@ -299,33 +327,38 @@ describe('verdict and follow-up', () => {
 });
 
 describe('what does not fit a book', () => {
-  it('is refused with its path', () => {
+  it('is told with the path of its field', () => {
     const stranger = {
-      ...book.make(levelRead, { visit: book.book, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }),
+      ...book.make(levelRead, { measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }, book.book),
     };
-    expect(misfit(stranger)?.path).toBe('payload.visit');
+    expect(misfit(stranger)?.path).toBe('visit');
     expect(
-      misfit(book.make(levelRead, { visit: book.tap, measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }))
-        ?.message,
+      misfit(book.make(levelRead, { measuringPoint: 'North rim', depth: { text: '7', unit: 'm' }, water: 'static' }, book.tap))?.message,
     ).toBe('A tap has no water level.');
     expect(
-      misfit(book.make(levelRead, { visit: book.well, measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }))
-        ?.path,
+      misfit(book.make(levelRead, { measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }, book.well))?.path,
     ).toBe('payload.measuringPoint');
-    expect(misfit(book.make(clockStarted, { visit: book.tap, step: 'flush' }))?.message).toBe('Start the protocol first.');
-    expect(misfit(book.make(runStarted, { visit: book.tap, protocol: 'none', edition: '1' }))?.path).toBe('payload.protocol');
-    expect(misfit(book.make(struck, { entry: book.entries[0]!.id, reason: 'no reason' }))?.message).toContain('cannot be struck');
+    expect(misfit(book.make(clockStarted, { step: 'flush' }, book.tap))?.message).toBe('Start the protocol first.');
+    expect(misfit(book.make(bottleFilled, { bottle: 'x' }, book.well))?.message).toBe('No such bottle at this point.');
+    expect(misfit(book.strike(book.entries[0]!, 'no reason'))?.message).toContain('cannot be struck');
     expect(misfit(book.make(actionDone, { action: 'nothing', note: 'done' }))?.path).toBe('payload.action');
-    expect(admit(book.make(bottleFilled, { visit: book.well, bottle: 'x' }), [], null)[0]?.message).toBe('There is no such round.');
   });
 
-  it('includes a correction that would not stand by itself', () => {
+  it('includes a correction to something that would not have stood itself', () => {
     const read = level('7.40');
-    const strike = (instead: unknown) => misfit(book.make(struck, { entry: read.id, reason: 'typing slip', instead }));
-    expect(strike({ ...read.payload, depth: { text: 'abc', unit: 'm' } })?.path).toBe('payload.instead.depth.text');
-    expect(strike({ ...read.payload, visit: book.tap })?.path).toBe('payload.instead.visit');
+    const strike = (payload: unknown) => misfitOfCorrected(read, { payload });
+    expect(strike({ ...read.payload, measuringPoint: 'South rim' })).toBe('no-such-mark');
+    expect(strike({ ...read.payload, depth: { text: '40', unit: 'm' } })).toBe('unexplained');
+    expect(misfitOfCorrected(read, { visit: book.tap })).toBe('no-level');
+    expect(foresee(book.entries, book.strike(read, 'no change', { payload: read.payload })).misfit?.code).toBe('changes-nothing');
   });
 });
+
+/** Why what would stand in the place of an entry would not fit. */
+function misfitOfCorrected(entry: Entry, instead: Parameters<Script['strike']>[2]): string | undefined {
+  const [found] = foresee(book.entries, book.strike(entry, 'typing slip', instead)).consequences;
+  return found?.code === 'set-aside' ? found.misfit.code : undefined;
+}
 
 it('names the next step through the day', () => {
   expect(nextStep(state())).toMatchObject({ room: 'level', visit: book.well, say: 'Measure the level' });

@@ -1,4 +1,5 @@
 import type { AnalysisId } from '../bottles/index.ts';
+import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { UnitId } from '../units/index.ts';
 
@@ -44,12 +45,9 @@ export interface Step {
 }
 
 /** An ordered list of steps. One engine runs them all; an edition is never changed once it was used. */
-export interface Protocol {
-  id: string;
-  edition: string;
+export interface Protocol extends Edition {
   title: string;
   /** The analysis it takes the sample for. */
   analysis: AnalysisId;
-  source: string;
   steps: readonly Step[];
 }

@@ -1,60 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import { Script, tapPoint } from '../../test/script.ts';
 import type { Entry } from '../book/index.ts';
-import {
-  clockStarted,
-  departs,
-  foldRun,
-  protocols,
-  refuseAnswer,
-  runStarted,
-  stepDone,
-  stepSkipped,
-  stopsOf,
-  type StepAnswer,
-} from './index.ts';
+import { fold, sayMisfit } from '../round/index.ts';
+import { clockStarted, departs, misfitAnswer, protocols, runStarted, stepDone, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
 
-const protocol = protocols[0];
+const protocol = protocols.newest[0]!;
 const script = () => {
-  const book = new Script();
-  book.write(runStarted, { visit: book.tap, protocol: protocol.id, edition: protocol.edition });
+  const book = new Script().plan();
+  book.atTap(runStarted, { protocol: protocol.id, edition: protocol.edition });
   return book;
 };
-const run = (book: Script) => foldRun(book.entries, tapPoint)!;
+const run = (book: Script) => fold(book.entries)!.visits.find((visit) => visit.id === book.tap)!.run!;
 const answerTo = (book: Script, answer: StepAnswer, departure?: string): Entry =>
-  book.write(stepDone, { visit: book.tap, step: run(book).now!.step.id, answer, ...(departure ? { departure } : {}) });
-
-/** Answers every step up to one as a careful technician does. */
-function upTo(book: Script, step: string): Script {
-  for (let now = run(book).now; now && now.step.id !== step; now = run(book).now) {
-    const { act } = now.step;
-    if (act.type === 'clock') book.write(clockStarted, { visit: book.tap, step: now.step.id });
-    book.now += act.type === 'clock' ? act.least * 1000 : 0;
-    answerTo(
-      book,
-      act.type === 'checks'
-        ? { type: 'checks', yes: act.items.map((item) => item.id), no: [] }
-        : act.type === 'choose'
-          ? { type: 'choose', option: 'bleach' }
-          : act.type === 'measure'
-            ? { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.2' : '0.45', unit: act.unit } }
-            : { type: act.type },
-    );
-  }
-  return book;
-}
+  book.atTap(stepDone, { step: run(book).now!.step.id, answer, ...(departure ? { departure } : {}) });
 
 describe('the protocol engine', () => {
   it('starts at the first step and ends with none', () => {
     expect(run(script()).now?.step.id).toBe('fitness');
-    const done = run(upTo(script(), 'nowhere'));
+    const done = run(new Script().plan().sampleTap());
     expect(done).toMatchObject({ finished: true, sample: 'routine', departures: [] });
     expect(done.steps.map(({ step }) => step.id)).not.toContain('flame');
   });
 
   it('takes the clock from the instant it was started, so a reload loses nothing', () => {
-    const book = upTo(script(), 'flush');
-    const started = book.write(clockStarted, { visit: book.tap, step: 'flush' });
+    const book = new Script().plan().sampleTap({ before: 'flush' });
+    const started = book.atTap(clockStarted, { step: 'flush' });
     expect(run(book).now?.clockFrom).toBe(Date.parse(started.at.utc));
     const now = run(book).now!;
     expect(departs(now, { type: 'clock' }, now.clockFrom! + 119_999)).toContain('at least 120 s; it ran 119 s');
@@ -62,11 +32,11 @@ describe('the protocol engine', () => {
   });
 
   it('counts a clock that was never started as no time at all', () => {
-    expect(departs(run(upTo(script(), 'flush')).now!, { type: 'clock' }, Date.now())).toContain('it ran 0 s');
+    expect(departs(run(new Script().plan().sampleTap({ before: 'flush' })).now!, { type: 'clock' }, Date.now())).toContain('it ran 0 s');
   });
 
   it('makes the sample special when the residual is too low, by the minimum of the point', () => {
-    const book = upTo(script(), 'residual');
+    const book = new Script().plan().sampleTap({ before: 'residual' });
     answerTo(book, { type: 'measure', reading: { text: '0,05', unit: 'mg/L' } });
     expect(run(book)).toMatchObject({ sample: 'special', abandoned: false });
     expect(run(book).now?.step.id).toBe('disinfect');
@@ -85,7 +55,7 @@ describe('the protocol engine', () => {
   });
 
   it('asks the flame questions only of a flame, and never leads from alcohol to it', () => {
-    const book = upTo(script(), 'disinfect');
+    const book = new Script().plan().sampleTap({ before: 'disinfect' });
     answerTo(book, { type: 'choose', option: 'flame' });
     const ids = run(book).steps.map(({ step }) => step.id);
     expect(ids).toContain('flame-safe');
@@ -95,17 +65,19 @@ describe('the protocol engine', () => {
   });
 
   it('records what was left out, with the reason', () => {
-    const book = upTo(script(), 'strip');
-    book.write(stepSkipped, { visit: book.tap, step: 'strip', departure: 'aerator is welded on' });
+    const book = new Script().plan().sampleTap({ before: 'strip' });
+    book.atTap(stepSkipped, { step: 'strip', departure: 'aerator is welded on' });
     expect(run(book).departures).toMatchObject([{ step: { id: 'strip' }, reason: 'aerator is welded on' }]);
   });
 
   it('refuses an answer of the wrong kind, an unknown option, an open check and an impossible number', () => {
     const step = (id: string) => protocol.steps.find((candidate) => candidate.id === id)!;
-    expect(refuseAnswer(step('hands'), { type: 'clock' })?.path).toBe('answer.type');
-    expect(refuseAnswer(step('disinfect'), { type: 'choose', option: 'soap' })?.path).toBe('answer.option');
-    expect(refuseAnswer(step('fitness'), { type: 'checks', yes: ['in-use'], no: [] })?.message).toContain('Outlet faces down');
-    expect(refuseAnswer(step('residual'), { type: 'measure', reading: { text: '45', unit: 'mg/L' } })?.path).toBe('answer.reading.text');
+    expect(misfitAnswer(step('hands'), { type: 'clock' })).toMatchObject({ code: 'other-answer', field: 'payload.answer.type' });
+    expect(misfitAnswer(step('disinfect'), { type: 'choose', option: 'soap' })?.field).toBe('payload.answer.option');
+    expect(sayMisfit(misfitAnswer(step('fitness'), { type: 'checks', yes: ['in-use'], no: [] })!)).toContain('Outlet faces down');
+    expect(misfitAnswer(step('residual'), { type: 'measure', reading: { text: '45', unit: 'mg/L' } })?.field).toBe(
+      'payload.answer.reading.text',
+    );
   });
 
   it('has a reason and a source for every step, and conditions that hang on earlier choices', () => {

@@ -1,11 +1,16 @@
 import { z } from 'zod';
 
+/** No device wrote before this: an earlier time is a clock that was never set. */
+export const earliest = '2020-01-01T00:00:00.000Z';
+
 /**
  * A moment as a device saw it: UTC to the millisecond, and the offset its wall clock had from UTC in minutes
  * (east positive), so that "14:05 on the phone" can always be told.
  */
 export const Instant = z.object({
-  utc: z.iso.datetime({ precision: 3 }),
+  utc: z.iso
+    .datetime({ precision: 3 })
+    .refine((utc) => utc >= earliest, { error: `Before ${earliest.slice(0, 10)}: set the clock of this device.` }),
   offset: z
     .number()
     .int()

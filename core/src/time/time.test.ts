@@ -41,7 +41,9 @@ it('shows a duration as short as it can be read', () => {
 });
 
 it('takes instants with an offset and nothing looser', () => {
-  expect(Instant.parse(instantAt(0, -60))).toEqual({ utc: '1970-01-01T00:00:00.000Z', offset: -60 });
+  const noon = Date.UTC(2026, 10, 23, 12, 0);
+  expect(Instant.parse(instantAt(noon, -60))).toEqual({ utc: '2026-11-23T12:00:00.000Z', offset: -60 });
+  expect(Instant.safeParse(instantAt(0, 0)).error?.issues[0]?.message).toContain('set the clock of this device');
   expect(Instant.safeParse({ utc: '2026-11-23', offset: 0 }).success).toBe(false);
   expect(Instant.safeParse({ utc: '2026-11-23T10:00:00.000Z', offset: 9000 }).success).toBe(false);
 });

@@ -11,6 +11,11 @@ const feetAndInches = /^(\d+)\s*(?:'|ft|â€²)\s*(\d+(?:[.,]\d+)?)\s*(?:"|''|in|â€
  * @example readNumber('7,40') // { ok: true, value: 7.4, decimals: 2 }
  */
 export function readNumber(text: string): NumberReading {
+  // The plain case first: a long book holds thousands of numbers.
+  if (/^\d{1,15}([.,]\d{1,15})?$/.test(text)) {
+    const mark = text.search(/[.,]/);
+    return { ok: true, value: Number(text.replace(',', '.')), decimals: mark < 0 ? 0 : text.length - mark - 1 };
+  }
   const trimmed = text.trim().replace(/[\u00a0\u202f]/g, ' ');
   if (trimmed === '') return { ok: false, code: 'empty', message: 'Enter a number.' };
 

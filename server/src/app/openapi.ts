@@ -1,7 +1,7 @@
 import { Entry } from '@fonte/core/book';
 import { Mapping } from '@fonte/core/read';
 import { Lab, Person, Point } from '@fonte/core/registers';
-import { orgKinds, roundKinds, serverKinds } from '@fonte/core/round';
+import { allKinds } from '@fonte/core/round';
 import { z } from 'zod';
 
 const json = (schema: unknown) => ({ content: { 'application/json': { schema } } });
@@ -11,6 +11,8 @@ const schemaOf = (schema: z.ZodType) => {
   return rest;
 };
 const path = (name: string) => ({ name, in: 'path', required: true, schema: { type: 'string' } });
+const query = (name: string) => ({ name, in: 'query', schema: { type: 'string' } });
+const paging = [query('after'), query('limit')];
 const problem = {
   description: 'Refused, with the fields concerned (RFC 9457)',
   content: { 'application/problem+json': { schema: ref('Problem') } },
@@ -20,9 +22,14 @@ const ok = (description: string, schema: unknown = {}) => ({ 200: { description,
 /** The API as an OpenAPI 3.1 document, made from the same schemas that judge every request. */
 export function openApiDocument(): object {
   const kinds = Object.fromEntries(
-    [...orgKinds, ...roundKinds].map((kind) => [
+    allKinds.map((kind) => [
       `payload-${kind.kind}`,
-      { title: kind.title, readOnly: serverKinds.has(kind.kind), ...schemaOf(kind.payload) },
+      {
+        title: kind.title,
+        description: `Version ${kind.version}. Written by: ${kind.by.join(', ')}. A correction may ${{ none: 'not touch it', strike: 'strike it', replace: 'strike or replace it' }[kind.correction]}.`,
+        readOnly: kind.madeBy === 'server',
+        ...schemaOf(kind.payload),
+      },
     ]),
   );
   return {
@@ -33,14 +40,52 @@ export function openApiDocument(): object {
       description: 'Everything that happens in the field is appended to a book; everything else is read from it.',
     },
     paths: {
-      '/api/health': { get: { summary: 'Is the server up and the database reachable?', responses: ok('It is') } },
+      '/api/health': {
+        get: {
+          summary: 'Does the server store what it is given?',
+          responses: { ...ok('It does'), 503: { description: 'It does not, and why', ...json({ type: 'object' }) } },
+        },
+      },
       '/api/session': { get: { summary: 'Who writes here, and what time the server has', responses: ok('The session') } },
-      '/api/rounds': { get: { summary: 'All rounds, open ones with what is next', responses: ok('Rounds, newest first') } },
-      '/api/points': { get: { summary: 'The register of points', responses: ok('Points', { type: 'array', items: ref('Point') }) } },
+      '/api/rounds': {
+        get: {
+          summary: 'Rounds with what is next',
+          parameters: [query('state'), ...paging],
+          responses: ok('A page of rounds, newest first'),
+        },
+      },
+      '/api/rounds/free-code': {
+        get: { summary: 'A code that no other round has', parameters: [query('date')], responses: ok('The code') },
+      },
+      '/api/today': { get: { summary: 'What is next, runs, waits and is due over all rounds', responses: ok('The first page') } },
+      '/api/points': {
+        get: {
+          summary: 'The register of points',
+          parameters: [query('search'), ...paging],
+          responses: ok('Points', { type: 'array', items: ref('Point') }),
+        },
+      },
       '/api/labs': { get: { summary: 'The register of labs', responses: ok('Labs', { type: 'array', items: ref('Lab') }) } },
       '/api/people': { get: { summary: 'The register of people', responses: ok('People', { type: 'array', items: ref('Person') }) } },
       '/api/points/{point}/levels': {
         get: { summary: 'The level record of a well', parameters: [path('point')], responses: ok('Levels, oldest first') },
+      },
+      '/api/entries': {
+        post: {
+          summary: 'Append entries of many books in one transaction; each has its own answer',
+          requestBody: {
+            required: true,
+            ...json({
+              type: 'object',
+              required: ['entries'],
+              properties: { sentAt: { type: 'string', format: 'date-time' }, entries: { type: 'array', items: ref('Entry') } },
+            }),
+          },
+          responses: ok('Status, entry and whether it stands aside, one for each'),
+        },
+      },
+      '/api/books/{book}/export': {
+        get: { summary: 'A book to hand out and verify alone', parameters: [path('book')], responses: ok('The book with its head') },
       },
       '/api/books/{book}/entries': {
         get: {
@@ -72,7 +117,7 @@ export function openApiDocument(): object {
       '/api/rounds/{round}/reports': {
         post: {
           summary: 'Take a report in as a file',
-          parameters: [path('round'), { name: 'name', in: 'query', schema: { type: 'string' } }],
+          parameters: [path('round'), query('name'), query('author'), query('device')],
           requestBody: { required: true, content: { 'text/csv': {} } },
           responses: { 201: { description: 'Kept' }, default: problem },
         },
@@ -93,8 +138,16 @@ export function openApiDocument(): object {
             required: true,
             ...json({
               type: 'object',
-              required: ['id', 'mapping'],
-              properties: { id: { type: 'string', format: 'uuid' }, mapping: ref('Mapping') },
+              required: ['id', 'mapping', 'by'],
+              properties: {
+                id: { type: 'string', format: 'uuid' },
+                mapping: ref('Mapping'),
+                by: {
+                  type: 'object',
+                  required: ['author', 'device'],
+                  properties: { author: { type: 'string' }, device: { type: 'string' } },
+                },
+              },
             }),
           },
           responses: { 201: { description: 'Written', ...json(ref('Entry')) }, default: problem },

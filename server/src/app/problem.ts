@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
+import { StorageFault } from '../store/index.ts';
 
 /** A field that was refused: its path in the body, dotted, and why. */
 export interface FieldError {
@@ -19,6 +20,12 @@ export class Problem extends Error {
   ) {
     super(title);
   }
+
+  /** The problem document. */
+  document(): object {
+    const { code, title, status, errors } = this;
+    return { type: `urn:fonte:problem:${code}`, title, status, detail: errors.map((error) => error.message).join(' ') || title, errors };
+  }
 }
 
 /** The fields a schema refused. */
@@ -29,17 +36,15 @@ export function fieldErrors(error: z.ZodError, under = ''): FieldError[] {
   }));
 }
 
+/** What was sent as its schema has it. @throws Problem 422 with the fields that were refused */
+export function parsed<S extends z.ZodType>(schema: S, sent: unknown): z.output<S> {
+  const read = schema.safeParse(sent ?? {});
+  if (read.success) return read.data;
+  throw new Problem(422, 'invalid', 'The request was not accepted.', fieldErrors(read.error));
+}
+
 export function sendProblem(response: Response, problem: Problem): void {
-  response
-    .status(problem.status)
-    .type('application/problem+json')
-    .json({
-      type: `urn:fonte:problem:${problem.code}`,
-      title: problem.title,
-      status: problem.status,
-      detail: problem.errors.map((error) => error.message).join(' ') || problem.title,
-      errors: problem.errors,
-    });
+  response.status(problem.status).type('application/problem+json').json(problem.document());
 }
 
 interface HttpError {
@@ -47,17 +52,35 @@ interface HttpError {
   type?: string;
 }
 
+/** What the log says of an error: where it came from, never what was in it. */
+export function withoutContents(error: unknown): object {
+  const { name, code, stack, cause } = error as Error & { code?: string };
+  const places = (stack ?? '').split('\n').filter((line) => /^\s+at /.test(line));
+  return { name, code, at: places.slice(0, 8).map((line) => line.trim()), ...(cause ? { cause: withoutContents(cause) } : {}) };
+}
+
 /** Turns whatever a route threw into a problem document. Only what is the server's own fault is logged as an error. */
 export function problemHandler(log: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, next) => {
     if (response.headersSent) return next(error);
     if (error instanceof Problem) return sendProblem(response, error);
+    if (error instanceof StorageFault)
+      return sendProblem(
+        response.set('retry-after', '5'),
+        new Problem(
+          503,
+          `storage-${error.code}`,
+          'The server cannot store anything now. Whether this was written is not known: send it again.',
+        ),
+      );
     const { status, type } = error as HttpError;
     if (type === 'entity.parse.failed') return sendProblem(response, new Problem(400, 'not-json', 'The body is not JSON.'));
+    if (type === 'encoding.unsupported')
+      return sendProblem(response, new Problem(415, 'packed', 'Send the body as it is, without compression.'));
     if (type === 'entity.too.large') return sendProblem(response, new Problem(413, 'too-large', 'The body is too large.'));
     if (status !== undefined && status >= 400 && status < 500)
       return sendProblem(response, new Problem(status, 'bad-request', 'The request cannot be read.'));
-    log.error({ err: error, method: request.method, url: request.url }, 'request failed');
+    log.error({ error: withoutContents(error), method: request.method, path: request.path }, 'request failed');
     return sendProblem(response, new Problem(500, 'server', 'Something went wrong on the server. Nothing was written.'));
   };
 }

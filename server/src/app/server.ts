@@ -1,22 +1,23 @@
 import type { AddressInfo } from 'node:net';
-import { createServer } from 'node:http';
-import { writeEntry } from '@fonte/core/book';
+import { createServer, type Server } from 'node:http';
+import { newId, writeEntry } from '@fonte/core/book';
 import { personRegistered, type Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { pino } from 'pino';
-import { Books } from '../book/books.ts';
+import { Books, serverPen } from '../book/books.ts';
 import { HttpLabDesk } from '../lab/desk.ts';
 import { ReportReader } from '../read/reader.ts';
-import { register } from '../registers/registers.ts';
-import { openStore } from '../store/index.ts';
+import { listThings } from '../registers/things.ts';
+import { Store, type Maker } from '../store/index.ts';
 import { createApp, type AppOptions } from './app.ts';
+import { withoutContents } from './problem.ts';
 import type { Services } from './services.ts';
 import type { ServerSettings } from './settings.ts';
 
 export interface RunningServer {
   address: string;
   services: Services;
-  /** Ends open requests, closes the database, and resolves when both are done. */
+  /** Lets open requests end, brings everything into the database file and closes it; resolves when that is done. */
   stop: () => Promise<void>;
 }
 
@@ -24,62 +25,97 @@ export interface ServerOptions extends Pick<AppOptions, 'moveClock'> {
   clock: Clock;
   /** The person in whose name entries are made; registered if nobody is. */
   person?: Person;
+  /** Who makes the database file where there is none. */
+  madeBy?: Maker;
   /** Called before the server listens, with everything but the network ready. */
   prepare?: (services: Services) => Promise<void>;
+  /** Asked to stop it before it says that it listens, so that it can be stopped from then on. */
+  onStart?: (stop: () => Promise<void>) => void;
 }
 
-async function ensureAuthor(books: Books, services: Pick<Services, 'store' | 'clock'>, person: Person): Promise<string> {
-  const people = await register(services.store, 'people');
-  if (people[0]) return people[0].id;
-  await books.appendOwn(writeEntry({ book: 'org', author: person.id, now: services.clock(), offset: 0 }, personRegistered, person));
+/** ms that open requests have to end when the server stops. */
+const farewell = 3000;
+
+/** The first person of an installation is registered by the server: nobody is there yet who could. */
+async function ensurePerson(services: Pick<Services, 'store' | 'books' | 'clock'>, name: string, given?: Person): Promise<string> {
+  const [known] = JSON.parse(await listThings(services.store, 'people', { limit: 1 })) as Person[];
+  if (known) return known.id;
+  const initials = name
+    .split(/\s+/)
+    .map((part) => [...part][0]!.toUpperCase())
+    .join('')
+    .slice(0, 4);
+  const person: Person = given ?? { id: newId(services.clock()), name, initials, role: 'coordinator' };
+  await services.books.appendOwn(writeEntry(serverPen(person.id, services.clock()), personRegistered, person));
   return person.id;
+}
+
+function limited(server: Server): Server {
+  server.headersTimeout = 10_000;
+  server.requestTimeout = 60_000;
+  server.keepAliveTimeout = 15_000;
+  server.maxRequestsPerSocket = 10_000;
+  return server;
+}
+
+async function close(server: Server): Promise<void> {
+  const timer = setTimeout(() => server.closeAllConnections(), farewell);
+  await new Promise<void>((resolve) => {
+    server.close(() => resolve());
+    server.closeIdleConnections();
+  });
+  clearTimeout(timer);
 }
 
 /** Opens the database and serves the API and the page. */
 export async function startServer(settings: ServerSettings, options: ServerOptions): Promise<RunningServer> {
   const { clock } = options;
   const log = pino({ level: settings.logLevel });
-  const store = await openStore(settings.database);
+  const store = await Store.open(settings.database, {
+    now: clock,
+    ...(options.madeBy ? { madeBy: options.madeBy } : {}),
+    onFault: (fault) => log.error({ code: fault.code, error: withoutContents(fault) }, 'the storage failed'),
+  });
   const books = new Books(store, clock);
   const reader = new ReportReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
-  const initials = settings.person
-    .split(/\s+/)
-    .map((part) => part[0]!.toUpperCase())
-    .join('')
-    .slice(0, 4);
-  const person = options.person ?? { id: 'technician', name: settings.person, initials, role: 'Technician' };
-  const author = await ensureAuthor(books, { store, clock }, person);
+  const author = await ensurePerson({ store, books, clock }, settings.person, options.person);
   const services: Services = { store, books, desks, reader, clock, log, author };
   await options.prepare?.(services);
 
-  const server = createServer(createApp(services, { web: settings.web, ...(options.moveClock ? { moveClock: options.moveClock } : {}) }));
+  const server = limited(
+    createServer(
+      { maxHeaderSize: 16_384 },
+      createApp(services, { web: settings.web, hosts: settings.names, ...(options.moveClock ? { moveClock: options.moveClock } : {}) }),
+    ),
+  );
+  let stopping: Promise<void> | null = null;
+  const stop = () =>
+    (stopping ??= (async () => {
+      if (server.listening) await close(server);
+      await books.idle();
+      await reader.stop();
+      await store.close();
+      log.info('stopped');
+    })());
+  options.onStart?.(stop);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(settings.port, settings.host, resolve);
   });
   const { address, port } = server.address() as AddressInfo;
   log.info({ address, port, database: settings.database }, 'listening');
-  return {
-    address: `http://${address}:${port}`,
-    services,
-    stop: async () => {
-      await new Promise<void>((resolve) => {
-        server.close(() => resolve());
-        server.closeIdleConnections();
-      });
-      await reader.stop();
-      await store.destroy();
-      log.info('stopped');
-    },
-  };
+  return { address: `http://${address}:${port}`, services, stop };
 }
 
-/** Stops a server gracefully when the process is asked to end. */
-export function stopOnSignal(running: Pick<RunningServer, 'stop'>): void {
+/** Stops a server when the process is asked to end. Handed to {@link startServer}, so that it is there before anybody is told. */
+export function stopOnSignal(stop: () => Promise<void>): void {
   for (const signal of ['SIGTERM', 'SIGINT'] as const) {
     process.once(signal, () => {
-      void running.stop().then(() => process.exit(0));
+      void stop().then(
+        () => process.exit(0),
+        () => process.exit(1),
+      );
     });
   }
 }

@@ -9,7 +9,11 @@ describe('settings', () => {
 
   it('are taken from the environment', () => {
     const settings = readSettings({ FONTE_DB: '/tmp/x.sqlite', FONTE_PORT: '0', FONTE_LAB_DESKS: '{"ponta": "http://127.0.0.1:4190"}' });
-    expect(settings).toMatchObject({ database: '/tmp/x.sqlite', port: 0, desks: { ponta: 'http://127.0.0.1:4190' } });
+    expect(settings).toMatchObject({
+      database: '/tmp/x.sqlite',
+      port: 0,
+      desks: { ponta: { address: 'http://127.0.0.1:4190', private: false } },
+    });
   });
 
   it.each([

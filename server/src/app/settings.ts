@@ -1,23 +1,43 @@
 import { resolve } from 'node:path';
 import { z } from 'zod';
+import type { DeskAddress } from '../lab/desk.ts';
+
+const Desk = z.union([
+  z.url({ protocol: /^https?$/ }).transform((address): DeskAddress => ({ address, private: false })),
+  z.object({ address: z.url({ protocol: /^https?$/ }), private: z.boolean().default(false) }),
+]);
 
 const Settings = z.object({
-  FONTE_DB: z.string().default('data/fonte.sqlite'),
+  FONTE_DB: z.string().min(1).default('data/fonte.sqlite'),
   FONTE_HOST: z.string().default('127.0.0.1'),
   FONTE_PORT: z.coerce.number().int().min(0).max(65535).default(4180),
+  /** Names under which the outside reaches the server, with commas between them. */
+  FONTE_NAMES: z
+    .string()
+    .default('')
+    .transform((text) =>
+      text
+        .split(',')
+        .map((name) => name.trim())
+        .filter((name) => name !== ''),
+    ),
   FONTE_WEB: z.string().default('web/dist'),
   FONTE_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
   /** Name of the person in whose name entries are made, until there are accounts. */
-  FONTE_PERSON: z.string().min(1).max(120).default('Technician'),
+  FONTE_PERSON: z.string().trim().min(1).max(120).default('Technician'),
   /** JSON: the address of each lab's desk by the lab's id. */
   FONTE_LAB_DESKS: z
     .string()
     .default('{}')
-    .transform((text, issues) => {
+    .transform((text, issues): Record<string, DeskAddress> => {
       try {
-        return z.record(z.string(), z.url()).parse(JSON.parse(text));
+        return z.record(z.string(), Desk).parse(JSON.parse(text));
       } catch {
-        issues.addIssue({ code: 'custom', message: 'FONTE_LAB_DESKS must be JSON such as {"lab-id": "http://127.0.0.1:4190"}.' });
+        issues.addIssue({
+          code: 'custom',
+          message:
+            'FONTE_LAB_DESKS must be JSON such as {"LAB-ID": "https://lab.example/desk"} or {"LAB-ID": {"address": "http://10.0.0.5", "private": true}}.',
+        });
         return z.NEVER;
       }
     }),
@@ -27,21 +47,23 @@ export interface ServerSettings {
   database: string;
   host: string;
   port: number;
+  names: string[];
   web: string;
   logLevel: string;
   person: string;
-  desks: Record<string, string>;
+  desks: Record<string, DeskAddress>;
 }
 
 /** The server's settings from the environment. @throws an Error that names the setting that is wrong. */
 export function readSettings(environment: Record<string, string | undefined>): ServerSettings {
   const parsed = Settings.safeParse(environment);
   if (!parsed.success) throw new Error(`Settings: ${z.prettifyError(parsed.error)}`);
-  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_WEB, FONTE_LOG, FONTE_PERSON, FONTE_LAB_DESKS } = parsed.data;
+  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_NAMES, FONTE_WEB, FONTE_LOG, FONTE_PERSON, FONTE_LAB_DESKS } = parsed.data;
   return {
-    database: FONTE_DB === ':memory:' ? FONTE_DB : resolve(FONTE_DB),
+    database: resolve(FONTE_DB),
     host: FONTE_HOST,
     port: FONTE_PORT,
+    names: FONTE_NAMES,
     web: resolve(FONTE_WEB),
     logLevel: FONTE_LOG,
     person: FONTE_PERSON,

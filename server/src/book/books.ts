@@ -1,214 +1,278 @@
-import { canonicalJson, chained, Entry, sameEntry, type BookEntry } from '@fonte/core/book';
-import { admit, fold, kindIn, serverKinds, type RoundState } from '@fonte/core/round';
-import { roundPlanned, type Plan } from '@fonte/core/plan';
-import { minute, millis, type Clock } from '@fonte/core/time';
+import { chained, sameEntry, server, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
+import { belongsIn, opens, type RoundState } from '@fonte/core/round';
+import { registerOf, type Person } from '@fonte/core/registers';
+import type { Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
-import type { DataSource } from 'typeorm';
-import { fieldErrors, Problem } from '../app/problem.ts';
-import { register } from '../registers/registers.ts';
-import { EntryTable, RegisterTable, RoundTable, type EntryRow } from '../store/index.ts';
-import { Mutex } from './mutex.ts';
-import { clearRows, rowsOf, writeRows, type BookRows } from './rows.ts';
+import { Problem } from '../app/problem.ts';
+import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
+import { entryColumns, entryValues, fromRow, loadEntries, sha256 } from './codec.ts';
+import { checkAuthor, checkCode, checkOpening, codeOf, parseEntry } from './door.ts';
+import { StagedRegistry } from '../registers/things.ts';
+import { insertMany, writeRows, type Change } from './rows.ts';
+import { asideIn, emptyView, extendView, readView, type BookView } from './view.ts';
 
-/** A book as it stands: its entries, what they fold to, and the rows derived from it. */
-export interface BookView {
-  entries: readonly BookEntry[];
-  round: RoundState | null;
-  rows: BookRows;
+/** What became of one entry. */
+export type Outcome =
+  | {
+      entry: BookEntry;
+      /** False when the entry stood there already. */
+      isNew: boolean;
+      /** Why it stands aside, or null when it fits. */
+      aside: Misfit | null;
+    }
+  | { problem: Problem };
+
+interface Job {
+  /** The book that the address named, if it did. */
+  book: string | null;
+  sent: readonly unknown[];
+  sentAt: string | null;
+  madeBy: 'device' | 'server';
+  settle: (outcomes: Outcome[]) => void;
+  fail: (error: unknown) => void;
 }
 
-export interface Appended {
-  entry: BookEntry;
-  /** False when the entry was there already. */
-  isNew: boolean;
+/** A book while a group of jobs is prepared: as it stood, and what is added to it. */
+interface Staged {
+  before: BookView;
+  added: BookEntry[];
+  isOpened: boolean;
 }
 
-/** How far a device's clock may run ahead of the server's. */
-export const clockAllowance = 2 * minute;
+/** What a group of jobs is prepared into, before anything is written. */
+class Stage {
+  readonly books = new Map<string, Staged>();
+  readonly entries = new Map<string, BookEntry>();
+  readonly codes = new Map<string, string>();
 
-/** Author of what the server writes of itself. */
-export const serverAuthor = 'fonte';
-
-const fromRow = (row: EntryRow): BookEntry => ({
-  id: row.id,
-  book: row.book,
-  kind: row.kind,
-  at: { utc: row.utc, offset: row.offset },
-  author: row.author,
-  payload: JSON.parse(row.payload) as unknown,
-  seq: row.seq,
-  receivedAt: row.receivedAt,
-  previous: row.previous,
-  hash: row.hash,
-});
-
-const toRow = ({ at, payload, ...entry }: BookEntry): EntryRow => ({
-  ...entry,
-  utc: at.utc,
-  offset: at.offset,
-  payload: JSON.stringify(payload),
-});
-
-/** The entries of a book as they stand in the database, in order, unfolded. */
-export async function loadEntries(store: DataSource, book: string): Promise<BookEntry[]> {
-  const rows = await store.getRepository(EntryTable).find({ where: { book }, order: { seq: 'ASC' } });
-  return rows.map(fromRow);
+  constructor(readonly registry: StagedRegistry) {}
 }
 
-/** Ids of all books in a database. */
-export async function listBooks(store: DataSource): Promise<string[]> {
-  const rows = await store
-    .getRepository(EntryTable)
-    .createQueryBuilder('e')
-    .select('DISTINCT e.book', 'book')
-    .getRawMany<{ book: string }>();
-  return rows.map((row) => row.book);
-}
+/** So many entries share one transaction and one sync at the most, unless one request alone has more. */
+const largestGroup = 2000;
+const attempts = 8;
+/** Entries held in memory over all books. */
+const entriesInMemory = 300_000;
 
 /**
- * The append-only books. Appends are taken one at a time; each is checked against its book as it stands, chained, and
- * written together with the rows derived from it in one transaction.
+ * The append-only books. Requests that come while the disk is busy are written together: in one transaction, with one sync.
+ * What is acknowledged is on the disk. The lock is the unique number of an entry in its book, not this process: where another
+ * one has written in between, the group is prepared anew on what stands.
  */
 export class Books {
-  private readonly writing = new Mutex();
-  private readonly views = new LRUCache<string, BookView>({ max: 100 });
+  private readonly queue: Job[] = [];
+  private running: Promise<void> | null = null;
+  private readonly people = new Map<string, Person>();
+  private readonly views = new LRUCache<string, BookView>({
+    maxSize: entriesInMemory,
+    sizeCalculation: (view) => view.entries.length + 20,
+  });
 
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly clock: Clock,
   ) {}
 
-  /** A book as it stands. A book that does not exist is empty. */
-  async view(book: string): Promise<BookView> {
+  /** A book as it stands, or null when there is none such. */
+  async view(book: string): Promise<BookView | null> {
     const known = this.views.get(book);
-    if (known) return known;
-    return this.remember(book, await loadEntries(this.store, book));
+    const view = known ? await this.caughtUp(known) : readView(book, await loadEntries(this.store, book));
+    // While this was read, an append may have made a newer one.
+    const newest = this.views.get(book);
+    if (!view || (newest && newest.entries.length >= view.entries.length)) return newest ?? view;
+    this.views.set(book, view);
+    return view;
   }
 
   /** The state of a round. @throws Problem 404 when there is none. */
   async round(book: string): Promise<RoundState> {
-    const { round } = await this.view(book);
+    const round = (await this.view(book))?.round;
     if (!round) throw new Problem(404, 'no-round', 'There is no such round.');
     return round;
   }
 
   /**
-   * Appends an entry that a device sent. Taking it twice is harmless.
-   * @throws Problem when it is not an entry, of an unknown kind, from the future, from an unknown author, does not fit
-   * its book (422), or is an altered copy of one that is there (409).
+   * Appends entries that a device sent, of one book or of many, in one transaction. Each is answered by itself: what is
+   * malformed, forbidden or an altered copy is refused; what does not fit stands aside; what stands already is acknowledged.
+   * @param sentAt the device's clock at sending
+   * @throws StorageFault when nothing of it was written, or it is not known whether it was
    */
-  append(book: string, sent: unknown): Promise<Appended> {
-    return this.writing.run(async () => {
-      const entry = this.parse(book, sent);
-      const earlier = await this.find(entry);
-      if (earlier) return { entry: earlier, isNew: false };
-      if (serverKinds.has(entry.kind))
-        throw new Problem(422, 'server-kind', 'Only the server writes entries of this kind.', [
-          { path: 'kind', message: 'Only the server writes entries of this kind.' },
+  append(book: string | null, sent: readonly unknown[], sentAt: string | null): Promise<Outcome[]> {
+    return this.enqueue({ book, sent, sentAt, madeBy: 'device' });
+  }
+
+  /** Appends entries that the server makes: of its own, or in the name of a person who asked for it. @throws Problem, StorageFault */
+  async appendOwn(...entries: readonly Entry[]): Promise<BookEntry[]> {
+    const outcomes = await this.enqueue({ book: null, sent: entries, sentAt: null, madeBy: 'server' });
+    return outcomes.map((outcome) => {
+      if ('problem' in outcome) throw outcome.problem;
+      return outcome.entry;
+    });
+  }
+
+  /** Resolves when everything that was handed in is settled. */
+  async idle(): Promise<void> {
+    while (this.running) await this.running;
+  }
+
+  private enqueue(job: Omit<Job, 'settle' | 'fail'>): Promise<Outcome[]> {
+    return new Promise((settle, fail) => {
+      this.queue.push({ ...job, settle, fail });
+      this.running ??= this.run();
+    });
+  }
+
+  private async run(): Promise<void> {
+    // Whoever came in the same turn of the loop shares the first group.
+    await Promise.resolve();
+    while (this.queue.length > 0) {
+      const group: Job[] = [];
+      for (let size = 0; this.queue[0] && (size === 0 || size + this.queue[0].sent.length <= largestGroup);)
+        size += group[group.push(this.queue.shift()!) - 1]!.sent.length;
+      try {
+        const outcomes = await this.settle(group);
+        group.forEach((job, index) => job.settle(outcomes[index]!));
+      } catch (error) {
+        for (const job of group) job.fail(error);
+      }
+    }
+    // In the same turn in which the queue was seen empty: whoever comes next starts anew.
+    this.running = null;
+  }
+
+  private async settle(group: readonly Job[]): Promise<Outcome[][]> {
+    for (let attempt = 1; ; attempt += 1) {
+      const stage = new Stage(new StagedRegistry(this.store, this.people));
+      try {
+        await this.findKnown(stage, group);
+        const prepared: (() => Outcome)[][] = [];
+        for (const job of group) prepared.push(await this.prepare(stage, job));
+        const views = await this.write(stage);
+        for (const [book, view] of views) this.views.set(book, view);
+        return prepared.map((outcomes) => outcomes.map((outcome) => outcome()));
+      } catch (error) {
+        // Nothing that was prepared stands; what memory holds may be older than the file.
+        for (const book of stage.books.keys()) this.views.delete(book);
+        if (error instanceof StorageFault) this.views.clear();
+        if (!(error instanceof Conflict) || attempt === attempts) throw error;
+      }
+    }
+  }
+
+  /** Entries of the group that stand in a book already. */
+  private async findKnown(stage: Stage, group: readonly Job[]): Promise<void> {
+    const ids = group.flatMap((job) => job.sent.flatMap((sent) => idIn(sent)));
+    for (let at = 0; at < ids.length; at += 500) {
+      const some = ids.slice(at, at + 500);
+      const rows = await this.store.read<EntryRow[]>(`SELECT * FROM entries WHERE id IN (${marks(some.length)})`, some);
+      for (const row of rows) stage.entries.set(row.id, fromRow(row));
+    }
+  }
+
+  private async prepare(stage: Stage, job: Job): Promise<(() => Outcome)[]> {
+    const outcomes: (() => Outcome)[] = [];
+    for (const sent of job.sent) {
+      try {
+        outcomes.push(await this.prepareOne(stage, job, sent));
+      } catch (problem) {
+        if (!(problem instanceof Problem)) throw problem;
+        outcomes.push(() => ({ problem }));
+      }
+    }
+    return outcomes;
+  }
+
+  private async prepareOne(stage: Stage, job: Job, sent: unknown): Promise<() => Outcome> {
+    const entry = parseEntry(job.book, sent);
+    const earlier = stage.entries.get(entry.id);
+    if (earlier) {
+      if (!sameEntry(earlier, entry))
+        throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [
+          { path: 'id', message: 'Another entry has this id.' },
         ]);
-      await this.checkAuthor(entry);
-      return this.write(entry);
-    });
-  }
-
-  /** Appends an entry that the server itself makes. */
-  appendOwn(entry: Entry): Promise<Appended> {
-    return this.writing.run(async () => {
-      const parsed = this.parse(entry.book, entry);
-      const earlier = await this.find(parsed);
-      return earlier ? { entry: earlier, isNew: false } : this.write(parsed);
-    });
-  }
-
-  /** Empties the derived tables and makes them again from the books. */
-  rebuild(): Promise<void> {
-    return this.writing.run(async () => {
-      this.views.clear();
-      const books = await listBooks(this.store);
-      await this.store.transaction(async (manager) => {
-        await clearRows(manager);
-        for (const book of books) await writeRows(manager, new Map(), (await this.view(book)).rows);
-      });
-    });
-  }
-
-  private parse(book: string, sent: unknown): Entry {
-    const envelope = Entry.safeParse(sent);
-    if (!envelope.success) throw new Problem(422, 'not-an-entry', 'This is not an entry.', fieldErrors(envelope.error));
-    const entry = envelope.data as Entry;
-    if (entry.book !== book)
-      throw new Problem(422, 'other-book', 'The entry belongs to another book.', [
-        { path: 'book', message: 'The entry belongs to another book.' },
-      ]);
-    const kind = kindIn(book, entry.kind);
-    if (!kind)
-      throw new Problem(422, 'unknown-kind', 'No entry of this kind belongs in this book.', [
-        { path: 'kind', message: `“${entry.kind}” is no kind of entry here.` },
-      ]);
-    const payload = kind.payload.safeParse(entry.payload);
-    if (!payload.success) throw new Problem(422, 'invalid', 'The entry was not accepted.', fieldErrors(payload.error, 'payload'));
-    if (millis(entry.at) > this.clock() + clockAllowance) {
-      throw new Problem(422, 'future', 'The entry is from the future.', [
-        { path: 'at.utc', message: 'The entry is from the future. Check the clock of this device.' },
-      ]);
+      return () => ({ entry: earlier, isNew: false, aside: this.asideNow(earlier) });
     }
-    return { ...entry, payload: payload.data };
+    await checkAuthor(stage.registry, entry, job.madeBy);
+    const staged = await this.staged(stage, entry);
+    if (!belongsIn(entry.kind, staged.before.type))
+      throw new Problem(422, 'other-kind', 'No entry of this kind belongs in this book.', [
+        { path: 'kind', message: `“${entry.kind}” does not belong in this book.` },
+      ]);
+    if (opens(entry.kind)) {
+      await checkOpening(stage.registry, entry);
+      await checkCode(this.store, entry, stage.codes);
+      const named = codeOf(entry);
+      if (named) stage.codes.set(`${named.table} ${named.register} ${named.code}`, entry.book);
+    }
+    const last = staged.added.at(-1);
+    const head = last ? { count: last.seq, hash: last.hash } : staged.before.head;
+    const receivedAt = new Date(this.clock()).toISOString();
+    const added = chained(entry, head, { sentAt: job.sentAt, receivedAt }, sha256);
+    staged.added.push(added);
+    stage.books.set(entry.book, staged);
+    stage.entries.set(added.id, added);
+    const register = registerOf(entry.kind);
+    if (register) stage.registry.add(register, entry.payload as { id: string });
+    return () => ({ entry: added, isNew: true, aside: this.asideNow(added) });
   }
 
-  private async find(entry: Entry): Promise<BookEntry | null> {
-    const row = await this.store.getRepository(EntryTable).findOneBy({ id: entry.id });
-    if (!row) return null;
-    const earlier = fromRow(row);
-    if (sameEntry(earlier, entry)) return earlier;
-    throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [
-      { path: 'id', message: 'Another entry has this id.' },
-    ]);
+  private asideNow({ book, id }: BookEntry): Misfit | null {
+    const view = this.views.get(book);
+    return view ? asideIn(view, id) : null;
   }
 
-  private async checkAuthor(entry: Entry): Promise<void> {
-    const people = await register(this.store, 'people');
-    if (people.some((person) => person.id === entry.author)) return;
-    throw new Problem(422, 'unknown-author', 'Nobody of this name is registered.', [
-      { path: 'author', message: 'Nobody of this name is registered.' },
-    ]);
-  }
-
-  private async write(entry: Entry): Promise<Appended> {
+  private async staged(stage: Stage, entry: Entry): Promise<Staged> {
+    const known = stage.books.get(entry.book);
+    if (known) return known;
     const before = await this.view(entry.book);
-    const misfits = admit(entry, before.entries, before.round);
-    if (misfits.length > 0) throw new Problem(422, 'misfit', 'The entry does not fit the book.', misfits);
-    if (roundPlanned.is(entry) && (await this.store.getRepository(RoundTable).findOneBy({ code: entry.payload.code }))) {
-      throw new Problem(409, 'code-taken', 'Another round has this code.', [
-        { path: 'payload.code', message: 'Another round has this code.' },
-      ]);
+    if (before) return { before, added: [], isOpened: false };
+    const type = opens(entry.kind);
+    if (!type) throw new Problem(409, 'no-book', 'There is no such book.', [{ path: 'book', message: 'There is no such book.' }]);
+    return { before: emptyView(entry.book, type), added: [], isOpened: true };
+  }
+
+  /** Writes what was prepared, in one transaction. @throws Conflict when somebody else wrote in one of these books meanwhile */
+  private async write(stage: Stage): Promise<Map<string, BookView>> {
+    const views = new Map<string, BookView>();
+    const changed = [...stage.books.values()].filter(({ added }) => added.length > 0);
+    if (changed.length === 0) return views;
+    const change: Change = { now: [], gone: [] };
+    for (const { before, added } of changed) {
+      const extended = extendView(before, added);
+      views.set(before.book, extended.view);
+      change.now.push(...extended.change.now);
+      change.gone.push(...extended.change.gone);
     }
-    if (roundPlanned.is(entry)) await this.checkRegister(entry.payload);
-    const added = chained(entry, before.entries.at(-1) ?? null, new Date(this.clock()).toISOString());
-    const entries = [...before.entries, added];
-    const round = entry.book === 'org' ? null : fold(entries);
-    const rows = rowsOf(entry.book, entries, round);
-    await this.store.transaction(async (manager) => {
-      await manager.insert(EntryTable, toRow(added));
-      await writeRows(manager, before.rows, rows);
+    const opened = changed.filter(({ isOpened }) => isOpened).map(({ before }) => [before.book, before.type]);
+    await this.store.write(async (query) => {
+      await insertMany(
+        query,
+        'entries',
+        entryColumns,
+        changed.flatMap(({ added }) => added.map(entryValues)),
+      );
+      await insertMany(query, 'books', ['id', 'type'], opened);
+      await writeRows(query, change);
     });
-    this.views.set(entry.book, { entries, round, rows });
-    return { entry: added, isNew: true };
+    return views;
   }
 
-  /** A round is planned with points and a lab as they stand, or once stood, in the registers. */
-  private async checkRegister({ visits, lab }: Plan): Promise<void> {
-    const rows = await this.store.getRepository(RegisterTable).find();
-    const known = new Set(rows.map((row) => `${row.register} ${canonicalJson(JSON.parse(row.data))}`));
-    const wrong = visits.findIndex((visit) => !known.has(`points ${canonicalJson(visit.point)}`));
-    const message = 'This is not what the register says. Open the page again.';
-    if (wrong >= 0) throw new Problem(422, 'register', message, [{ path: `payload.visits.${wrong}.point`, message }]);
-    if (lab && !known.has(`labs ${canonicalJson(lab)}`)) throw new Problem(422, 'register', message, [{ path: 'payload.lab', message }]);
-  }
-
-  private remember(book: string, entries: readonly BookEntry[]): BookView {
-    const round = book === 'org' ? null : fold(entries);
-    const view = { entries, round, rows: rowsOf(book, entries, round) };
-    this.views.set(book, view);
-    return view;
+  /** A view with what another process has written since. */
+  private async caughtUp(known: BookView): Promise<BookView | null> {
+    const count = known.head?.count ?? 0;
+    const more = await this.store.read<{ seq: number }[]>('SELECT seq FROM entries WHERE book = ? AND seq > ? LIMIT 1', [
+      known.book,
+      count,
+    ]);
+    return more.length === 0 ? known : readView(known.book, await loadEntries(this.store, known.book));
   }
 }
+
+/** The id that something sent claims to have; none where it is no id. */
+function idIn(sent: unknown): string[] {
+  const id = (sent as { id?: unknown } | null)?.id;
+  return typeof id === 'string' && id.length === 36 ? [id] : [];
+}
+
+/** What the server signs its own entries with. */
+export const serverPen = (book: string, now: number) => ({ book, author: server, device: server, now, offset: 0 });

@@ -1,7 +1,7 @@
 import { levelRead } from '@fonte/core/level';
 import { analysisRemoved } from '@fonte/core/plan';
-import { struck } from '@fonte/core/book';
 import { afterEach, beforeEach, expect, it } from 'vitest';
+import { tapPoint, wellPoint } from '../../../core/test/script.ts';
 import { bench, type Bench } from '../../test/bench-server.ts';
 import type { VisitRow } from '../store/index.ts';
 import { allRows } from './rows.ts';
@@ -13,15 +13,15 @@ beforeEach(async () => {
 afterEach(() => at.close());
 
 const level = (text: string) =>
-  at.post(at.script.write(levelRead, { visit: at.script.well, measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' }));
+  at.post(at.script.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' }));
 
 it('derives rounds, visits and bottles from the plan alone', async () => {
   const rows = await allRows(at.store);
   expect(rows['rounds']).toMatchObject([{ id: at.script.book, code: '261123A', closed: 0 }]);
-  const visits = rows['visits']!.map((row) => row as VisitRow).sort((a, b) => a.point.localeCompare(b.point));
+  const visits = rows['visits']!.map((row) => row as VisitRow).sort((a, b) => b.point.localeCompare(a.point));
   expect(visits).toMatchObject([
-    { point: 'p-tap', analyses: 'coliforms' },
-    { point: 'p-well', sample: 'routine' },
+    { point: tapPoint.id, analyses: 'coliforms' },
+    { point: wellPoint.id, sample: 'routine' },
   ]);
   expect(rows['bottles']!.map((row) => row.id)).toEqual([
     '261123A-MH1-B',
@@ -30,7 +30,7 @@ it('derives rounds, visits and bottles from the plan alone', async () => {
     '261123A-MW3-M',
     '261123A-MW3-N',
   ]);
-  expect(rows['register_rows']).toHaveLength(4);
+  expect(rows['things']).toHaveLength(5);
 });
 
 it('takes rows away again when what made them is gone', async () => {
@@ -38,8 +38,8 @@ it('takes rows away again when what made them is gone', async () => {
   await level('7.40');
   expect((await allRows(at.store))['levels']).toHaveLength(1);
   const second = (await at.entries()).at(-1)!;
-  await at.post(at.script.write(struck, { entry: second.id, reason: 'another well' }));
-  await at.post(at.script.write(analysisRemoved, { visit: at.script.well, analysis: 'nutrients' }));
+  await at.post(at.script.correct(second, 'another well'));
+  await at.post(at.script.atWell(analysisRemoved, { analysis: 'nutrients' }));
   const rows = await allRows(at.store);
   expect(rows['levels']).toEqual([]);
   expect(rows['bottles']!.map((row) => row.id)).not.toContain('261123A-MW3-N');

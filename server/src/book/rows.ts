@@ -1,82 +1,78 @@
-import type { BookEntry } from '@fonte/core/book';
-import type { RoundState } from '@fonte/core/round';
-import type { DataSource, EntityManager, EntitySchema } from 'typeorm';
-import { fillRows } from '../fill/rows.ts';
-import { levelRows } from '../level/rows.ts';
-import { planRows, visitRows } from '../plan/rows.ts';
-import { purgeRows } from '../purge/rows.ts';
-import { resultRows } from '../read/rows.ts';
-import { registerRows } from '../registers/rows.ts';
-import {
-  BottleTable,
-  LevelTable,
-  ReadingTable,
-  RegisterTable,
-  ResultTable,
-  RoundTable,
-  VisitTable,
-  type DerivedRow,
-} from '../store/index.ts';
+import type { EntitySchema } from 'typeorm';
+import { columnsOf, derivedTables, marks, mostValues, type DerivedRow, type Query, type Store } from '../store/index.ts';
+import type { Placed } from './projections.ts';
 
-/** A table derived from the books: which rows a round or the organisation's book makes in it. */
-interface Projection {
-  table: EntitySchema<DerivedRow>;
-  fromRound?: (book: string, round: RoundState) => DerivedRow[];
-  fromOrg?: (entries: readonly BookEntry[]) => DerivedRow[];
+/** Rows to write and rows to take away. */
+export interface Change {
+  now: Placed[];
+  gone: Placed[];
 }
 
-const projection = <R extends DerivedRow>(
-  table: EntitySchema<R>,
-  from: { fromRound?: (book: string, round: RoundState) => R[]; fromOrg?: (entries: readonly BookEntry[]) => R[] },
-): Projection => ({ table: table as unknown as EntitySchema<DerivedRow>, ...from });
+/** Rows by table and id, each as the text it is compared by. */
+export type Rows = ReadonlyMap<string, { placed: Placed; text: string }>;
 
-/** The tables people query, in the order in which they refer to one another. */
-const projections: readonly Projection[] = [
-  projection(RegisterTable, { fromOrg: registerRows }),
-  projection(RoundTable, { fromRound: planRows }),
-  projection(VisitTable, { fromRound: visitRows }),
-  projection(LevelTable, { fromRound: levelRows }),
-  projection(ReadingTable, { fromRound: purgeRows }),
-  projection(BottleTable, { fromRound: fillRows }),
-  projection(ResultTable, { fromRound: resultRows }),
-];
+const keyOf = ({ table, row }: Placed) => `${table.options.name} ${row.id}`;
 
-/** The derived rows of one book, by table name and id, each as the JSON it is compared by. */
-export type BookRows = Map<string, Map<string, { json: string; row: DerivedRow }>>;
-
-/** All rows a book makes. */
-export function rowsOf(book: string, entries: readonly BookEntry[], round: RoundState | null): BookRows {
-  return new Map(
-    projections.map(({ table, fromRound, fromOrg }) => {
-      const rows = book === 'org' ? (fromOrg?.(entries) ?? []) : round ? (fromRound?.(book, round) ?? []) : [];
-      return [table.options.name, new Map(rows.map((row) => [row.id, { json: JSON.stringify(row), row }]))];
-    }),
-  );
+export function indexed(placed: readonly Placed[]): Rows {
+  return new Map(placed.map((one) => [keyOf(one), { placed: one, text: JSON.stringify(one.row) }]));
 }
 
-const none: ReadonlyMap<string, { json: string; row: DerivedRow }> = new Map();
-/** SQLite takes 32766 variables in a statement; rows have at most ten columns. */
-const batch = 1000;
+/** Adds the difference between the rows that were and those that are. */
+export function addDifference(change: Change, before: Rows, after: Rows): void {
+  for (const [key, { placed, text }] of after) if (before.get(key)?.text !== text) change.now.push(placed);
+  for (const [key, { placed }] of before) if (!after.has(key)) change.gone.push(placed);
+}
 
-/** Writes the difference between the rows a book made before and makes now. */
-export async function writeRows(manager: EntityManager, before: BookRows, after: BookRows): Promise<void> {
-  for (const { table } of projections) {
-    const [old, now] = [before.get(table.options.name) ?? none, after.get(table.options.name) ?? none];
-    const gone = [...old.keys()].filter((id) => !now.has(id));
-    const changed = [...now].filter(([id, { json }]) => old.get(id)?.json !== json).map(([, { row }]) => row);
-    for (let at = 0; at < gone.length; at += batch) await manager.delete(table, gone.slice(at, at + batch));
-    for (let at = 0; at < changed.length; at += batch) await manager.upsert(table, changed.slice(at, at + batch), ['id']);
+function byTable(placed: readonly Placed[]): Map<EntitySchema<DerivedRow>, DerivedRow[]> {
+  const groups = new Map<EntitySchema<DerivedRow>, DerivedRow[]>();
+  for (const { table, row } of placed) {
+    const group = groups.get(table);
+    if (group) group.push(row);
+    else groups.set(table, [row]);
+  }
+  return groups;
+}
+
+/** So many rows have a statement of their own size. */
+const few = 12;
+
+/** Inserts rows of a table, many in one statement. Whole statements of one size are prepared once. */
+export async function insertMany(
+  query: Query,
+  table: string,
+  columns: readonly string[],
+  rows: readonly unknown[][],
+  end = '',
+): Promise<void> {
+  const line = `(${marks(columns.length)})`;
+  const most = Math.min(200, Math.floor(mostValues / columns.length));
+  for (let at = 0; at < rows.length;) {
+    // Few as they are, or a power of two: some statements serve every number of rows, and are prepared once.
+    const left = rows.length - at;
+    const size = left <= few ? left : Math.min(most, 2 ** Math.floor(Math.log2(left)));
+    const lines = Array.from({ length: size }, () => line).join(', ');
+    await query(`INSERT INTO ${table} (${columns.join(', ')}) VALUES ${lines}${end}`, rows.slice(at, at + size).flat());
+    at += size;
   }
 }
 
-/** Empties every derived table. */
-export async function clearRows(manager: EntityManager): Promise<void> {
-  for (const { table } of [...projections].reverse()) await manager.createQueryBuilder().delete().from(table).execute();
+/** Writes a change of derived rows. */
+export async function writeRows(query: Query, { now, gone }: Change): Promise<void> {
+  for (const [table, rows] of byTable(gone)) {
+    for (const { book, id } of rows) await query(`DELETE FROM ${table.options.name} WHERE book = ? AND id = ?`, [book, id]);
+  }
+  for (const [table, rows] of byTable(now)) {
+    const columns = columnsOf(table);
+    const others = columns.filter((column) => column !== 'book' && column !== 'id').map((column) => `${column} = excluded.${column}`);
+    const values = rows.map((row) => columns.map((column) => (row as unknown as Record<string, unknown>)[column]));
+    await insertMany(query, table.options.name, columns, values, ` ON CONFLICT (book, id) DO UPDATE SET ${others.join(', ')}`);
+  }
 }
 
-/** Every derived row there is, by table, in order of id: for comparing before and after a rebuild. */
-export async function allRows(store: DataSource): Promise<Record<string, DerivedRow[]>> {
+/** Every derived row there is, by table, in order: for comparing before and after. */
+export async function allRows(store: Store): Promise<Record<string, DerivedRow[]>> {
   const found: Record<string, DerivedRow[]> = {};
-  for (const { table } of projections) found[table.options.name] = await store.getRepository(table).find({ order: { id: 'ASC' } });
+  for (const { options } of derivedTables)
+    found[options.name] = await store.read<DerivedRow[]>(`SELECT * FROM ${options.name} ORDER BY book, id`);
   return found;
 }

@@ -1,19 +1,140 @@
-import { findBreak, type ChainBreak } from '@fonte/core/book';
-import type { DataSource } from 'typeorm';
-import { listBooks, loadEntries } from './books.ts';
+import { breakWords, findBreaks, type BookEntry } from '@fonte/core/book';
+import { opens } from '@fonte/core/round';
+import {
+  checkFile,
+  columnsOf,
+  derivedTables,
+  guards,
+  listTriggers,
+  type BookRow,
+  type DerivedRow,
+  type FileRow,
+  type Store,
+} from '../store/index.ts';
+import { loadEntries, sha256 } from './codec.ts';
+import { allRowsOf, readView } from './view.ts';
 
-export interface Verified {
-  book: string;
-  entries: number;
-  broken: ChainBreak | null;
+/** Something that is not as it should be, and where. */
+export interface Fault {
+  where: string;
+  what: string;
 }
 
-/** Walks the chain of every book in a database. */
-export async function verifyBooks(store: DataSource): Promise<Verified[]> {
-  const found: Verified[] = [];
-  for (const book of await listBooks(store)) {
-    const entries = await loadEntries(store, book);
-    found.push({ book, entries: entries.length, broken: findBreak(entries) });
+export interface VerifiedBook {
+  book: string;
+  type: string;
+  entries: number;
+  /** Hash of the last entry, to be compared with what is known outside. */
+  head: string;
+  faults: Fault[];
+}
+
+const tableNames = derivedTables.map(({ options }) => options.name);
+
+async function bookIds(store: Store): Promise<{ id: string; type: string | null }[]> {
+  const written = await store.read<{ book: string }[]>('SELECT DISTINCT book FROM entries ORDER BY book');
+  const known = new Map((await store.read<BookRow[]>('SELECT * FROM books')).map(({ id, type }) => [id, type]));
+  const all = new Set([...written.map(({ book }) => book), ...known.keys()]);
+  return [...all].map((id) => ({ id, type: known.get(id) ?? null }));
+}
+
+/** The derived rows that stand in the tables for a book, as the texts they are compared by. */
+async function standingRows(store: Store, book: string): Promise<Map<string, string>> {
+  const found = new Map<string, string>();
+  for (const table of derivedTables) {
+    const columns = columnsOf(table);
+    const rows = await store.read<DerivedRow[]>(`SELECT * FROM ${table.options.name} WHERE book = ?`, [book]);
+    for (const row of rows) {
+      const ordered = Object.fromEntries(columns.map((column) => [column, (row as unknown as Record<string, unknown>)[column]]));
+      found.set(`${table.options.name} ${row.id}`, JSON.stringify(ordered));
+    }
   }
   return found;
+}
+
+function rowFaults(entries: readonly BookEntry[], book: string, standing: ReadonlyMap<string, string>): Fault[] {
+  const view = readView(book, entries);
+  const due = new Map<string, string>();
+  for (const [key, { placed }] of view ? allRowsOf(view) : []) {
+    const columns = columnsOf(placed.table);
+    due.set(
+      key,
+      JSON.stringify(Object.fromEntries(columns.map((column) => [column, (placed.row as unknown as Record<string, unknown>)[column]]))),
+    );
+  }
+  const faults: Fault[] = [];
+  for (const [key, text] of due)
+    if (standing.get(key) !== text)
+      faults.push({ where: `table ${key}`, what: standing.has(key) ? 'differs from the book' : 'is missing' });
+  for (const key of standing.keys()) if (!due.has(key)) faults.push({ where: `table ${key}`, what: 'follows from no book' });
+  return faults;
+}
+
+/** Checks the books one after the other: chains, types and the tables derived from them. It goes on after a fault. */
+export async function* verifyBooks(store: Store): AsyncGenerator<VerifiedBook> {
+  for (const { id, type } of await bookIds(store)) {
+    const faults: Fault[] = [];
+    let entries: BookEntry[] = [];
+    try {
+      entries = await loadEntries(store, id);
+      faults.push(
+        ...findBreaks(entries, sha256).map(({ seq, id: entry, code }) => ({ where: `entry ${seq} (${entry})`, what: breakWords[code] })),
+      );
+      if (entries.length === 0) faults.push({ where: 'book', what: 'is registered and has no entry' });
+      const opened = entries[0] ? opens(entries[0].kind) : null;
+      if (entries[0] && opened !== type)
+        faults.push({ where: 'book', what: `is listed as ${type ?? 'nothing'} and begins as ${opened ?? 'nothing'}` });
+      faults.push(...rowFaults(entries, id, await standingRows(store, id)));
+    } catch {
+      faults.push({ where: 'book', what: 'cannot be read' });
+    }
+    yield { book: id, type: type ?? '?', entries: entries.length, head: entries.at(-1)?.hash ?? '', faults };
+  }
+}
+
+/** Checks what is not of one book: the file itself, its guards, kept files, and rows of books that are not there. */
+export async function verifyStore(store: Store): Promise<Fault[]> {
+  const faults: Fault[] = [];
+  const look = async (where: string, work: () => Promise<Fault[]>) => {
+    try {
+      faults.push(...(await work()));
+    } catch {
+      faults.push({ where, what: 'cannot be read' });
+    }
+  };
+  await look('file', async () => {
+    const rows = await store.read<{ said: string }[]>(checkFile);
+    return rows.filter((row) => row.said !== 'ok').map((row) => ({ where: 'file', what: row.said }));
+  });
+  await look('guards', async () => {
+    const rows = await store.read<{ name: string }[]>(listTriggers);
+    return guards
+      .filter((guard) => !rows.some(({ name }) => name === guard))
+      .map((guard) => ({ where: `trigger ${guard}`, what: 'is missing' }));
+  });
+  await look('kept files', async () => {
+    const found: Fault[] = [];
+    for (const { sha256: hash } of await store.read<{ sha256: string }[]>('SELECT sha256 FROM files')) {
+      const [row] = await store.read<FileRow[]>('SELECT bytes FROM files WHERE sha256 = ?', [hash]);
+      if (!row || sha256(new Uint8Array(row.bytes)) !== hash) found.push({ where: `kept file ${hash}`, what: 'was altered' });
+    }
+    const named = await store.read<{ payload: string; book: string; seq: number }[]>(
+      `SELECT payload, book, seq FROM entries WHERE kind = 'report-received'`,
+    );
+    for (const { payload, book, seq } of named) {
+      const { sha256: hash } = JSON.parse(payload) as { sha256: string };
+      const [row] = await store.read<unknown[]>('SELECT 1 FROM files WHERE sha256 = ?', [hash]);
+      if (!row) found.push({ where: `kept file ${hash}`, what: `is missing; book ${book}, entry ${seq} names it` });
+    }
+    return found;
+  });
+  await look('books', async () => {
+    const found: Fault[] = [];
+    for (const table of tableNames) {
+      const rows = await store.read<{ book: string }[]>(`SELECT DISTINCT book FROM ${table} WHERE book NOT IN (SELECT id FROM books)`);
+      found.push(...rows.map(({ book }) => ({ where: `table ${table}`, what: `has rows of book ${book}, which is not there` })));
+    }
+    return found;
+  });
+  return faults;
 }

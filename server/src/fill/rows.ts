@@ -1,15 +1,15 @@
-import type { RoundState } from '@fonte/core/round';
+import type { VisitState } from '@fonte/core/round';
 import type { BottleRow } from '../store/index.ts';
 
-export function fillRows(book: string, round: RoundState): BottleRow[] {
-  return round.bottles.map(({ id, visit, rule, stage, lost, filledAt, holding }) => ({
-    id,
+export function fillRows(book: string, visit: VisitState): BottleRow[] {
+  return visit.bottles.map(({ id, rule, stage, lost, filledAt, holding }) => ({
     book,
-    visit,
+    id,
+    visit: visit.id,
     rule,
     stage,
     lost: lost?.how ?? null,
-    filledAt,
+    filled: filledAt,
     deadline: holding?.deadline ?? null,
   }));
 }

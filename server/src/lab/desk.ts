@@ -1,5 +1,9 @@
+import { request as httpRequest } from 'node:http';
+import { request as httpsRequest } from 'node:https';
+import { isIP } from 'node:net';
 import { IntakeAnswer, type IntakeRequest } from '@fonte/core/lab';
 import { Problem } from '../app/problem.ts';
+import { isPrivate, publicLookup } from './private.ts';
 
 /** A report file as a lab hands it out. */
 export interface LabReport {
@@ -18,36 +22,86 @@ export interface LabDesk {
 /** The desks that this server can reach, by lab. */
 export type LabDesks = ReadonlyMap<string, LabDesk>;
 
-const patience = 10_000;
+/** Where a desk is. A private address is only spoken to where the configuration says that it is meant. */
+export interface DeskAddress {
+  address: string;
+  private: boolean;
+}
 
-/** A desk that is reached over HTTP: `POST /intake` takes the form, `GET /reports/REFERENCE` hands out the CSV. */
+/** How long a desk has for its whole answer, in ms, and how much it may say, in bytes. */
+export const deskLimits = { patience: 10_000, answer: 1 << 20, report: 16 << 20 };
+
+interface Answer {
+  status: number;
+  body: Buffer;
+}
+
+const fault = (code: string, message: string) => new Problem(502, code, message);
+
+/** A desk that is reached over HTTP: `POST /intake` takes the form, `GET /reports/REFERENCE` hands out the file. */
 export class HttpLabDesk implements LabDesk {
-  constructor(private readonly address: string) {}
+  constructor(
+    private readonly at: DeskAddress,
+    private readonly limits = deskLimits,
+  ) {}
 
   async takeIn(request: IntakeRequest): Promise<IntakeAnswer> {
-    const response = await this.ask('/intake', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(request),
-    });
-    const answer = IntakeAnswer.safeParse(await response.json().catch(() => null));
-    if (!response.ok || !answer.success)
-      throw new Problem(502, 'lab-answer', 'The lab’s desk gave no answer that can be read. The hand-over is kept: ask again.');
+    const { status, body } = await this.ask('intake', this.limits.answer, JSON.stringify(request));
+    const answer = status === 200 ? IntakeAnswer.safeParse(jsonIn(body)) : null;
+    if (!answer?.success) throw fault('lab-answer', 'The lab’s desk gave no answer that can be read. The hand-over is kept: ask again.');
     return answer.data;
   }
 
   async report(reference: string): Promise<LabReport | null> {
-    const response = await this.ask(`/reports/${encodeURIComponent(reference)}`, {});
-    if (response.status === 404) return null;
-    if (!response.ok) throw new Problem(502, 'lab-answer', 'The lab’s desk did not hand the report out. Ask again later.');
-    return { name: `${reference}.csv`, bytes: new Uint8Array(await response.arrayBuffer()) };
+    const { status, body } = await this.ask(`reports/${encodeURIComponent(reference)}`, this.limits.report);
+    if (status === 404) return null;
+    if (status !== 200) throw fault('lab-answer', 'The lab’s desk did not hand the report out. Ask again later.');
+    return { name: `${reference}.csv`, bytes: new Uint8Array(body) };
   }
 
-  private async ask(path: string, options: RequestInit): Promise<Response> {
-    try {
-      return await fetch(new URL(path, this.address), { ...options, signal: AbortSignal.timeout(patience) });
-    } catch {
-      throw new Problem(502, 'lab-unreachable', 'The lab’s desk cannot be reached. Nothing is lost: ask again later.');
-    }
+  /** One request and its answer. A redirect is an answer like any other: nobody is followed elsewhere. */
+  private ask(path: string, most: number, json?: string): Promise<Answer> {
+    const url = new URL(this.at.address);
+    url.pathname = `${url.pathname.replace(/\/$/, '')}/${path}`;
+    const name = url.hostname.replace(/^\[|\]$/g, '');
+    if (!this.at.private && isIP(name) && isPrivate(name))
+      throw fault('lab-private', 'The lab’s desk has a private address that is not configured as one.');
+    const send = url.protocol === 'https:' ? httpsRequest : httpRequest;
+    return new Promise((resolve, reject) => {
+      const unreachable = () => reject(fault('lab-unreachable', 'The lab’s desk cannot be reached. Nothing is lost: ask again later.'));
+      const request = send(
+        url,
+        {
+          method: json === undefined ? 'GET' : 'POST',
+          headers: json === undefined ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(json) },
+          signal: AbortSignal.timeout(this.limits.patience),
+          agent: false,
+          ...(this.at.private ? {} : { lookup: publicLookup }),
+        },
+        (response) => {
+          const parts: Buffer[] = [];
+          let size = 0;
+          response.on('data', (part: Buffer) => {
+            size += part.length;
+            if (size > most) {
+              reject(fault('lab-answer', 'The lab’s desk sent more than an answer can be.'));
+              request.destroy();
+            } else parts.push(part);
+          });
+          response.once('end', () => resolve({ status: response.statusCode ?? 0, body: Buffer.concat(parts) }));
+          response.once('error', unreachable);
+        },
+      );
+      request.once('error', unreachable);
+      request.end(json);
+    });
+  }
+}
+
+function jsonIn(body: Buffer): unknown {
+  try {
+    return JSON.parse(body.toString('utf8'));
+  } catch {
+    return null;
   }
 }

@@ -1,11 +1,11 @@
-import { bottleRule } from '@fonte/core/bottles';
+import type { Head } from '@fonte/core/book';
 import { bottleConditions, type HandOver } from '@fonte/core/custody';
 import type { IntakeRequest } from '@fonte/core/lab';
 import { requestsOf, residualFor, type RoundState } from '@fonte/core/round';
 import { base } from '@fonte/core/units';
 
-/** The form of a hand-over as the lab's desk gets it. */
-export function intakeRequest(round: RoundState, handOver: HandOver): IntakeRequest {
+/** The form of a hand-over as the lab's desk gets it, with the head of the book, so that the lab can bear witness to it. */
+export function intakeRequest(round: RoundState, handOver: HandOver, book: Head & { id: string }): IntakeRequest {
   const { form } = handOver;
   const bottles = form.bottles.map((line) => {
     const visit = round.visits.find((candidate) => candidate.bottles.some((bottle) => bottle.id === line.bottle))!;
@@ -14,7 +14,7 @@ export function intakeRequest(round: RoundState, handOver: HandOver): IntakeRequ
       bottle: line.bottle,
       point: visit.point.code,
       pointName: visit.point.name,
-      rule: bottleRule(bottle.rule).name,
+      rule: bottle.card.name,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
       sampleType: visit.sample,
       residual: residualFor(visit) ?? '',
@@ -24,6 +24,7 @@ export function intakeRequest(round: RoundState, handOver: HandOver): IntakeRequ
   });
   return {
     handOver: handOver.entry,
+    book,
     round: round.plan.code,
     system: round.plan.system,
     collector: form.releasedBy,

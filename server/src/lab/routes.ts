@@ -4,35 +4,56 @@ import type { RoundState } from '@fonte/core/round';
 import type { Express } from 'express';
 import { Problem } from '../app/problem.ts';
 import type { Services } from '../app/services.ts';
-import { Mutex } from '../book/mutex.ts';
-import { serverAuthor } from '../book/books.ts';
+import { serverPen } from '../book/books.ts';
 import type { LabDesk, LabDesks } from './desk.ts';
 import { intakeRequest } from './intake.ts';
 
-/** The desk of a round's lab. @throws Problem 409 when the lab has none that this server reaches. */
+/** Whatever goes wrong at a desk is the desk's fault, and said to be. */
+async function atDesk<T>(work: Promise<T>): Promise<T> {
+  try {
+    return await work;
+  } catch (error) {
+    if (error instanceof Problem) throw error;
+    throw new Problem(502, 'lab-fault', 'Something went wrong at the lab’s desk. Nothing is lost: ask again later.');
+  }
+}
+
+/** The desk of a round's lab. @throws Problem 409 when the lab has none that this server reaches, 502 for its faults. */
 export function deskOf(round: RoundState, desks: LabDesks): LabDesk {
   const desk = round.plan.lab && desks.get(round.plan.lab.id);
   if (!desk) throw new Problem(409, 'no-desk', 'This lab has no desk that Fonte can reach. Take its report in as a file.');
-  return desk;
+  return {
+    takeIn: (request) => atDesk(desk.takeIn(request)),
+    report: (reference) => atDesk(desk.report(reference)),
+  };
 }
 
 export function labRoutes(app: Express, { books, desks, clock }: Services): void {
-  const asking = new Mutex();
+  /** One question at a time for each hand-over: a lab that hangs holds up nobody else. */
+  const asking = new Map<string, Promise<void>>();
+
+  const ask = async (id: string, entry: string): Promise<void> => {
+    const view = await books.view(id);
+    const handOver = view?.round?.handOvers.find((candidate) => candidate.entry === entry);
+    if (!view?.round || !handOver) throw new Problem(404, 'no-hand-over', 'There is no such hand-over.');
+    if (handOver.answer) return;
+    const request = intakeRequest(view.round, handOver, { id, ...view.head! });
+    const answer = await deskOf(view.round, desks).takeIn(request);
+    // An answer comes after what it answers, also where a device's clock is ahead of this one.
+    const pen = serverPen(id, Math.max(clock(), handOver.at + 1));
+    await books.appendOwn(writeEntry(pen, labAnswered, { handOver: entry, ...answer }));
+  };
 
   /** Sends a hand-over to the lab's desk and writes its answer down. Asking again brings the answer that is there. */
   app.post('/api/rounds/:round/hand-overs/:entry/intake', async (request, response) => {
-    const { round: id, entry } = request.params;
-    await asking.run(async () => {
-      const round = await books.round(id);
-      const handOver = round.handOvers.find((candidate) => candidate.entry === entry);
-      if (!handOver) throw new Problem(404, 'no-hand-over', 'There is no such hand-over.');
-      if (!handOver.answer) {
-        const answer = await deskOf(round, desks).takeIn(intakeRequest(round, handOver));
-        await books.appendOwn(
-          writeEntry({ book: id, author: serverAuthor, now: clock(), offset: 0 }, labAnswered, { handOver: entry, ...answer }),
-        );
-      }
-    });
+    const { round, entry } = request.params;
+    const key = `${round} ${entry}`;
+    if (!asking.has(key))
+      asking.set(
+        key,
+        ask(round, entry).finally(() => asking.delete(key)),
+      );
+    await asking.get(key);
     response.json({ answered: true });
   });
 }

@@ -1,17 +1,21 @@
-import { isClosed, type RoundState } from '@fonte/core/round';
-import type { RoundRow, VisitRow } from '../store/index.ts';
+import { isClosed, overview, type RoundState, type VisitState } from '@fonte/core/round';
+import type { AgendaRow, RoundRow, VisitRow } from '../store/index.ts';
 
-export function planRows(book: string, round: RoundState): RoundRow[] {
+export function roundRows(book: string, round: RoundState): RoundRow[] {
   const { code, name, date, system } = round.plan;
-  return [{ id: book, book, code, name, date, system, closed: isClosed(round) ? 1 : 0 }];
+  return [{ book, id: book, code, name, date, system, closed: isClosed(round) ? 1 : 0, overview: JSON.stringify(overview(round)) }];
 }
 
-export function visitRows(book: string, round: RoundState): VisitRow[] {
-  return round.visits.map((visit) => ({
-    id: visit.id,
-    book,
-    point: visit.point.id,
-    analyses: visit.analyses.join(' '),
-    sample: visit.sample,
-  }));
+/** What the first page shows of all rounds at once: clocks that run, bottles that wait, actions that are due. */
+export function agendaRows(book: string, round: RoundState): AgendaRow[] {
+  const { clocks, waiting, followUps } = overview(round);
+  return [
+    ...clocks.map((clock): AgendaRow => ({ book, id: `clock ${clock.visit}`, what: 'clock', at: clock.from, data: JSON.stringify(clock) })),
+    ...waiting.map((one): AgendaRow => ({ book, id: `bottle ${one.bottle}`, what: 'bottle', at: one.deadline, data: JSON.stringify(one) })),
+    ...followUps.map((one): AgendaRow => ({ book, id: `action ${one.id}`, what: 'action', at: one.due, data: JSON.stringify(one) })),
+  ];
+}
+
+export function visitRows(book: string, visit: VisitState): VisitRow[] {
+  return [{ book, id: visit.id, point: visit.point.id, analyses: visit.analyses.join(' '), sample: visit.sample }];
 }

@@ -4,7 +4,7 @@ import { ReportReader } from './reader.ts';
 const reader = new ReportReader();
 afterEach(() => reader.stop());
 
-const bottles = new Map([['A-N', { rule: 'nitrogen' as const, filledOn: '2026-11-23' }]]);
+const bottles = new Map([['A-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn: '2026-11-23' }]]);
 const csv = (value: string) => new TextEncoder().encode(`Sample,Analyte,Result,Unit\nA-N,Nitrate,${value},mg/L NO3\n`);
 
 it('gives each of several readers the answer to their own file', async () => {

@@ -5,14 +5,14 @@ export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
     return visit.judged.map(({ result, verdict }) => ({
-      id: `${result.bottle}:${result.parameter}`,
       book,
+      id: `${result.bottle}:${result.parameter}`,
       point,
       bottle: result.bottle,
       parameter: result.parameter,
       form: result.form,
       value: result.value,
-      reportingLimit: result.reportingLimit,
+      reporting: result.reportingLimit,
       verdict: verdict.state,
     }));
   });

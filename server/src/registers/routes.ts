@@ -1,11 +1,23 @@
+import { registerNames } from '@fonte/core/registers';
 import type { Express } from 'express';
+import { z } from 'zod';
+import { parsed } from '../app/problem.ts';
 import type { Services } from '../app/services.ts';
-import { register, type RegisterName } from './registers.ts';
+import { listThings } from './things.ts';
+
+/** The most that one page of a register holds. */
+export const largestPage = 500;
+
+const ListRequest = z.object({
+  search: z.string().max(80).optional(),
+  after: z.string().max(60).optional(),
+  limit: z.coerce.number().int().min(1).max(largestPage).default(200),
+});
 
 export function registerRoutes(app: Express, { store }: Services): void {
-  for (const name of ['points', 'labs', 'people'] satisfies RegisterName[]) {
-    app.get(`/api/${name}`, async (_request, response) => {
-      response.json(await register(store, name));
+  for (const name of registerNames) {
+    app.get(`/api/${name}`, async (request, response) => {
+      response.type('json').send(await listThings(store, name, parsed(ListRequest, request.query)));
     });
   }
 }

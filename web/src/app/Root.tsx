@@ -1,8 +1,9 @@
 import type { Person } from '@fonte/core/registers';
 import { ConfigProvider } from 'antd';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
 import useSWR, { SWRConfig, useSWRConfig } from 'swr';
+import { sendLeftovers } from '../book/send.ts';
 import { antdTheme } from '../theme/antd.ts';
 import { useVariantState, VariantContext } from '../theme/variant.ts';
 import { aheadOf, follow } from '../time/clock.ts';
@@ -28,6 +29,7 @@ async function openSession(): Promise<Ready> {
 }
 
 const wrongClock = 90_000;
+const personKey = 'fonte.person';
 
 function WithSession() {
   const { data, error, mutate } = useSWR('session', openSession, { revalidateOnFocus: false });
@@ -36,10 +38,20 @@ function WithSession() {
     await mutate();
     await refresh(() => true);
   }, [mutate, refresh]);
-  const session = useMemo<Session | null>(
-    () => (data ? { author: data.author, people: data.people, demo: data.demo, renew } : null),
-    [data, renew],
-  );
+  const [chosen, setChosen] = useState(() => localStorage.getItem(personKey));
+  const session = useMemo<Session | null>(() => {
+    if (!data) return null;
+    const isKnown = data.demo && data.people.some((person) => person.id === chosen);
+    const become = (person: string) => {
+      localStorage.setItem(personKey, person);
+      setChosen(person);
+    };
+    return { author: isKnown ? chosen! : data.author, people: data.people, demo: data.demo, become, renew };
+  }, [data, renew, chosen]);
+  const isReady = session !== null;
+  useEffect(() => {
+    if (isReady) sendLeftovers();
+  }, [isReady]);
   if (error)
     return (
       <main>

@@ -4,6 +4,7 @@ import { useVariant, variants } from '../theme/variant.ts';
 import { useUnitSystem } from '../units/system.ts';
 import type { UnitSystem } from '../units/system.ts';
 import type { Variant } from '../theme/tokens.ts';
+import { roleNames } from '@fonte/core/book';
 import { useMe, useSession } from './session.ts';
 import { post } from './api.ts';
 import { Failed } from './Feedback.tsx';
@@ -48,7 +49,7 @@ function SkipTime() {
 }
 
 export function Shell() {
-  const { demo } = useSession();
+  const { demo, people, become } = useSession();
   const me = useMe();
   const { variant, choose } = useVariant();
   const { system, chooseSystem } = useUnitSystem();
@@ -86,9 +87,22 @@ export function Shell() {
               ))}
             </select>
           </label>
-          <span className="wide" title={me.role}>
-            {me.name}
-          </span>
+          {demo && people.length > 1 ? (
+            <label>
+              <span className="hidden">Who writes</span>
+              <select value={me.id} onChange={(event) => become(event.target.value)}>
+                {people.map((person) => (
+                  <option key={person.id} value={person.id}>
+                    {person.name}, {roleNames[person.role].toLowerCase()}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ) : (
+            <span className="wide" title={roleNames[me.role]}>
+              {me.name}
+            </span>
+          )}
         </div>
       </header>
       <main>

@@ -1,5 +1,5 @@
-import { strikes, struck, type Entry } from '@fonte/core/book';
-import { titleOf } from '@fonte/core/round';
+import { server, struck, type BookEntry, type Entry } from '@fonte/core/book';
+import { sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useSession } from '../app/session.ts';
 import { showMoment } from '../time/show.ts';
@@ -8,15 +8,24 @@ import { useRound } from './useRound.ts';
 
 /** The field book of a round: every entry, in the order written, with what was struck still readable. */
 export function BookPage() {
-  const { entries, round } = useRound();
+  const { id, entries, round } = useRound();
   const { people } = useSession();
-  const struckBy = strikes(entries);
-  const initials = (id: string) => people.find((person) => person.id === id)?.initials ?? id;
-  const nameOf = (entry: Entry) => round.visits.find((visit) => visit.id === (entry.payload as { visit?: string }).visit)?.point.code ?? '';
+  const aside = new Map(round.aside.map((one) => [one.entry.id, one.misfit]));
+  const head = entries.findLast((entry): entry is BookEntry => 'hash' in entry);
+  const initials = (person: string) => (person === server ? 'Fonte' : (people.find((one) => one.id === person)?.initials ?? '?'));
+  const nameOf = (entry: Entry) => round.visits.find((visit) => visit.id === entry.visit)?.point.code ?? '';
   return (
     <section className="stack">
       <h2>Field book</h2>
       <p className="soft">Nothing here is ever changed or erased. A correction strikes an entry and says why.</p>
+      <p>
+        <a className="strong" href={`/api/books/${id}/export`} download>
+          Hand out this book
+        </a>{' '}
+        <span className="soft small">
+          {head ? `${head.seq} entries, head ${head.hash.slice(0, 16)}…. ` : ''}It is a file that anybody can verify alone.
+        </span>
+      </p>
       <div className="scroll" tabIndex={0} role="region" aria-label="Field book">
         <table className="dense">
           <thead>
@@ -30,7 +39,8 @@ export function BookPage() {
           </thead>
           <tbody>
             {entries.map((entry, index) => {
-              const strike = struckBy.get(entry.id);
+              const strike = round.strikes.get(entry.id);
+              const misfit = aside.get(entry.id);
               const words = (
                 <>
                   <span className="strong">{titleOf(entry)}</span>{' '}
@@ -47,6 +57,8 @@ export function BookPage() {
                   <td>{nameOf(entry)}</td>
                   <td>
                     {strike ? <s>{words}</s> : words}
+                    {misfit && <div className="small tone-question">Set aside: {sayMisfit(misfit)}</div>}
+                    {!('hash' in entry) && <div className="small tone-question">Only on this device so far.</div>}
                     {strike && (
                       <div className="small">
                         Struck: {strike.reason}. {initials(strike.by.author)}, {showMoment(millis(strike.by.at), round.plan.zone)}

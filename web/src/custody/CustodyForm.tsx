@@ -28,7 +28,7 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
   const { id, round, entries, append, refresh } = useRound();
   const me = useMe();
   const now = useNow(5000);
-  const [draft, setDraft, clear] = useDraft<Draft>(`custody.${id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`custody.${id}`, {
     temperature: { text: '', unit: 'degC' },
     seal: '',
     receivedBy: '',
@@ -50,16 +50,19 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
     setTried(true);
     if (numberError(draft.temperature)) return;
     void run(async () => {
-      await append(handedOver, {
-        to: lab.id,
-        releasedBy: me.name,
-        receivedBy: draft.receivedBy,
-        coolerTemperature: draft.temperature,
-        seal: draft.seal,
-        signature: draft.signature,
-        bottles: lines.map((line) => ({ bottle: line.bottle.id, condition: draft.conditions[line.bottle.id] ?? 'good' })),
-      });
-      clear();
+      await append(
+        handedOver,
+        {
+          to: lab.id,
+          releasedBy: me.name,
+          receivedBy: draft.receivedBy,
+          coolerTemperature: draft.temperature,
+          seal: draft.seal,
+          signature: draft.signature,
+          bottles: lines.map((line) => ({ bottle: line.bottle.id, condition: draft.conditions[line.bottle.id] ?? 'good' })),
+        },
+        { id: entryId, kept: clear },
+      );
       await refresh();
     });
   };

@@ -1,13 +1,17 @@
-import { type HandOver } from '@fonte/core/custody';
-import { showTyped } from '@fonte/core/units';
-import { Button } from 'antd';
+import { handedOver, type HandOver } from '@fonte/core/custody';
+import { showTyped, type Typed } from '@fonte/core/units';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { post } from '../app/api.ts';
+import { Labelled } from '../app/Labelled.tsx';
+import { Correct } from '../book/Correct.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
+import { numberError, TypedField } from '../units/TypedField.tsx';
 
 export function Handed({ handOver }: { handOver: HandOver }) {
   const { id, round, refresh } = useRound();
@@ -25,7 +29,7 @@ export function Handed({ handOver }: { handOver: HandOver }) {
       </h2>
       <p>
         {form.releasedBy} to {form.receivedBy}. Cooler {showTyped(form.coolerTemperature)}
-        {form.seal ? `, seal ${form.seal}` : ''}. Signed {form.signature}.
+        {form.seal ? `, seal ${form.seal}` : ''}. Signed {form.signature}. <CorrectHandOver handOver={handOver} />
       </p>
       {!answer && (
         <>
@@ -64,5 +68,47 @@ export function Handed({ handOver }: { handOver: HandOver }) {
         </>
       )}
     </section>
+  );
+}
+
+/** A hand-over can be put right like anything else; what follows from it is said before. */
+function CorrectHandOver({ handOver: { entry, form } }: { handOver: HandOver }) {
+  const [temperature, setTemperature] = useState<Typed>(form.coolerTemperature);
+  const [texts, setTexts] = useState({ seal: form.seal, receivedBy: form.receivedBy });
+  const isChanged =
+    JSON.stringify([temperature, texts.seal, texts.receivedBy]) !== JSON.stringify([form.coolerTemperature, form.seal, form.receivedBy]);
+  return (
+    <Correct
+      entry={entry}
+      kind={handedOver}
+      what="the hand-over"
+      isChanged={isChanged}
+      onOpen={() => {
+        setTemperature(form.coolerTemperature);
+        setTexts({ seal: form.seal, receivedBy: form.receivedBy });
+      }}
+      instead={() => ({ ...form, coolerTemperature: temperature, ...texts })}
+    >
+      <TypedField
+        label="In the cooler"
+        value={temperature}
+        units={['degC', 'degF']}
+        onChange={setTemperature}
+        error={numberError(temperature)}
+      />
+      <Labelled label="Seal number">
+        {(id) => <Input id={id} value={texts.seal} maxLength={40} onChange={(event) => setTexts({ ...texts, seal: event.target.value })} />}
+      </Labelled>
+      <Labelled label="Taken by">
+        {(id) => (
+          <Input
+            id={id}
+            value={texts.receivedBy}
+            maxLength={120}
+            onChange={(event) => setTexts({ ...texts, receivedBy: event.target.value })}
+          />
+        )}
+      </Labelled>
+    </Correct>
   );
 }

@@ -1,4 +1,3 @@
-import { bottleRule } from '@fonte/core/bottles';
 import { bottleDiscarded, bottleFilled, discardReasons } from '@fonte/core/fill';
 import type { BottleState } from '@fonte/core/round';
 import { Button, Modal, Select, Input } from 'antd';
@@ -21,7 +20,7 @@ export function Discard({ bottle }: { bottle: BottleState }) {
   const [why, more] = [useId(), useId()];
   const throwAway = () =>
     run(async () => {
-      await append(bottleDiscarded, { visit: bottle.visit, bottle: bottle.id, reason, ...(note.trim() ? { note } : {}) });
+      await append(bottleDiscarded, { bottle: bottle.id, reason, ...(note.trim() ? { note } : {}) }, { at: bottle.visit });
       setOpen(false);
     });
   return (
@@ -63,7 +62,7 @@ export function Discard({ bottle }: { bottle: BottleState }) {
 export function FillNow({ bottle }: { bottle: BottleState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
-  const rule = bottleRule(bottle.rule);
+  const rule = bottle.card;
   return (
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
       <BottlePicture rule={rule} filled={false} />
@@ -80,7 +79,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
             type="primary"
             size="large"
             loading={busy}
-            onClick={() => void run(() => append(bottleFilled, { visit: bottle.visit, bottle: bottle.id }))}
+            onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
           >
             Filled and capped
           </Button>

@@ -1,6 +1,5 @@
-import { bottleRule } from '@fonte/core/bottles';
 import { bottleFilled } from '@fonte/core/fill';
-import { isFilledByProtocol, stages, type VisitState } from '@fonte/core/round';
+import { fillGate, isFilledByProtocol, stages, type VisitState } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Empty } from '../app/Feedback.tsx';
 import { Correct } from '../book/Correct.tsx';
@@ -17,11 +16,10 @@ import { Discard, FillNow } from './FillNow.tsx';
 /** Bottles in their order; one card at a time. */
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
-  const next = visit.bottles.find(
-    (bottle) => bottle.state === 'empty' && !(isFilledByProtocol(visit, bottle.rule) && !visit.run?.finished),
+  const next = visit.bottles.find((bottle) => bottle.state === 'empty' && fillGate(visit, bottle.rule)?.code !== 'not-at-filling');
+  const protocolFirst = visit.bottles.some(
+    (bottle) => bottle.state === 'empty' && isFilledByProtocol(visit, bottle.rule) && !visit.run?.finished && !visit.unknownRun,
   );
-  const protocolFirst =
-    !visit.run?.finished && visit.bottles.some((bottle) => bottle.state === 'empty' && isFilledByProtocol(visit, bottle.rule));
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
@@ -76,7 +74,7 @@ export function Bottles({ visit }: { visit: VisitState }) {
                 {word}
               </span>
               <span>
-                <span className="strong">{bottle.lost ? <s>{bottle.id}</s> : bottle.id}</span> {bottleRule(bottle.rule).name}
+                <span className="strong">{bottle.lost ? <s>{bottle.id}</s> : bottle.id}</span> {bottle.card.name}
                 <span className="small soft">
                   {bottle.filledAt !== null ? `, ${showTime(bottle.filledAt, round.plan.zone)}` : ''}
                   {bottle.lost ? `: ${bottle.lost.reason}` : ''}
@@ -86,7 +84,7 @@ export function Bottles({ visit }: { visit: VisitState }) {
                 {bottle.stage === 'filled' && bottle.holding && !bottle.lost && <Deadline at={bottle.holding.deadline} now={now} />}
               </span>
               <span className="row">
-                {open && bottle.state === 'filled' && bottle.entry && <Correct entry={bottle.entry} kind={bottleFilled} what={bottle.id} />}
+                {bottle.state === 'filled' && bottle.entry && <Correct entry={bottle.entry} kind={bottleFilled} what={bottle.id} />}
                 {open && bottle.state === 'filled' && <Discard bottle={bottle} />}
               </span>
             </li>

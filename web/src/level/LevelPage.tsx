@@ -56,7 +56,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const navigate = useNavigate();
   const { data: history = [], error: recordError } = useSWR<(RecordedLevel & { round: string })[]>(`/api/points/${point.id}/levels`);
   const record = history.filter((row) => row.round !== id);
-  const [draft, setDraft] = useDraft<Draft>(`level.${visit.id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`level.${visit.id}`, {
     depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' },
     mark: point.well.measuringPoints[0]!.name,
     water: 'static',
@@ -69,7 +69,8 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const mark = point.well.measuringPoints.find((candidate) => candidate.name === draft.mark) ?? point.well.measuringPoints[0]!;
   const problem = numberError(draft.depth);
   const depth = problem ? null : base(draft.depth);
-  const findings = depth === null ? [] : questionLevel({ depth, mark, well: point.well, record });
+  const { tolerances } = round.tables;
+  const findings = depth === null || !tolerances ? [] : questionLevel({ depth, mark, well: point.well, record, tolerances });
   const asks = findings.length > 0;
   const set = (change: Partial<Draft>) => {
     forget();
@@ -82,15 +83,19 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     setTried(true);
     if (problem || hasStop(findings) || (asks && draft.kept.trim().length < 3)) return;
     void run(async () => {
-      await append(levelRead, {
-        visit: visit.id,
-        measuringPoint: mark.name,
-        depth: draft.depth,
-        water: draft.water,
-        ...(asks ? { kept: draft.kept } : {}),
-      });
-      setDraft({ ...draft, depth: { text: '', unit: draft.depth.unit }, kept: '' });
-      setTried(false);
+      await append(
+        levelRead,
+        { measuringPoint: mark.name, depth: draft.depth, water: draft.water, ...(asks ? { kept: draft.kept } : {}) },
+        {
+          at: visit.id,
+          id: entryId,
+          kept: () => {
+            clear();
+            setDraft({ ...draft, depth: { text: '', unit: draft.depth.unit }, kept: '' });
+            setTried(false);
+          },
+        },
+      );
     });
   };
 
@@ -162,7 +167,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               units={depthUnits}
               onChange={(value) => set({ depth: value })}
               error={(tried || (draft.depth.text !== '' && problem?.includes('feet')) ? problem : undefined) ?? at('depth')}
-              hint={`From ${mark.name}. ${next && !agreed ? `Two must agree within ${show(toleranceFor(next.typed, next.typed), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
+              hint={`From ${mark.name}. ${next && !agreed && tolerances ? `Two must agree within ${show(toleranceFor(next.typed, next.typed, tolerances), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
             />
             {recordError !== undefined && (
               <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>

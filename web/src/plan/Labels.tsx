@@ -1,4 +1,3 @@
-import { bottleRule } from '@fonte/core/bottles';
 import { requestsOf } from '@fonte/core/round';
 import { useMe } from '../app/session.ts';
 import { useRound } from '../book/useRound.ts';
@@ -16,7 +15,7 @@ export function Labels() {
       <summary>{bottles.length === 1 ? '1 label' : `${bottles.length} labels`}, filled in but for the time</summary>
       <ul className="plain">
         {bottles.map(({ visit, bottle }) => {
-          const rule = bottleRule(bottle.rule);
+          const rule = bottle.card;
           return (
             <li key={bottle.id}>
               <span className="label-id">{bottle.id}</span>

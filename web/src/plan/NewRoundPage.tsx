@@ -1,23 +1,22 @@
-import { analysis, analysisIds, type AnalysisId } from '@fonte/core/bottles';
+import { analysisIds, bottleTables, type AnalysisId } from '@fonte/core/bottles';
 import { newId, writeEntry } from '@fonte/core/book';
-import { bottleRule } from '@fonte/core/bottles';
+import { editionsOn } from '@fonte/core/round';
 import { countBottles, roundPlanned } from '@fonte/core/plan';
 import type { Lab, Point } from '@fonte/core/registers';
 import { wallTime } from '@fonte/core/time';
 import { Button, Checkbox, Input, Select } from 'antd';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR, { useSWRConfig } from 'swr';
-import { post } from '../app/api.ts';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
 import { Labelled } from '../app/Labelled.tsx';
-import { useSession } from '../app/session.ts';
+import { deviceId, useSession } from '../app/session.ts';
+import { usePages } from '../app/usePages.ts';
+import { writeOnce } from '../book/send.ts';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
-import type { RoundLine } from '../today/TodayPage.tsx';
-import { freeCode } from './code.ts';
 import './plan.css';
 
 interface Draft {
@@ -26,52 +25,69 @@ interface Draft {
   date: string;
   lab: string;
   chosen: Record<string, AnalysisId[]>;
+  /** The points that are chosen, as they were when they were: a search does not lose them. */
+  picked: Point[];
+  entry: string;
 }
 
 const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-function PlanForm({ points, labs, rounds }: { points: Point[]; labs: Lab[]; rounds: RoundLine[] }) {
+function PlanForm({ labs }: { labs: Lab[] }) {
   const { author } = useSession();
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const zone = labs[0]?.zone ?? deviceZone();
-  const [draft, setDraft, clear] = useDraft<Draft>('round', {
+  const [draft, setDraft, clear, id] = useDraft<Draft>('round', {
     name: '',
     system: '',
     date: wallTime(now(), zone).date,
     lab: labs[0]?.id ?? '',
     chosen: {},
+    picked: [],
+    entry: newId(now()),
   });
   const { busy, run, at, say } = useAction();
-  const [id] = useState(() => newId(now()));
-  const code = freeCode(
-    draft.date,
-    rounds.map((round) => round.code),
+  const [search, setSearch] = useState('');
+  const asked = useDeferredValue(search.trim());
+  const { items: points = [], more } = usePages<Point>(
+    asked === '' ? '/api/points' : `/api/points?search=${encodeURIComponent(asked)}`,
+    50,
+    (point) => point.id,
   );
-  const picked = points.filter((point) => draft.chosen[point.id]);
-  const counts = countBottles(picked.map((point) => draft.chosen[point.id] ?? []));
+  const isDay = /^\d{4}-\d{2}-\d{2}$/.test(draft.date);
+  const { data: free } = useSWR<{ code: string }>(isDay ? `/api/rounds/free-code?date=${draft.date}` : null);
+  const code = free?.code ?? '';
+  const table = bottleTables.on('bottles', draft.date) ?? bottleTables.newest[0]!;
+  const { picked } = draft;
+  const shown = [...picked, ...points.filter((point) => !draft.chosen[point.id])];
+  const counts = countBottles(
+    table,
+    picked.map((point) => draft.chosen[point.id] ?? []),
+  );
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
   const pick = (point: Point, on: boolean) => {
     const { [point.id]: _, ...rest } = draft.chosen;
-    set({ chosen: on ? { ...rest, [point.id]: point.type === 'well' ? ['general', 'nutrients', 'metals'] : ['coliforms'] } : rest });
+    const others = picked.filter((one) => one.id !== point.id);
+    const usual: AnalysisId[] = point.type === 'well' ? ['general', 'nutrients', 'metals'] : ['coliforms'];
+    set(on ? { chosen: { ...rest, [point.id]: usual }, picked: [...others, point] } : { chosen: rest, picked: others });
   };
   const plan = () =>
     run(async () => {
       const moment = now();
-      await post(
-        `/api/books/${id}/entries`,
-        writeEntry({ book: id, author, now: moment, offset: offsetAt(moment) }, roundPlanned, {
-          name: draft.name,
-          system: draft.system,
-          date: draft.date,
-          code,
-          zone: labs.find((lab) => lab.id === draft.lab)?.zone ?? zone,
-          lab: labs.find((lab) => lab.id === draft.lab) ?? null,
-          visits: picked.map((point) => ({ id: newId(moment), point, analyses: draft.chosen[point.id] ?? [] })),
-        }),
-      );
+      const pen = { book: id, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
+      const planned = {
+        name: draft.name,
+        system: draft.system,
+        date: draft.date,
+        code,
+        zone: labs.find((lab) => lab.id === draft.lab)?.zone ?? zone,
+        lab: labs.find((lab) => lab.id === draft.lab) ?? null,
+        editions: editionsOn(draft.date),
+        visits: picked.map((point) => ({ id: newId(moment), point, analyses: draft.chosen[point.id] ?? [] })),
+      };
+      await writeOnce(writeEntry(pen, roundPlanned, planned, { id: draft.entry }));
       clear();
-      await mutate('/api/rounds');
+      await mutate((key) => typeof key === 'string' && /\/api\/(rounds|today)/.test(key));
       await navigate(`/rounds/${id}`);
     });
   return (
@@ -113,8 +129,19 @@ function PlanForm({ points, labs, rounds }: { points: Point[]; labs: Lab[]; roun
       </div>
       <section className="stack">
         <h2>Points</h2>
+        {(points.length > 8 || search !== '') && (
+          <Input
+            allowClear
+            size="large"
+            aria-label="Find a point"
+            placeholder="Name or code"
+            value={search}
+            maxLength={80}
+            onChange={(event) => setSearch(event.target.value)}
+          />
+        )}
         <div className="choose">
-          {points.map((point) => (
+          {shown.map((point) => (
             <div key={point.id} className="choose-point">
               <Checkbox checked={point.id in draft.chosen} onChange={(event) => pick(point, event.target.checked)}>
                 <span className="strong">{point.name}</span>{' '}
@@ -125,19 +152,24 @@ function PlanForm({ points, labs, rounds }: { points: Point[]; labs: Lab[]; roun
               {draft.chosen[point.id] && (
                 <Checkbox.Group
                   value={draft.chosen[point.id] ?? []}
-                  options={analysisIds.map((one) => ({ value: one, label: analysis(one).name }))}
+                  options={analysisIds.map((one) => ({ value: one, label: table.analyses[one].name }))}
                   onChange={(chosen) => set({ chosen: { ...draft.chosen, [point.id]: chosen } })}
                 />
               )}
             </div>
           ))}
         </div>
+        {more && (
+          <div>
+            <Button onClick={more}>More points</Button>
+          </div>
+        )}
         {at('visits') && <p className="field-error">{at('visits')}</p>}
       </section>
       <p className="soft">
         {counts.length === 0
           ? 'No bottles yet.'
-          : `Bottles: ${counts.map(({ rule, needed, spares }) => `${needed} + ${spares} spare ${bottleRule(rule).name.toLowerCase()}`).join(', ')}.`}{' '}
+          : `Bottles: ${counts.map(({ rule, needed, spares }) => `${needed} + ${spares} spare ${table.rules[rule].name.toLowerCase()}`).join(', ')}.`}{' '}
         Round {code}.
       </p>
       <Said say={say} />
@@ -151,12 +183,11 @@ function PlanForm({ points, labs, rounds }: { points: Point[]; labs: Lab[]; roun
 }
 
 export function NewRoundPage() {
-  const points = useSWR<Point[]>('/api/points');
+  const points = useSWR<Point[]>('/api/points?limit=1');
   const labs = useSWR<Lab[]>('/api/labs');
-  const rounds = useSWR<RoundLine[]>('/api/rounds');
-  const error: unknown = points.error ?? labs.error ?? rounds.error;
+  const error: unknown = points.error ?? labs.error;
   if (error) return <Failed error={error} retry={() => location.reload()} />;
-  if (!points.data || !labs.data || !rounds.data) return <Loading what="the register" />;
+  if (!points.data || !labs.data) return <Loading what="the register" />;
   if (points.data.length === 0)
     return (
       <Empty title="No point is registered yet">
@@ -164,5 +195,5 @@ export function NewRoundPage() {
         <Link to="/points/new">Register a point</Link>
       </Empty>
     );
-  return <PlanForm points={points.data} labs={labs.data} rounds={rounds.data} />;
+  return <PlanForm labs={labs.data} />;
 }

@@ -1,4 +1,4 @@
-import { analysis, analysisIds, bottleRule, type AnalysisId } from '@fonte/core/bottles';
+import { analysisIds, type AnalysisId } from '@fonte/core/bottles';
 import { analysisAdded, analysisRemoved, bottlesPacked, countBottles } from '@fonte/core/plan';
 import type { VisitState } from '@fonte/core/round';
 import { Button, Checkbox } from 'antd';
@@ -13,7 +13,7 @@ function Analyses({ visit }: { visit: VisitState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
   const toggle = (id: AnalysisId, on: boolean) =>
-    void run(() => append(on ? analysisAdded : analysisRemoved, { visit: visit.id, analysis: id }));
+    void run(() => append(on ? analysisAdded : analysisRemoved, { analysis: id }, { at: visit.id }));
   return (
     <tr>
       <th scope="row">
@@ -28,7 +28,7 @@ function Analyses({ visit }: { visit: VisitState }) {
             checked={visit.analyses.includes(id)}
             disabled={busy}
             onChange={(event) => toggle(id, event.target.checked)}
-            aria-label={`${analysis(id).name} at ${visit.point.name}`}
+            aria-label={`${visit.table?.analyses[id].name ?? id} at ${visit.point.name}`}
           />
         </td>
       ))}
@@ -43,7 +43,13 @@ function Analyses({ visit }: { visit: VisitState }) {
 function Packing() {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
-  const counts = countBottles(round.visits.map((visit) => visit.analyses));
+  const table = round.tables.bottles;
+  const counts = table
+    ? countBottles(
+        table,
+        round.visits.map((visit) => visit.analyses),
+      )
+    : [];
   const unpacked = round.bottles.filter((bottle) => bottle.stage === 'planned').map((bottle) => bottle.id);
   return (
     <section className="panel">
@@ -61,7 +67,7 @@ function Packing() {
           </thead>
           <tbody>
             {counts.map(({ rule, needed, spares }) => {
-              const { name, volume, container, preservative } = bottleRule(rule);
+              const { name, volume, container, preservative } = table!.rules[rule];
               return (
                 <tr key={rule}>
                   <td className="number strong">{needed}</td>
@@ -79,7 +85,7 @@ function Packing() {
           </tbody>
         </table>
       )}
-      {counts.some(({ rule }) => bottleRule(rule).preservative?.hazard.includes('cid')) && (
+      {counts.some(({ rule }) => table!.rules[rule].preservative?.hazard.includes('cid')) && (
         <p className="finding question small">
           <span className="strong">Acid in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules come first.
         </p>
@@ -109,7 +115,7 @@ export function PlanPanel() {
               <tr>
                 <th>Point</th>
                 {analysisIds.map((id) => (
-                  <th key={id}>{analysis(id).name}</th>
+                  <th key={id}>{round.tables.bottles?.analyses[id].name ?? id}</th>
                 ))}
                 <th>Bottles</th>
               </tr>

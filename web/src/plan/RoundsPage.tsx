@@ -1,13 +1,14 @@
 import { Link } from 'react-router';
-import useSWR from 'swr';
+import { Button } from 'antd';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { usePages } from '../app/usePages.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showDate } from '../time/show.ts';
 import type { RoundLine } from '../today/TodayPage.tsx';
 
 export function RoundsPage() {
-  const { data, error, mutate } = useSWR<RoundLine[]>('/api/rounds');
-  if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
+  const { items: data, error, retry, more } = usePages<RoundLine>('/api/rounds', 50, (round) => `${round.date} ${round.code}`);
+  if (error && !data) return <Failed error={error} retry={retry} />;
   if (!data) return <Loading what="the rounds" />;
   return (
     <>
@@ -47,13 +48,18 @@ export function RoundsPage() {
                         Done
                       </span>
                     ) : (
-                      round.overview?.next?.say
+                      round.overview.next?.say
                     )}
                   </td>
                 </tr>
               ))}
             </tbody>
           </table>
+        </div>
+      )}
+      {more && (
+        <div>
+          <Button onClick={more}>Earlier rounds</Button>
         </div>
       )}
     </>

@@ -15,18 +15,17 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
   const { id, append } = useRound();
   const navigate = useNavigate();
   const [detached, setDetached] = useState(false);
-  const [reason, setReason, forget] = useDraft(`purge-end.${visit.id}`, '');
+  const [reason, setReason, forget, entryId] = useDraft(`purge-end.${visit.id}`, '');
   const { busy, run, at, say } = useAction();
   const why = useId();
-  if (purge.sets.length === 0) return null;
+  if (purge.count === 0) return null;
   const end = () =>
     run(async () => {
-      await append(purgeEnded, {
-        visit: visit.id,
-        flowCellDetached: detached as true,
-        ...(purge.ready ? {} : reason.trim() ? { reason } : {}),
-      });
-      forget();
+      await append(
+        purgeEnded,
+        { flowCellDetached: detached as true, ...(purge.ready ? {} : reason.trim() ? { reason } : {}) },
+        { at: visit.id, id: entryId, kept: forget },
+      );
       await navigate(roomPath(id, 'fill', visit.id));
     });
   const Around = purge.ready ? 'section' : 'details';
@@ -62,8 +61,8 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
 }
 
 export function Ended({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
-  const { id, round, entries } = useRound();
-  const entry = entries.filter(purgeEnded.is).findLast((one) => one.payload.visit === visit.id);
+  const { id, round } = useRound();
+  const { entry } = purge.ended!;
   return (
     <section className="panel">
       <h2>Ended at {showTime(purge.ended!.at, round.plan.zone)}</h2>
@@ -72,7 +71,7 @@ export function Ended({ visit, purge }: { visit: VisitState; purge: PurgeState }
         <Link className="strong" to={roomPath(id, 'fill', visit.id)}>
           Fill the bottles
         </Link>
-        {entry && <Correct entry={entry.id} kind={purgeEnded} what="the end of the purge" />}
+        <Correct entry={entry} kind={purgeEnded} what="the end of the purge" />
       </div>
     </section>
   );

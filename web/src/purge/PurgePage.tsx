@@ -1,5 +1,5 @@
 import { inText } from '@fonte/core/parameters';
-import { criterion, type PurgeState } from '@fonte/core/purge';
+import { type PurgeState } from '@fonte/core/purge';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
@@ -46,7 +46,7 @@ function PurgeAt({ visit }: { visit: VisitState }) {
             well={point.well}
             mark={mark}
             depth={level.agreed.depth}
-            pumping={purge.ended ? null : (purge.sets.findLast((set) => set.level !== null)?.level ?? null)}
+            pumping={purge.ended ? null : purge.pumpingLevel}
             purge={purge}
           />
         </div>
@@ -99,7 +99,7 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
       </div>
       {purge.stability && (
         <section>
-          <h2>{criterion(setUp.criterion).name}</h2>
+          <h2>{setUp.rule?.name}</h2>
           <Bands of={purge.stability} />
         </section>
       )}
@@ -112,7 +112,7 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
           <End visit={visit} purge={purge} />
         </>
       )}
-      <Sets visit={visit} purge={purge} />
+      <Sets purge={purge} />
       {!purge.ended && (
         <details>
           <summary>Change casing, volumes or criterion</summary>

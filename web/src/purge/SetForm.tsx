@@ -80,7 +80,7 @@ export function SetForm({ visit, setUp }: { visit: VisitState; setUp: PurgeSetUp
     level: { text: '', unit: system === 'us' ? 'ft' : 'm' },
     note: '',
   };
-  const [draft, setDraft, clear] = useDraft<SetDraft>(`set.${visit.id}`, empty);
+  const [draft, setDraft, clear, entryId] = useDraft<SetDraft>(`set.${visit.id}`, empty);
   const [tried, setTried] = useState(false);
   const { busy, run, say } = useAction();
   const note = useId();
@@ -94,10 +94,15 @@ export function SetForm({ visit, setUp }: { visit: VisitState; setUp: PurgeSetUp
     setTried(true);
     if (Object.keys(errors).length > 0 || busy) return;
     void run(async () => {
-      await append(purgeReading, setPayload(visit.id, draft, setUp.parameters));
-      clear();
-      setTried(false);
-      first.current?.focus();
+      await append(purgeReading, setPayload(draft, setUp.parameters), {
+        at: visit.id,
+        id: entryId,
+        kept: () => {
+          clear();
+          setTried(false);
+          first.current?.focus();
+        },
+      });
     });
   };
   return (
@@ -108,7 +113,7 @@ export function SetForm({ visit, setUp }: { visit: VisitState; setUp: PurgeSetUp
         write();
       }}
     >
-      <h2>Set {(visit.purge?.sets.length ?? 0) + 1}</h2>
+      <h2>Set {(visit.purge?.count ?? 0) + 1}</h2>
       <SetFields
         draft={draft}
         parameters={setUp.parameters}

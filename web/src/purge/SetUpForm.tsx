@@ -1,16 +1,6 @@
 import { parameter } from '@fonte/core/parameters';
-import {
-  criterion,
-  criterionIds,
-  insideDiameter,
-  pipe,
-  pipeIds,
-  probeParameters,
-  purgeSetUp,
-  type CriterionId,
-  type PipeId,
-  type ProbeParameter,
-} from '@fonte/core/purge';
+import { criteria, insideDiameter, pipe, pipeIds, probeParameters, purgeSetUp, type PipeId, type ProbeParameter } from '@fonte/core/purge';
+import { refOf } from '@fonte/core/editions';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, showNumber, type Typed } from '@fonte/core/units';
@@ -27,7 +17,7 @@ interface Draft {
   pipe: string;
   diameter: Typed;
   volumes: number;
-  criterion: CriterionId;
+  criterion: string;
   parameters: ProbeParameter[];
 }
 
@@ -41,33 +31,35 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   } = useUnitSystem();
   const given = visit.purge?.setUp;
   const typed = (metres: number): Typed => ({ text: showNumber(fromBase(metres, unit), decimals), unit });
-  const [draft, setDraft, clear] = useDraft<Draft>(`purge-set-up.${visit.id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`purge-set-up.${visit.id}`, {
     pipe: given?.pipe ?? point.well.pipe ?? '',
     diameter: given?.insideDiameterTyped ?? typed(point.well.insideDiameter),
     volumes: given?.volumes ?? 3,
-    criterion: given?.criterion ?? 'epa-1996',
+    criterion: given?.criterion ?? refOf(criteria.newest[0]!),
     parameters: given?.parameters ?? ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
   });
   const [tried, setTried] = useState(false);
   const { busy, run, at, say } = useAction();
   const [pipeId, ruleId] = [useId(), useId()];
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
-  const rule = criterion(draft.criterion);
-  const judged = rule.tolerances.map((tolerance) => tolerance.parameter);
+  const rule = criteria.find(draft.criterion);
+  const judged = rule?.tolerances.map((tolerance) => tolerance.parameter) ?? [];
   const problem = numberError(draft.diameter);
   const write = () => {
     setTried(true);
     if (problem) return;
     void run(async () => {
-      await append(purgeSetUp, {
-        visit: visit.id,
-        insideDiameter: draft.diameter,
-        ...(draft.pipe ? { pipe: draft.pipe } : {}),
-        volumes: draft.volumes,
-        criterion: draft.criterion,
-        parameters: draft.parameters,
-      });
-      clear();
+      await append(
+        purgeSetUp,
+        {
+          insideDiameter: draft.diameter,
+          ...(draft.pipe ? { pipe: draft.pipe } : {}),
+          volumes: draft.volumes,
+          criterion: draft.criterion,
+          parameters: draft.parameters,
+        },
+        { at: visit.id, id: entryId, kept: clear },
+      );
       onDone?.();
     });
   };
@@ -117,17 +109,17 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
           size="large"
           value={draft.criterion}
           onChange={(value) => set({ criterion: value })}
-          options={criterionIds.map((value) => ({ value, label: criterion(value).name }))}
+          options={criteria.newest.map((one) => ({ value: refOf(one), label: one.name }))}
         />
         <p className="soft small">
-          {rule.tolerances
+          {(rule?.tolerances ?? [])
             .filter(({ parameter: id }) => (draft.parameters as string[]).includes(id))
             .map(
               ({ parameter: id, absolute, percent, floor }) =>
                 `${parameter(id).name} ± ${absolute ?? `${percent} %`}${floor === undefined ? '' : ` (free at or below ${floor})`}`,
             )
             .join(', ')}
-          . {rule.source}.
+          . {rule?.source}.
         </p>
       </div>
       <fieldset style={{ border: 0, padding: 0, margin: 0 }}>

@@ -1,6 +1,5 @@
 import { parameter } from '@fonte/core/parameters';
 import { purgeReading, type PurgeState } from '@fonte/core/purge';
-import type { VisitState } from '@fonte/core/round';
 import { showTyped } from '@fonte/core/units';
 import { useState } from 'react';
 import { Correct } from '../book/Correct.tsx';
@@ -9,11 +8,11 @@ import { showTime } from '../time/show.ts';
 import { draftOf, setErrors, setPayload, type SetDraft } from './setDraft.ts';
 import { SetFields } from './SetForm.tsx';
 
-export function Sets({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
+export function Sets({ purge }: { purge: PurgeState }) {
   const { round } = useRound();
   const { parameters } = purge.setUp!;
   const [instead, setInstead] = useState<SetDraft | null>(null);
-  if (purge.sets.length === 0) return null;
+  if (purge.count === 0) return null;
   return (
     <section className="stack">
       <h2>Sets</h2>
@@ -49,7 +48,8 @@ export function Sets({ visit, purge }: { visit: VisitState; purge: PurgeState })
                     kind={purgeReading}
                     what={`set ${index + 1}`}
                     onOpen={() => setInstead(draftOf(set))}
-                    instead={() => setPayload(visit.id, instead ?? draftOf(set), parameters)}
+                    isChanged={instead !== null && JSON.stringify(instead) !== JSON.stringify(draftOf(set))}
+                    instead={() => setPayload(instead ?? draftOf(set), parameters)}
                   >
                     {instead && (
                       <SetFields

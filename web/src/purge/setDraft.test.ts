@@ -29,10 +29,8 @@ describe('a set while it is typed', () => {
 });
 
 it('sends what was typed and nothing that was left empty', () => {
-  const visit = '01a20799-0ac0-7e14-ac1e-a37805fa5240';
-  const payload = setPayload(visit, draft({ note: '  clear ' }), parameters);
+  const payload = setPayload(draft({ note: '  clear ' }), parameters);
   expect(payload).toEqual({
-    visit,
     pumped: { text: '24', unit: 'L' },
     note: 'clear',
     values: { temperature: { text: '16,8', unit: 'degC' }, ph: { text: '6.88', unit: 'pH' } },
@@ -40,7 +38,7 @@ it('sends what was typed and nothing that was left empty', () => {
   expect(purgeReading.payload.safeParse(payload).success).toBe(true);
 });
 
-it('turns a written set back into a draft to correct', () => {
+it('turns a written set back into a draft to correct, in which everything else stays as it was typed', () => {
   const set = {
     entry: 'e',
     at: 0,
@@ -48,10 +46,13 @@ it('turns a written set back into a draft to correct', () => {
     pumpedTyped: { text: '24', unit: 'L' as const },
     values: draft().values,
     level: 7.6,
+    levelTyped: { text: '24.93', unit: 'ft' as const },
     note: 'clear',
   };
-  expect(draftOf(set)).toMatchObject({ pumped: { text: '24' }, level: { text: '7.600', unit: 'm' }, note: 'clear' });
-  expect(draftOf({ ...set, level: null }).level.text).toBe('');
+  expect(draftOf(set)).toMatchObject({ pumped: { text: '24' }, level: { text: '24.93', unit: 'ft' }, note: 'clear' });
+  expect(draftOf({ ...set, level: null, levelTyped: null }).level.text).toBe('');
+  const corrected = setPayload({ ...draftOf(set), pumped: { text: '25', unit: 'L' } }, ['ph']);
+  expect(corrected).toMatchObject({ pumped: { text: '25' }, values: set.values, level: { text: '24.93', unit: 'ft' } });
 });
 
 it('offers a choice of unit only where instruments differ', () => {

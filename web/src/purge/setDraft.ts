@@ -1,6 +1,6 @@
 import { parameter, questionReading } from '@fonte/core/parameters';
 import type { ProbeParameter, PurgeSet } from '@fonte/core/purge';
-import { readNumber, showNumber, unit as unitRow, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
+import { readNumber, unit as unitRow, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
 
 /** A set of readings as it is being typed. */
 export interface SetDraft {
@@ -39,11 +39,16 @@ export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]
   return errors;
 }
 
-/** The payload of a draft: what was left empty is left out. */
-export function setPayload(visit: string, draft: SetDraft, parameters: readonly ProbeParameter[]) {
-  const values = Object.fromEntries(parameters.filter((id) => isTyped(draft.values[id])).map((id) => [id, draft.values[id]!]));
+/**
+ * The payload of a draft: what was left empty is left out. Parameters that are not asked for any more stay as they were
+ * typed: correcting one number leaves the others alone.
+ */
+export function setPayload(draft: SetDraft, parameters: readonly ProbeParameter[]) {
+  const others = (Object.keys(draft.values) as ProbeParameter[]).filter((id) => !parameters.includes(id));
+  const values = Object.fromEntries(
+    [...parameters, ...others].filter((id) => isTyped(draft.values[id])).map((id) => [id, draft.values[id]!]),
+  );
   return {
-    visit,
     pumped: draft.pumped,
     values,
     ...(isTyped(draft.level) ? { level: draft.level } : {}),
@@ -56,7 +61,7 @@ export function draftOf(set: PurgeSet): SetDraft {
   return {
     pumped: set.pumpedTyped,
     values: set.values,
-    level: { text: set.level === null ? '' : showNumber(set.level, 3), unit: 'm' },
+    level: set.levelTyped ?? { text: '', unit: 'm' },
     note: set.note ?? '',
   };
 }

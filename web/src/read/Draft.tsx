@@ -1,12 +1,12 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import { type Mapping, type ReportDraft, type Role } from '@fonte/core/read';
-import type { RoundReport } from '@fonte/core/round';
+import { type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
 import { Button, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { post } from '../app/api.ts';
+import { deviceId, useSession } from '../app/session.ts';
 import { Failed, Loading } from '../app/Feedback.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
@@ -20,6 +20,7 @@ import { Results } from './Results.tsx';
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
   const { id, refresh } = useRound();
+  const { author } = useSession();
   const navigate = useNavigate();
   const [mapping, setMapping] = useState<Mapping | undefined>(report.read?.mapping);
   const {
@@ -44,7 +45,11 @@ export function Draft({ report }: { report: RoundReport }) {
     run(async () => {
       const key = JSON.stringify(draft.mapping);
       attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
-      await post(`/api/rounds/${id}/reports/${report.sha256}/read`, { id: attempt.current.id, mapping: draft.mapping });
+      await post(`/api/rounds/${id}/reports/${report.sha256}/read`, {
+        id: attempt.current.id,
+        mapping: draft.mapping,
+        by: { author, device: deviceId() },
+      });
       await refresh();
       await navigate(`/rounds/${id}/verdict`);
     });

@@ -1,19 +1,24 @@
-import { bottlesAtLab, type RoundReport } from '@fonte/core/round';
-import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { isToRead, reportPutAside, type RoundReport } from '@fonte/core/read';
+import { bottlesAtLab } from '@fonte/core/round';
+import { Button, Input } from 'antd';
+import { useId, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { post, request } from '../app/api.ts';
+import { deviceId, useSession } from '../app/session.ts';
 import { Empty } from '../app/Feedback.tsx';
+import { Correct } from '../book/Correct.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
+import { useDraft } from '../units/useDraft.ts';
 import { Draft } from './Draft.tsx';
 
 /** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
 export function ReportPage() {
   const { id, round, refresh } = useRound();
+  const { author } = useSession();
   const { busy, run, say } = useAction();
   const fetching = useAction();
   const [hasNone, setHasNone] = useState(false);
@@ -26,11 +31,14 @@ export function ReportPage() {
     });
   const take = (chosen: File) =>
     run(async () => {
-      await request(`/api/rounds/${id}/reports?name=${encodeURIComponent(chosen.name)}`, {
-        method: 'POST',
-        body: chosen,
-        headers: { 'content-type': 'text/csv' },
-      });
+      await request(
+        `/api/rounds/${id}/reports?name=${encodeURIComponent(chosen.name.slice(0, 200))}&author=${author}&device=${deviceId()}`,
+        {
+          method: 'POST',
+          body: chosen,
+          headers: { 'content-type': 'text/csv' },
+        },
+      );
       await refresh();
     });
   const atLab = bottlesAtLab(round).size;
@@ -38,7 +46,13 @@ export function ReportPage() {
     <div className="stack-wide">
       <div className="row between">
         <h1>
-          {round.reports.length === 0 ? 'Report' : round.reports.some((report) => !report.read) ? 'A report to read' : 'The report is read'}
+          {round.reports.length === 0
+            ? 'Report'
+            : round.reports.some(isToRead)
+              ? 'A report to read'
+              : round.reports.some((report) => report.read)
+                ? 'The report is read'
+                : 'Report'}
         </h1>
         <div className="row">
           <Button
@@ -92,7 +106,7 @@ function Report({ report }: { report: RoundReport }) {
           {(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…
         </span>
       </p>
-      {report.read && (
+      {report.read && !report.putAside && (
         <div className="row between panel">
           <p className="word tone-good">
             <Mark kind="good" />
@@ -103,14 +117,64 @@ function Report({ report }: { report: RoundReport }) {
           </Link>
         </div>
       )}
-      {report.read ? (
-        <details>
-          <summary>Read it again with other columns</summary>
-          <Draft report={report} />
-        </details>
+      {report.putAside ? (
+        <p className="finding note">
+          <Mark kind="note" />
+          <span>
+            Put aside: {report.putAside.reason}. It says nothing about this round.{' '}
+            <Correct entry={report.putAside.entry} kind={reportPutAside} what={`putting ${report.name} aside`} />
+          </span>
+        </p>
+      ) : report.read ? (
+        <>
+          <details>
+            <summary>Read it again with other columns</summary>
+            <Draft report={report} />
+          </details>
+          <PutAside report={report} />
+        </>
       ) : (
-        <Draft report={report} />
+        <>
+          <Draft report={report} />
+          <PutAside report={report} />
+        </>
       )}
     </section>
+  );
+}
+
+/** A report that is not to be read, or not any more: it stays kept, with the reason why. */
+function PutAside({ report }: { report: RoundReport }) {
+  const { append } = useRound();
+  const { busy, run, at, say } = useAction();
+  const [reason, setReason, clear, entryId] = useDraft(`put-aside.${report.sha256}`, '');
+  const field = useId();
+  const put = () =>
+    run(async () => {
+      await append(reportPutAside, { sha256: report.sha256, reason }, { id: entryId, kept: clear });
+    });
+  return (
+    <details className="panel">
+      <summary>Put this file aside</summary>
+      <p className="soft">It stays kept under its hash, and says nothing about this round.</p>
+      <div className="typed">
+        <label htmlFor={field}>Why</label>
+        <Input
+          id={field}
+          size="large"
+          value={reason}
+          maxLength={500}
+          onChange={(event) => setReason(event.target.value)}
+          placeholder="somebody else’s report, cannot be read, withdrawn by the lab …"
+        />
+        {at('reason') && <p className="field-error">{at('reason')}</p>}
+      </div>
+      <Said say={at('reason') ? null : say} />
+      <div>
+        <Button loading={busy} onClick={() => void put()}>
+          Put it aside
+        </Button>
+      </div>
+    </details>
   );
 }

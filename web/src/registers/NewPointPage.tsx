@@ -1,4 +1,4 @@
-import { writeEntry } from '@fonte/core/book';
+import { newId, writeEntry } from '@fonte/core/book';
 import { pointRegistered, type Point } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
 import { base, readNumber, type Typed } from '@fonte/core/units';
@@ -6,8 +6,8 @@ import { Button, Input, Segmented } from 'antd';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
-import { post } from '../app/api.ts';
-import { useSession } from '../app/session.ts';
+import { deviceId, useSession } from '../app/session.ts';
+import { writeOnce } from '../book/send.ts';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { now, offsetAt } from '../time/clock.ts';
@@ -44,9 +44,9 @@ const empty: Draft = {
   >,
 };
 
-function pointOf({ type, use, texts, lengths: typed, residual }: Draft): Point {
+function pointOf({ type, use, texts, lengths: typed, residual }: Draft, id: string): Point {
   const metres = (name: Length) => base(typed[name]);
-  const shared = { id: texts.code.toLowerCase(), code: texts.code, name: texts.name, place: texts.place, use, access: texts.access };
+  const shared = { id, code: texts.code, name: texts.name, place: texts.place, use, access: texts.access };
   if (type === 'tap') {
     const minimum = readNumber(residual);
     return { ...shared, type, tap: { outlet: texts.outlet, residualMinimum: minimum.ok ? minimum.value : null } };
@@ -69,13 +69,14 @@ export function NewPointPage() {
   const { author } = useSession();
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
-  const [draft, setDraft, clear] = useDraft<Draft>('point', empty);
+  const [draft, setDraft, clear, id] = useDraft<Draft>('point', empty);
   const [tried, setTried] = useState(false);
   const { busy, run, at, say } = useAction();
   const prefix = useId();
+  const [entryId] = useState(() => newId(now()));
   const residualProblem = draft.residual.trim() === '' ? undefined : numberError({ text: draft.residual, unit: 'mg/L' });
   const problems = draft.type === 'well' ? lengths.filter((name) => numberError(draft.lengths[name])) : [residualProblem].filter(Boolean);
-  const parsed = problems.length === 0 ? pointRegistered.payload.safeParse(pointOf(draft)) : null;
+  const parsed = problems.length === 0 ? pointRegistered.payload.safeParse(pointOf(draft, id)) : null;
   const wrong = (path: string) =>
     (tried ? parsed?.error?.issues.find((issue) => issue.path.join('.') === path)?.message : undefined) ?? at(path);
   const wellPath: Record<Length, string> = {
@@ -106,12 +107,11 @@ export function NewPointPage() {
     if (!parsed?.success) return;
     void run(async () => {
       const moment = now();
-      await post(
-        '/api/books/org/entries',
-        writeEntry({ book: 'org', author, now: moment, offset: offsetAt(moment) }, pointRegistered, parsed.data),
-      );
+      const pen = { book: id, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
+      // The form's own id is the point's: sent twice, it registers one point.
+      await writeOnce(writeEntry(pen, pointRegistered, parsed.data, { id: entryId }));
       clear();
-      await mutate('/api/points');
+      await mutate((key) => typeof key === 'string' && key.includes('/api/points'));
       await navigate('/points');
     });
   };

@@ -1,18 +1,23 @@
 import type { RecordedLevel } from '@fonte/core/level';
 import type { Point, WellPoint } from '@fonte/core/registers';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
-import { lazy, Suspense } from 'react';
+import { Button, Input } from 'antd';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { usePages } from '../app/usePages.ts';
 import { useUnitSystem } from '../units/system.ts';
 
 const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
 
 /** The register of points: how to get there, how it is built, and its levels through time. */
 export function PointsPage() {
-  const { data, error, mutate } = useSWR<Point[]>('/api/points');
-  if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
+  const [search, setSearch] = useState('');
+  const asked = useDeferredValue(search.trim());
+  const path = asked === '' ? '/api/points' : `/api/points?search=${encodeURIComponent(asked)}`;
+  const { items: data, error, retry, more } = usePages<Point>(path, 20, (point) => point.id);
+  if (error && !data) return <Failed error={error} retry={retry} />;
   if (!data) return <Loading what="the register" />;
   return (
     <>
@@ -22,7 +27,20 @@ export function PointsPage() {
           Register a point
         </Link>
       </div>
-      {data.length === 0 ? (
+      {(data.length > 8 || search !== '') && (
+        <Input
+          allowClear
+          size="large"
+          aria-label="Find a point"
+          placeholder="Name or code"
+          value={search}
+          maxLength={80}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+      )}
+      {data.length === 0 && search !== '' ? (
+        <p role="status">No point of that name or code.</p>
+      ) : data.length === 0 ? (
         <Empty title="No point is registered yet">
           <Link to="/points/new">Register a point</Link>
         </Empty>
@@ -48,6 +66,11 @@ export function PointsPage() {
               )}
             </section>
           ))}
+          {more && (
+            <div>
+              <Button onClick={more}>More points</Button>
+            </div>
+          )}
         </div>
       )}
     </>

@@ -1,6 +1,7 @@
 import { nextStep } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
+import { Clocks, Settle } from '../book/Settle.tsx';
 import { useRound } from '../book/useRound.ts';
 import { PlanPanel } from '../plan/PlanPanel.tsx';
 import { FollowUps } from '../act/FollowUps.tsx';
@@ -25,6 +26,8 @@ export function RoundPage() {
           </Button>
         )}
       </section>
+      <Settle />
+      <Clocks />
       {round.followUps.length > 0 && <FollowUps />}
       <PlanPanel />
     </>

@@ -1,4 +1,3 @@
-import { bottleRule } from '@fonte/core/bottles';
 import {
   nextAtVisit,
   protocolOf,
@@ -20,7 +19,7 @@ import './stream.css';
 const roomOf: Partial<Record<Stage, Room>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };
 
 function describe(bottle: BottleState, now: number): string {
-  const name = `${bottle.id}, ${bottleRule(bottle.rule).name}`;
+  const name = `${bottle.id}, ${bottle.card.name}`;
   if (bottle.lost) return `${name}: ${bottle.lost.how}, ${bottle.lost.reason}`;
   const left =
     bottle.holding && bottle.stage === 'filled'
@@ -58,7 +57,7 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
                   title={describe(bottle, now)}
                   aria-label={describe(bottle, now)}
                 >
-                  {bottleRule(bottle.rule).letter}
+                  {bottle.card.letter}
                 </span>
               );
             })}

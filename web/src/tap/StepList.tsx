@@ -1,6 +1,7 @@
 import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
-import { isFilledByProtocol, type VisitState } from '@fonte/core/round';
-import { showTyped } from '@fonte/core/units';
+import { showTyped, type Typed } from '@fonte/core/units';
+import { useState } from 'react';
+import { numberError, TypedField } from '../units/TypedField.tsx';
 import { wallTime } from '@fonte/core/time';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
@@ -19,10 +20,9 @@ function answered(run: RunStep): string {
 }
 
 /** All steps of the run: what was done and when, what is now, what comes. A step done can be struck and done again. */
-export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
+export function StepList({ run }: { run: RunState }) {
   const { round } = useRound();
   const seconds = (at: number) => `${wallTime(at, round.plan.zone).time}:${String(new Date(at).getUTCSeconds()).padStart(2, '0')}`;
-  const correctable = visit.bottles.every((bottle) => !isFilledByProtocol(visit, bottle.rule) || bottle.state !== 'filled');
   return (
     <ol className="step-list plain">
       {run.steps.map((one) => (
@@ -33,14 +33,33 @@ export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
           </span>
           <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
           {one.entry &&
-            correctable &&
-            (one.state === 'skipped' ? (
-              <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />
-            ) : (
-              <Correct entry={one.entry} kind={stepDone} what={one.step.say} />
-            ))}
+            (one.state === 'skipped' ? <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} /> : <CorrectStep one={one} />)}
         </li>
       ))}
     </ol>
+  );
+}
+
+/** A step that was done: its time can be put right, and a reading that was measured. */
+function CorrectStep({ one }: { one: RunStep }) {
+  const measured = one.answer?.type === 'measure' ? one.answer : null;
+  const [reading, setReading] = useState<Typed | null>(null);
+  return (
+    <Correct
+      entry={one.entry!}
+      kind={stepDone}
+      what={one.step.say}
+      onOpen={() => setReading(measured?.reading ?? null)}
+      isChanged={measured !== null && reading !== null && JSON.stringify(reading) !== JSON.stringify(measured.reading)}
+      instead={() => ({
+        step: one.step.id,
+        answer: measured && reading ? { ...measured, reading } : one.answer!,
+        ...(one.departure ? { departure: one.departure } : {}),
+      })}
+    >
+      {measured && reading && (
+        <TypedField label="Should read" value={reading} units={[reading.unit]} onChange={setReading} error={numberError(reading)} />
+      )}
+    </Correct>
   );
 }

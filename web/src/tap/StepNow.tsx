@@ -1,7 +1,7 @@
 import {
   clockStarted,
   departs,
-  refuseAnswer,
+  misfitAnswer,
   stepDone,
   stepSkipped,
   stopsOf,
@@ -9,7 +9,7 @@ import {
   type Step,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { isFilledByProtocol, type VisitState } from '@fonte/core/round';
+import { isFilledByProtocol, sayMisfit, type VisitState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
@@ -50,7 +50,7 @@ function answerFrom({ act }: Step, draft: Draft): StepAnswer {
 export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
   const { append } = useRound();
   const { step } = now;
-  const [draft, setDraft, clear] = useDraft<Draft>(`step.${visit.id}.${step.id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`step.${visit.id}.${step.id}`, {
     checks: {},
     option: '',
     reading: { text: '', unit: step.act.type === 'measure' ? step.act.unit : 'mg/L' },
@@ -64,12 +64,13 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
 
   const answer = answerFrom(step, draft);
+  const misfit = misfitAnswer(step, answer);
   const refused =
     step.act.type === 'measure' && numberError(draft.reading)
       ? { message: numberError(draft.reading)! }
       : step.act.type === 'choose' && draft.option === ''
         ? { message: 'Choose one.' }
-        : refuseAnswer(step, answer);
+        : misfit && { message: sayMisfit(misfit) };
   const stops = refused || visit.point.type !== 'tap' ? [] : stopsOf(step, answer, visit.point);
   const departure = refused ? null : departs(now, answer, time);
   const isRunning = step.act.type === 'clock' && now.clockFrom !== null && departure !== null;
@@ -79,16 +80,15 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
     setTried(true);
     if (refused || (departure && draft.departure.trim().length < 3)) return;
     void run(async () => {
-      await append(stepDone, { visit: visit.id, step: step.id, answer, ...(departure ? { departure: draft.departure } : {}) });
-      clear();
+      const said = { step: step.id, answer, ...(departure ? { departure: draft.departure } : {}) };
+      await append(stepDone, said, { at: visit.id, id: entryId, kept: clear });
     });
   };
   const skip = () => {
     setTried(true);
     if (draft.departure.trim().length < 3) return;
     void run(async () => {
-      await append(stepSkipped, { visit: visit.id, step: step.id, departure: draft.departure });
-      clear();
+      await append(stepSkipped, { step: step.id, departure: draft.departure }, { at: visit.id, id: entryId, kept: clear });
     });
   };
   const { act } = step;
@@ -149,7 +149,7 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
               type="primary"
               size="large"
               loading={busy}
-              onClick={() => void run(() => append(clockStarted, { visit: visit.id, step: step.id }))}
+              onClick={() => void run(() => append(clockStarted, { step: step.id }, { at: visit.id }))}
             >
               Start the clock
             </Button>{' '}

@@ -21,8 +21,26 @@ function TapAt({ visit }: { visit: VisitState }) {
   return (
     <div className="stack-wide">
       <VisitHead visit={visit}>{visit.run && <SampleType run={visit.run} />}</VisitHead>
-      {visit.run ? <Running visit={visit} run={visit.run} /> : <Start visit={visit} />}
+      {visit.run ? (
+        <Running visit={visit} run={visit.run} />
+      ) : visit.unknownRun ? (
+        <Unknown edition={visit.unknownRun} />
+      ) : (
+        <Start visit={visit} />
+      )}
     </div>
+  );
+}
+
+/** A protocol of a newer copy of the product: its steps stand in the book, and nothing is made of them here. */
+function Unknown({ edition }: { edition: string }) {
+  return (
+    <Empty title="This protocol is not known here">
+      <p>
+        The run was started with {edition}, by a newer copy of Fonte. Its steps are kept and cannot be judged here: the sample counts as a
+        special one until they are. Update Fonte.
+      </p>
+    </Empty>
   );
 }
 
@@ -62,7 +80,7 @@ function Start({ visit }: { visit: VisitState }) {
           type="primary"
           size="large"
           loading={busy}
-          onClick={() => void run(() => append(runStarted, { visit: visit.id, protocol: protocol.id, edition: protocol.edition }))}
+          onClick={() => void run(() => append(runStarted, { protocol: protocol.id, edition: protocol.edition }, { at: visit.id }))}
         >
           Start at the tap
         </Button>
@@ -106,7 +124,7 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
       <aside>
         <h2>{run.protocol.title}</h2>
         <p className="soft small">Started {showTime(run.startedAt, round.plan.zone)}</p>
-        <StepList visit={visit} run={run} />
+        <StepList run={run} />
       </aside>
     </div>
   );

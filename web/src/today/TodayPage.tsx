@@ -1,4 +1,5 @@
-import type { RoundOverview } from '@fonte/core/round';
+import type { FollowUp } from '@fonte/core/act';
+import type { RoundOverview, RunningClock, WaitingBottle } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
 import useSWR from 'swr';
@@ -16,16 +17,28 @@ export interface RoundLine {
   name: string;
   date: string;
   closed: boolean;
-  overview?: RoundOverview;
+  overview: RoundOverview;
 }
-type OpenRound = RoundLine & { overview: RoundOverview };
+
+/** The first of a sort over all rounds, soonest first, and how many there are. */
+interface Agenda<T> {
+  count: number;
+  first: { round: string; item: T }[];
+}
+
+interface Today {
+  rounds: RoundLine[];
+  clocks: Agenda<RunningClock>;
+  bottles: Agenda<WaitingBottle>;
+  actions: Agenda<FollowUp>;
+}
 
 /** What is next and where; every running clock; bottles whose time is short; what is due. Nothing else. */
 export function TodayPage() {
-  const { data, error, mutate } = useSWR<RoundLine[]>('/api/rounds', { refreshInterval: 5000 });
+  const { data, error, mutate } = useSWR<Today>('/api/today', { refreshInterval: 5000 });
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="today’s work" />;
-  const open = data.filter((round): round is OpenRound => round.overview !== undefined);
+  const { rounds: open } = data;
   if (open.length === 0) {
     return (
       <Empty title="No round is under way">
@@ -39,9 +52,9 @@ export function TodayPage() {
     <div className="today">
       <NextUp round={first!} />
       <div className="today-side stack-wide">
-        <Running rounds={open} />
-        <Due rounds={open} />
-        <Waiting rounds={open} />
+        <Running clocks={data.clocks} />
+        <Due actions={data.actions} />
+        <Waiting bottles={data.bottles} />
         {others.length > 0 && <Others rounds={others} />}
       </div>
       <section className="today-stream" aria-label={`Bottles of ${first!.name}`}>
@@ -51,7 +64,7 @@ export function TodayPage() {
   );
 }
 
-function NextUp({ round }: { round: OpenRound }) {
+function NextUp({ round }: { round: RoundLine }) {
   const navigate = useNavigate();
   const { overview } = round;
   const next = overview.next;
@@ -72,18 +85,17 @@ function NextUp({ round }: { round: OpenRound }) {
   );
 }
 
-function Running({ rounds }: { rounds: OpenRound[] }) {
+function Running({ clocks: { count, first } }: { clocks: Agenda<RunningClock> }) {
   const time = useNow();
-  const clocks = rounds.flatMap((round) => round.overview.clocks.map((clock) => ({ round, clock })));
-  if (clocks.length === 0) return null;
+  if (count === 0) return null;
   return (
     <section className="stack">
       <h2 className="word tone-live">
         <Mark kind="live" />
         Running
       </h2>
-      {clocks.map(({ round, clock }) => (
-        <Link key={clock.visit} className="tile live" to={roomPath(round.id, 'tap', clock.visit)}>
+      {first.map(({ round, item: clock }) => (
+        <Link key={clock.visit} className="tile live" to={roomPath(round, 'tap', clock.visit)}>
           <span>
             {clock.say}
             <br />
@@ -96,17 +108,14 @@ function Running({ rounds }: { rounds: OpenRound[] }) {
   );
 }
 
-function Due({ rounds }: { rounds: OpenRound[] }) {
+function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
   const time = useNow(10_000);
-  const due = rounds
-    .flatMap((round) => round.overview.followUps.map((action) => ({ round, action })))
-    .sort((a, b) => a.action.due - b.action.due);
-  if (due.length === 0) return null;
+  if (count === 0) return null;
   return (
     <section className="stack">
       <h2>To do</h2>
-      {due.map(({ round, action }) => (
-        <Link key={action.id} className="tile due" to={`${roomPath(round.id, 'verdict', null)}#follow-up`}>
+      {first.map(({ round, item: action }) => (
+        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
           <span>
             {action.do}
             <br />
@@ -117,6 +126,7 @@ function Due({ rounds }: { rounds: OpenRound[] }) {
           <Deadline at={action.due} now={time} />
         </Link>
       ))}
+      {count > first.length && <p className="soft">and {count - first.length} more, due later</p>}
     </section>
   );
 }
@@ -124,17 +134,14 @@ function Due({ rounds }: { rounds: OpenRound[] }) {
 /** So many bottles are listed: those whose time ends first. */
 const shortest = 3;
 
-function Waiting({ rounds }: { rounds: OpenRound[] }) {
+function Waiting({ bottles: { count, first } }: { bottles: Agenda<WaitingBottle> }) {
   const time = useNow(10_000);
-  const waiting = rounds
-    .flatMap((round) => round.overview.waiting.map((bottle) => ({ round, bottle })))
-    .sort((a, b) => a.bottle.deadline - b.bottle.deadline);
-  if (waiting.length === 0) return null;
+  if (count === 0) return null;
   return (
     <section className="stack">
       <h2>Bottles in the cooler</h2>
-      {waiting.slice(0, shortest).map(({ round, bottle }) => (
-        <Link key={bottle.bottle} className="tile" to={roomPath(round.id, 'custody', null)}>
+      {first.slice(0, shortest).map(({ round, item: bottle }) => (
+        <Link key={bottle.bottle} className="tile" to={roomPath(round, 'custody', null)}>
           <span>
             {bottle.bottle}
             <br />
@@ -143,12 +150,12 @@ function Waiting({ rounds }: { rounds: OpenRound[] }) {
           <Deadline at={bottle.deadline} now={time} />
         </Link>
       ))}
-      {waiting.length > shortest && <p className="soft">and {waiting.length - shortest} more with longer time</p>}
+      {count > shortest && <p className="soft">and {count - shortest} more with longer time</p>}
     </section>
   );
 }
 
-function Others({ rounds }: { rounds: OpenRound[] }) {
+function Others({ rounds }: { rounds: RoundLine[] }) {
   return (
     <section className="stack">
       <h2>Also open</h2>

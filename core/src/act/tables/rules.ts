@@ -1,3 +1,4 @@
+import { shelf, type Edition } from '../../editions/index.ts';
 import type { VerdictState } from '../../limits/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
 
@@ -25,7 +26,7 @@ const germs = ['coliforms', 'ecoli'] as const;
  * What follows from a verdict, and by when. The Directive says "immediately" (Article 14); the hours are those of the
  * federal US rules named, which give figures. The authority may set shorter ones, and its word comes first.
  */
-export const followUpRules: readonly FollowUpRule[] = [
+const rules2026: readonly FollowUpRule[] = [
   {
     id: 'ecoli-authority',
     when: { parameters: ['ecoli'], states: ['over-health'], use: 'supply' },
@@ -76,3 +77,17 @@ export const followUpRules: readonly FollowUpRule[] = [
     source: 'Common practice',
   },
 ];
+
+export interface FollowUpTable extends Edition {
+  rules: readonly FollowUpRule[];
+}
+
+export const followUpTables = shelf<FollowUpTable>([
+  {
+    id: 'follow-ups',
+    edition: '2026-1',
+    from: '2020-01-01',
+    source: '40 CFR 141; Directive (EU) 2020/2184; common practice',
+    rules: rules2026,
+  },
+]);

@@ -20,8 +20,9 @@ const per25 = 1.116;
 export const euDrinkingWater: LimitSet = {
   id: 'eu-2020-2184',
   name: 'EU drinking water',
-  source: 'Directive (EU) 2020/2184, Annex I',
-  edition: 'OJ L 435, 23.12.2020',
+  source: 'Directive (EU) 2020/2184, Annex I, OJ L 435, 23.12.2020',
+  edition: '2026-1',
+  from: '2020-12-23',
   rows: [
     microbiological('ecoli', 'per100mL', { most: 0 }),
 

@@ -1,3 +1,4 @@
+import type { Edition } from '../../editions/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
@@ -26,11 +27,8 @@ export interface SumRule {
   place: string;
 }
 
-export interface LimitSet {
-  id: string;
+export interface LimitSet extends Edition {
   name: string;
-  source: string;
-  edition: string;
   rows: readonly LimitRow[];
   sums: readonly SumRule[];
 }

@@ -1,3 +1,4 @@
+import { shelf, type Edition } from '../../editions/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
 
 /** How close readings must be. `percent` is of the reference; below `floor` (parameter's unit) any reading holds. */
@@ -8,22 +9,25 @@ export interface Tolerance {
   floor?: number;
 }
 
-export interface Criterion {
+export interface Criterion extends Edition {
   name: string;
   /** Consecutive sets that must agree. */
   sets: number;
   /** `previous`: each set against the one before it. `median`: each set against the median of the window. */
   against: 'previous' | 'median';
   tolerances: readonly Tolerance[];
-  source: string;
 }
+
+const first = { edition: '2026-1', from: '2020-01-01' };
 
 /**
  * Published stability criteria. The texts say little about what a tolerance is measured against; `against` states the
  * reading chosen here, per source.
  */
-export const criteria = {
-  'epa-1996': {
+const released: readonly Criterion[] = [
+  {
+    id: 'epa-1996',
+    ...first,
     name: 'US EPA 1996, three sets',
     sets: 3,
     against: 'previous',
@@ -36,7 +40,9 @@ export const criteria = {
     ],
     source: 'EPA/540/S-95/504 (1996): three successive readings; read here as each set against the one before',
   },
-  'epa-region1-2017': {
+  {
+    id: 'epa-region1-2017',
+    ...first,
     name: 'US EPA Region 1 2017, three sets',
     sets: 3,
     against: 'previous',
@@ -50,7 +56,9 @@ export const criteria = {
     ],
     source: 'US EPA Region 1 low-flow procedure, rev. 4 (2017), from memory; each set against the one before',
   },
-  'usgs-nfm': {
+  {
+    id: 'usgs-nfm',
+    ...first,
     name: 'USGS field manual, five sets',
     sets: 5,
     against: 'median',
@@ -63,7 +71,9 @@ export const criteria = {
     ],
     source: 'USGS National Field Manual, ch. A4 and A6, five sets against their median; figures from memory',
   },
-  'two-sets': {
+  {
+    id: 'two-sets',
+    ...first,
     name: 'Two sets agree',
     sets: 2,
     against: 'previous',
@@ -74,4 +84,6 @@ export const criteria = {
     ],
     source: 'Common practice; each set against the one before',
   },
-} as const satisfies Record<string, Criterion>;
+];
+
+export const criteria = shelf(released);

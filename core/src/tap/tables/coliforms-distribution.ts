@@ -9,6 +9,7 @@ const practice = 'Common practice';
 export const coliformsDistribution: Protocol = {
   id: 'coliforms-distribution',
   edition: '2026-1',
+  from: '2020-01-01',
   title: 'Coliforms, distribution',
   analysis: 'coliforms',
   source: 'ISO 19458 (from memory) and common practice',

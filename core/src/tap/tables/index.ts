@@ -1,5 +1,5 @@
-import type { Protocol } from '../protocol.ts';
+import { shelf } from '../../editions/index.ts';
 import { coliformsDistribution } from './coliforms-distribution.ts';
 
 /** Every edition of every protocol. */
-export const protocols: readonly [Protocol, ...Protocol[]] = [coliformsDistribution];
+export const protocols = shelf([coliformsDistribution]);

@@ -1,0 +1,10 @@
+import type { MisfitWords } from '../book/index.ts';
+
+export const fillWords: MisfitWords = {
+  'no-such-bottle': 'No such bottle at this point.',
+  'thrown-away': 'This bottle was thrown away.',
+  'handed-over': 'This bottle was handed over.',
+  'filled-already': 'This bottle is filled already.',
+  'end-purge-first': 'End the purge first, with the flow cell detached.',
+  'not-at-filling': 'The protocol is not at its filling step.',
+};

@@ -1,0 +1,7 @@
+import type { MisfitWords } from '../book/index.ts';
+
+export const levelWords: MisfitWords = {
+  'no-level': 'A tap has no water level.',
+  'no-such-mark': 'This well has no such measuring point.',
+  unexplained: ({ why }) => `${why} Read again, or say why it is right.`,
+};

@@ -1,0 +1,9 @@
+import type { MisfitWords } from '../book/index.ts';
+
+export const purgeWords: MisfitWords = {
+  'no-purge': 'A tap is not purged.',
+  'level-first': 'Measure the level first: two readings must agree.',
+  'set-up-first': 'Set up the purge first.',
+  'purge-ended': 'The purge has ended.',
+  'ended-early': 'Volume or stability is not reached: say why you end here.',
+};

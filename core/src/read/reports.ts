@@ -1,0 +1,45 @@
+import { misfit, type Room } from '../book/index.ts';
+import { millis } from '../time/index.ts';
+import { reportPutAside, reportRead, reportReceived, type LabResult, type ReadFault } from './entries.ts';
+import type { Mapping } from './mapping.ts';
+
+/** A report of a lab, and what was read from it once it was. */
+export interface RoundReport {
+  sha256: string;
+  name: string;
+  size: number;
+  at: number;
+  fault: ReadFault | null;
+  read: { entry: string; at: number; mapping: Mapping; results: LabResult[]; unread: number } | null;
+  putAside: { entry: string; at: number; reason: string } | null;
+}
+
+/** The reports of a round, oldest first. */
+export type ReadBook = readonly RoundReport[];
+
+/** Whether a report still waits for a person: it can be read, was not, and was not put aside. */
+export function isToRead({ read, putAside, fault }: RoundReport): boolean {
+  return read === null && putAside === null && fault === null;
+}
+
+export const readRoom: Room<ReadBook, object> = {
+  kinds: [reportReceived, reportRead, reportPutAside],
+  empty: [],
+  fits: (reports, entry) => {
+    const { sha256 } = entry.payload as { sha256: string };
+    const report = reports.find((candidate) => candidate.sha256 === sha256);
+    if (reportReceived.is(entry)) return report ? misfit('report-twice', 'payload.sha256') : null;
+    if (!report) return misfit('no-such-report', 'payload.sha256');
+    return reportPutAside.is(entry) && report.putAside ? misfit('put-aside', 'payload.sha256') : null;
+  },
+  advance: (reports, entry) => {
+    const at = millis(entry.at);
+    const changed = (sha256: string, change: Partial<RoundReport>) =>
+      reports.map((report) => (report.sha256 === sha256 ? { ...report, ...change } : report));
+    if (reportReceived.is(entry)) return [...reports, { ...entry.payload, at, read: null, putAside: null }];
+    if (reportPutAside.is(entry)) return changed(entry.payload.sha256, { putAside: { entry: entry.id, at, reason: entry.payload.reason } });
+    if (!reportRead.is(entry)) return reports;
+    const { sha256, mapping, results, unread } = entry.payload;
+    return changed(sha256, { read: { entry: entry.id, at, mapping, results, unread }, putAside: null });
+  },
+};

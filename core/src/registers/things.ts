@@ -1,0 +1,17 @@
+import type { AnyKind } from '../book/index.ts';
+import { labRegistered } from './lab.ts';
+import { personRegistered } from './people.ts';
+import { pointRegistered } from './point.ts';
+
+/** The registers by name. Everything registered has a book of its own; the latest of its entries says what stands. */
+export const registers = { points: pointRegistered, labs: labRegistered, people: personRegistered } as const;
+export type RegisterName = keyof typeof registers;
+
+export const registerNames = Object.keys(registers) as RegisterName[];
+
+/** The register that a kind of entry belongs to, or null. */
+export function registerOf(kind: string): RegisterName | null {
+  return registerNames.find((name) => registers[name].kind === kind) ?? null;
+}
+
+export const registerKinds: readonly AnyKind[] = Object.values(registers);

@@ -1,0 +1,91 @@
+import type { ActAround, FollowUp } from '../act/index.ts';
+import { rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import type { Misfit } from '../book/index.ts';
+import type { CustodyAround } from '../custody/index.ts';
+import type { FillAround } from '../fill/index.ts';
+import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
+import type { PlanAround, PlannedVisit } from '../plan/index.ts';
+import type { PurgeAround } from '../purge/index.ts';
+import type { Point } from '../registers/index.ts';
+import type { RunAround } from '../tap/index.ts';
+import type { BottleState } from './bottle.ts';
+import { tablesOf } from './editions.ts';
+import { judgedFollowUps } from './results.ts';
+import type { RoundBook } from './state.ts';
+import { fillGate, visitState, type VisitState } from './visit.ts';
+
+/** What each room of the whole round sees of the others. Nothing is worked out before a room asks for it. */
+export class AroundRound implements PlanAround, CustodyAround, ActAround {
+  constructor(private readonly round: RoundBook) {}
+
+  get table(): BottleTable | null {
+    const { editions } = this.round.plan;
+    return editions && tablesOf(editions).bottles;
+  }
+
+  get lab(): string | null {
+    return this.round.plan.plan?.lab?.id ?? null;
+  }
+
+  usedAt(visit: string): readonly BottleState[] {
+    return visitState(this.round, visit)?.bottles.filter((bottle) => bottle.state !== 'empty') ?? [];
+  }
+
+  hasBottle(id: string): boolean {
+    return this.bottle(id) !== undefined;
+  }
+
+  isInCooler(id: string): boolean {
+    const bottle = this.bottle(id);
+    return bottle?.stage === 'filled' && !bottle.lost;
+  }
+
+  followUps(): readonly FollowUp[] {
+    return judgedFollowUps(this.round);
+  }
+
+  private bottle(id: string): BottleState | undefined {
+    for (const visit of this.round.plan.plan?.visits ?? []) {
+      const found = visitState(this.round, visit.id)!.bottles.find((bottle) => bottle.id === id);
+      if (found) return found;
+    }
+    return undefined;
+  }
+}
+
+/** What each room of a visit sees of the others. */
+export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAround {
+  constructor(
+    private readonly round: RoundBook,
+    private readonly planned: PlannedVisit,
+  ) {}
+
+  get point(): Point {
+    return this.planned.point;
+  }
+
+  get tolerances(): Tolerances | null {
+    return tablesOf(this.round.plan.editions!).tolerances;
+  }
+
+  get level(): AgreedLevel | null {
+    return this.visit().level?.agreed ?? null;
+  }
+
+  isToFill(analysis: AnalysisId): boolean {
+    const { table, bottles } = this.visit();
+    return table !== null && bottles.some(({ state, rule }) => state === 'empty' && rulesFor(table, [analysis]).includes(rule));
+  }
+
+  bottles(): readonly BottleState[] {
+    return this.visit().bottles;
+  }
+
+  gate(rule: RuleId): Misfit | null {
+    return fillGate(this.visit(), rule);
+  }
+
+  private visit(): VisitState {
+    return visitState(this.round, this.planned.id)!;
+  }
+}

@@ -1,0 +1,48 @@
+import { followUpTables, type FollowUpTable } from '../act/index.ts';
+import { bottleTables, type BottleTable } from '../bottles/index.ts';
+import { refOf, type Edition } from '../editions/index.ts';
+import { limitSets, type LimitSet } from '../limits/index.ts';
+import { tolerances, type Tolerances } from '../level/index.ts';
+import type { RoundEditions } from '../plan/index.ts';
+import { criteria } from '../purge/index.ts';
+import { protocols } from '../tap/index.ts';
+
+/** The tables that judge a round; null where this copy of the product does not have the edition. */
+export interface RoundTables {
+  bottles: BottleTable | null;
+  tolerances: Tolerances | null;
+  limits: LimitSet | null;
+  followUps: FollowUpTable | null;
+}
+
+const shelves = { bottles: bottleTables, tolerances, limits: limitSets, followUps: followUpTables };
+
+/** What a round planned for a day (`YYYY-MM-DD`) is judged by, unless another set is chosen. */
+export function editionsOn(day: string): RoundEditions {
+  const named = (found: { id: string; edition: string } | null, first: { id: string; edition: string }) => refOf(found ?? first);
+  return {
+    bottles: named(bottleTables.on('bottles', day), bottleTables.newest[0]!),
+    tolerances: named(tolerances.on('tolerances', day), tolerances.newest[0]!),
+    limits: named(limitSets.on('eu-2020-2184', day), limitSets.newest[0]!),
+    followUps: named(followUpTables.on('follow-ups', day), followUpTables.newest[0]!),
+  };
+}
+
+export function tablesOf(editions: RoundEditions): RoundTables {
+  return {
+    bottles: bottleTables.find(editions.bottles),
+    tolerances: tolerances.find(editions.tolerances),
+    limits: limitSets.find(editions.limits),
+    followUps: followUpTables.find(editions.followUps),
+  };
+}
+
+/** The editions a round names that this copy of the product does not have. */
+export function unknownEditions(editions: RoundEditions): string[] {
+  return (Object.keys(shelves) as (keyof RoundEditions)[])
+    .filter((name) => shelves[name].find(editions[name]) === null)
+    .map((name) => editions[name]);
+}
+
+/** Every edition of every table that judges, for the guard that none is edited once it is released. */
+export const allEditions: readonly Edition[] = [...Object.values(shelves), criteria, protocols].flatMap((one) => [...one.all]);

@@ -1,0 +1,112 @@
+import { Entry, findUnsound, readPayload, server, struck, unsoundWords, type AnyKind, type Writer } from '@fonte/core/book';
+import { roundPlanned } from '@fonte/core/plan';
+import { registerOf } from '@fonte/core/registers';
+import { kindOf, sayMisfit } from '@fonte/core/round';
+import { fieldErrors, Problem } from '../app/problem.ts';
+import type { Registry } from '../registers/things.ts';
+import type { Store } from '../store/index.ts';
+
+const refuse = (status: number, code: string, path: string, message: string) => new Problem(status, code, message, [{ path, message }]);
+
+/** The payload as the schema of its version has it; as sent where the version is newer than this build. */
+function parsePayload(kind: AnyKind, version: number, payload: unknown, path: string): unknown {
+  const read = readPayload(kind, version, payload);
+  if (read.state === 'malformed') throw new Problem(422, 'invalid', 'The entry was not accepted.', fieldErrors(read.error, path));
+  return read.state === 'known' ? read.payload : payload;
+}
+
+/**
+ * An entry as it may stand in a book: nothing unknown in it, nothing that cannot be stored.
+ * @throws Problem 422 when it is malformed
+ */
+export function parseEntry(book: string | null, sent: unknown): Entry {
+  const envelope = Entry.safeParse(sent);
+  if (!envelope.success) throw new Problem(422, 'not-an-entry', 'This is not an entry.', fieldErrors(envelope.error));
+  const entry = envelope.data as Entry;
+  if (book !== null && entry.book !== book) throw refuse(422, 'other-book', 'book', 'The entry belongs to another book.');
+  if (entry.book === server) throw refuse(403, 'forbidden', 'book', 'Nobody is registered as the server.');
+  const unsound = findUnsound(entry.payload);
+  if (unsound) throw refuse(422, 'unsound', ['payload', unsound.path].filter(Boolean).join('.'), unsoundWords[unsound.code]);
+  const kind = kindOf(entry.kind);
+  if (!kind) throw refuse(422, 'unknown-kind', 'kind', `“${entry.kind}” is no kind of entry here.`);
+  if ((kind.stands === 'at-visit') !== (entry.visit !== null) && kind.stands !== 'either')
+    throw refuse(
+      422,
+      'place',
+      'visit',
+      entry.visit === null ? 'An entry of this kind names its visit.' : 'An entry of this kind names no visit.',
+    );
+  return { ...entry, payload: parseStruck(entry, parsePayload(kind, entry.version, entry.payload, 'payload')) };
+}
+
+/** What a correction puts in the place of an entry is parsed as that entry would be. */
+function parseStruck(entry: Entry, payload: unknown): unknown {
+  if (!struck.is(entry) || entry.version > struck.version) return payload;
+  const correction = payload as (typeof struck)['payload']['_output'];
+  const target = kindOf(correction.kind);
+  if (!target) throw refuse(422, 'unknown-kind', 'payload.kind', `“${correction.kind}” is no kind of entry here.`);
+  const { instead } = correction;
+  if (!instead) return payload;
+  if (target.correction !== 'replace')
+    throw refuse(403, 'forbidden', 'payload.instead', sayMisfit({ code: 'only-struck', field: '', data: { title: target.title } }));
+  if (instead.payload === undefined) return payload;
+  return {
+    ...correction,
+    instead: { ...instead, payload: parsePayload(target, instead.version!, instead.payload, 'payload.instead.payload') },
+  };
+}
+
+/** Whether an author may write an entry: a person of the register in a role that its kind names. @throws Problem 403, 422 */
+export async function checkAuthor(registry: Registry, entry: Entry, madeBy: 'device' | 'server'): Promise<void> {
+  const kind = kindOf(entry.kind)!;
+  if (kind.madeBy === 'server' && madeBy === 'device')
+    throw refuse(403, 'server-kind', 'kind', 'Only the server writes entries of this kind.');
+  const about = struck.is(entry) ? kindOf(entry.payload.kind) : null;
+  const mayWrite = (writer: Writer) => kind.by.includes(writer) && (!about || about.by.includes(writer));
+  if (entry.author === server || entry.device === server) {
+    if (madeBy === 'server' && entry.author === server && mayWrite('server')) return;
+    if (madeBy === 'device' || entry.author === server)
+      throw refuse(403, 'forbidden', entry.author === server ? 'author' : 'device', 'Nobody writes in the server’s name.');
+  }
+  const person = await registry.thing('people', entry.author);
+  if (!person) throw refuse(422, 'unknown-author', 'author', 'Nobody of this name is registered.');
+  if (!mayWrite(person.role)) throw refuse(403, 'forbidden', 'author', `Not for the role “${person.role}”.`);
+}
+
+/**
+ * Whether an entry that opens a book says what may stand there: a thing is registered under its own book, a round is planned
+ * with things as the registers have or had them. @throws Problem 422
+ */
+export async function checkOpening(registry: Registry, entry: Entry): Promise<void> {
+  if (registerOf(entry.kind) && (entry.payload as { id: string }).id !== entry.book)
+    throw refuse(422, 'other-book', 'payload.id', 'A thing is registered in a book of its own.');
+  if (!roundPlanned.is(entry)) return;
+  const message = 'This is not what the register says. Open the page again.';
+  const { visits, lab } = entry.payload;
+  for (const [index, visit] of visits.entries())
+    if (!(await registry.everRead('points', visit.point))) throw refuse(422, 'register', `payload.visits.${index}.point`, message);
+  if (lab && !(await registry.everRead('labs', lab))) throw refuse(422, 'register', 'payload.lab', message);
+}
+
+/** The name under which a thing or round stands alone, with the table and field it concerns. */
+export function codeOf(entry: Entry): { table: 'things' | 'rounds'; register: string; code: string } | null {
+  const register = registerOf(entry.kind);
+  const { code } = entry.payload as { code?: string };
+  if (code === undefined) return null;
+  if (register) return { table: 'things', register, code };
+  return roundPlanned.is(entry) ? { table: 'rounds', register: '', code } : null;
+}
+
+/** Refuses a code that another book has. @throws Problem 409 */
+export async function checkCode(store: Store, entry: Entry, staged: ReadonlyMap<string, string>): Promise<void> {
+  const named = codeOf(entry);
+  if (!named) return;
+  const { table, register, code } = named;
+  const rows =
+    table === 'things'
+      ? await store.read<{ book: string }[]>('SELECT book FROM things WHERE register = ? AND code = ?', [register, code])
+      : await store.read<{ book: string }[]>('SELECT book FROM rounds WHERE code = ?', [code]);
+  const holder = staged.get(`${table} ${register} ${code}`) ?? rows[0]?.book;
+  if (holder !== undefined && holder !== entry.book)
+    throw refuse(409, 'code-taken', 'payload.code', table === 'rounds' ? 'Another round has this code.' : 'This code is taken.');
+}

@@ -1,0 +1,44 @@
+import { readFileSync } from 'node:fs';
+import { breakWords } from '@fonte/core/book';
+import { verifyBooks, verifyFile, verifyStore } from '../index.ts';
+import { existing, fail } from './existing.ts';
+
+/*
+ * npm run verify [database]                       every book, its tables, the kept files
+ * npm run verify FILE.book.json [COUNT:HASH]      a book that was handed out, alone, against a head known elsewhere
+ */
+const [path, known] = process.argv.slice(2);
+
+function checkFile(file: string): boolean {
+  const [count, hash] = known?.split(':') ?? [];
+  const witness = known ? { count: Number(count), hash: hash ?? '' } : null;
+  const { book, head, breaks, isWhole, isWitnessed } = verifyFile(readFileSync(file, 'utf8'), witness);
+  for (const { seq, id, code } of breaks) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${breakWords[code]}`);
+  if (!isWhole) console.log(`BROKEN  ${book}: it does not end where it says`);
+  if (isWitnessed === false) console.log(`BROKEN  ${book}: it is not the book of which ${known} was told`);
+  const good = breaks.length === 0 && isWhole && isWitnessed !== false;
+  if (good) console.log(`whole   ${book}: ${head?.count ?? 0} entries, head ${head?.hash ?? 'none'}`);
+  return good;
+}
+
+async function checkDatabase(): Promise<boolean> {
+  const store = await existing(path);
+  let faults = 0;
+  for await (const { book, type, entries, head, faults: found } of verifyBooks(store)) {
+    faults += found.length;
+    if (found.length === 0) console.log(`whole   ${book}: ${entries} entries (${type}), head ${head}`);
+    for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
+  }
+  for (const { where, what } of await verifyStore(store)) {
+    faults += 1;
+    console.log(`BROKEN  ${where}: ${what}`);
+  }
+  await store.close();
+  return faults === 0;
+}
+
+try {
+  process.exitCode = (path?.endsWith('.json') ? checkFile(path) : await checkDatabase()) ? 0 : 1;
+} catch (error) {
+  fail(error instanceof Error ? error.message : String(error));
+}

@@ -1,0 +1,68 @@
+import { clockQuestions, type AnyKind } from '@fonte/core/book';
+import { kindOf, sayMisfit, titleOf } from '@fonte/core/round';
+import { millis, showDuration } from '@fonte/core/time';
+import { useSession } from '../app/session.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { showMoment } from '../time/show.ts';
+import { Correct } from './Correct.tsx';
+import { inWords } from './inWords.ts';
+import { useRound } from './useRound.ts';
+
+/** What stands in the book and does not fit: a person places it by saying when it was, or strikes it. */
+export function Settle() {
+  const { round } = useRound();
+  const { people } = useSession();
+  if (round.aside.length === 0) return null;
+  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? 'the server';
+  return (
+    <section className="finding question settle" aria-labelledby="settle">
+      <Mark kind="question" />
+      <h2 id="settle">Set aside: {round.aside.length === 1 ? '1 entry does' : `${round.aside.length} entries do`} not fit</h2>
+      <p>It stands in the book and counts for nothing until somebody places it, by saying when it was, or strikes it.</p>
+      <ul className="plain stack">
+        {round.aside.map(({ entry, misfit }) => {
+          const kind: AnyKind | null = kindOf(entry.kind);
+          const point = round.visits.find((visit) => visit.id === entry.visit)?.point.name;
+          return (
+            <li key={entry.id} className="row between">
+              <span>
+                <span className="strong">{titleOf(entry)}</span> {inWords(entry.payload)}
+                <br />
+                <span className="small">
+                  {point ? `${point}, ` : ''}
+                  {showMoment(millis(entry.at), round.plan.zone)}, {nameOf(entry.author)}. {sayMisfit(misfit)}
+                </span>
+              </span>
+              {kind && kind.correction !== 'none' && (
+                <Correct
+                  entry={entry.id}
+                  kind={kind}
+                  what={titleOf(entry).toLowerCase()}
+                  label={kind.correction === 'replace' ? 'Place or strike' : 'Strike'}
+                />
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Devices whose clock and the server's disagreed: nothing is refused for it, and nothing is trusted in silence. */
+export function Clocks() {
+  const { entries } = useRound();
+  const questions = clockQuestions(entries);
+  if (questions.length === 0) return null;
+  return (
+    <section className="finding question small" aria-label="Clocks">
+      <Mark kind="question" />
+      {questions.map(({ device, ahead, entries: told }) => (
+        <p key={device}>
+          A device’s clock was {showDuration(Math.abs(ahead))} {ahead > 0 ? 'ahead of' : 'behind'} the server’s when it sent{' '}
+          {told.length === 1 ? '1 entry' : `${told.length} entries`} (device …{device.slice(-4)}). Check its times in the field book.
+        </p>
+      ))}
+    </section>
+  );
+}

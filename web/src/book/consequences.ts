@@ -1,0 +1,30 @@
+import { parameter, type ParameterId } from '@fonte/core/parameters';
+import { sayMisfit, titleOf, type Consequence } from '@fonte/core/round';
+import { stageNames } from '../round/stageNames.ts';
+import { showMoment } from '../time/show.ts';
+
+const verdicts: Record<string, string> = {
+  'over-health': 'over a health value',
+  'over-indicator': 'over an indicator value',
+  'cannot-tell': 'cannot be told',
+  meets: 'meets',
+  'no-value': 'no value set',
+};
+
+/** What else an entry would change, as a sentence. */
+export function sayConsequence(one: Consequence, zone: string): string {
+  switch (one.code) {
+    case 'set-aside':
+      return `${titleOf(one.entry)} of ${showMoment(Date.parse(one.entry.at.utc), zone)} would stand aside: ${sayMisfit(one.misfit)}`;
+    case 'still-aside':
+      return `It would stand aside still: ${sayMisfit(one.misfit)}`;
+    case 'sample':
+      return `${one.point}: the sample becomes ${one.to === 'special' ? 'a special one, not for compliance' : 'a routine one'}.`;
+    case 'stage-back':
+      return `${one.bottle} goes back from “${stageNames[one.from]}” to “${stageNames[one.to]}”.`;
+    case 'deadline':
+      return `${one.bottle} must be at the lab by ${showMoment(one.to, zone)}.`;
+    case 'verdict':
+      return `${one.point}, ${parameter(one.parameter as ParameterId).name}: ${verdicts[one.to] ?? one.to}.`;
+  }
+}

@@ -1,0 +1,64 @@
+import type { BookEntry, Entry } from '@fonte/core/book';
+import { ApiProblem, post } from '../app/api.ts';
+import { now } from '../time/clock.ts';
+import { booksWaiting, put, settle, waiting } from './outbox.ts';
+
+interface Result {
+  status: number;
+  entry?: BookEntry;
+  problem?: { title: string; errors: { path: string; message: string }[] };
+}
+
+/** What became of the entries that were sent. */
+export interface Sent {
+  written: BookEntry[];
+  refused: { entry: Entry; problem: ApiProblem }[];
+}
+
+/** So many are sent at once. */
+const batch = 500;
+
+const sending = new Map<string, Promise<Sent>>();
+
+async function sendAll(book: string): Promise<Sent> {
+  const sent: Sent = { written: [], refused: [] };
+  for (let entries = waiting(book).slice(0, batch); entries.length > 0; entries = waiting(book).slice(0, batch)) {
+    const { results } = await post<{ results: Result[] }>('/api/entries', { sentAt: new Date(now()).toISOString(), entries });
+    const settled = new Set<string>();
+    results.forEach(({ status, entry, problem }, index) => {
+      const own = entries[index]!;
+      if (entry) sent.written.push(entry);
+      else if (status < 500)
+        sent.refused.push({ entry: own, problem: new ApiProblem(status, problem?.title ?? 'It was refused.', problem?.errors ?? []) });
+      if (entry || status < 500) settled.add(own.id);
+    });
+    settle(book, settled);
+    // What the server could not store now is tried again later, not at once.
+    if (settled.size === 0) break;
+  }
+  return sent;
+}
+
+/** Sends what waits for a book; whoever asks meanwhile gets the same answer. @throws NoConnection, ApiProblem */
+export function send(book: string): Promise<Sent> {
+  const running = sending.get(book);
+  if (running) return running.then(() => (waiting(book).length > 0 ? send(book) : { written: [], refused: [] }));
+  const sent = sendAll(book).finally(() => sending.delete(book));
+  sending.set(book, sent);
+  return sent;
+}
+
+/**
+ * Writes an entry outside of an open round. It is kept on the device first, so that trying again after a lost answer sends
+ * the very same. @throws ApiProblem when it is refused, NoConnection
+ */
+export async function writeOnce(entry: Entry): Promise<void> {
+  put(entry);
+  const { refused } = await send(entry.book);
+  if (refused[0]) throw refused[0].problem;
+}
+
+/** Sends whatever an earlier visit of this page left behind. What is refused is told where its round is opened. */
+export function sendLeftovers(): void {
+  for (const book of booksWaiting()) void send(book).catch(() => undefined);
+}
