@@ -3,10 +3,10 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
+      { test: { name: 'core', include: ['core/src/**/*.test.ts'], testTimeout: 30_000 } },
       { test: { name: 'server', include: ['server/src/**/*.test.ts', 'server/test/**/*.test.ts'], testTimeout: 20_000 } },
       { test: { name: 'demo', include: ['demo/**/*.test.ts'], testTimeout: 20_000 } },
-      { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
+      { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout: 20_000 } },
       {
         test: {
           name: 'e2e',

@@ -4,4 +4,5 @@ set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh
 npm run build --silent -- --logLevel warn >/dev/null
-exec node --expose-gc --import tsx scripts/bench.ts
+node --import tsx scripts/bench/build.ts
+exec node server/dist/bench.js "$@"

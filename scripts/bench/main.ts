@@ -1,0 +1,24 @@
+import { appends, batches, folding, sideBySide } from './books.ts';
+import { fleet } from './fleet.ts';
+import { beQuiet, figures } from './measure.ts';
+import { register, today, wholeDatabase } from './registers.ts';
+import { reports } from './reports.ts';
+import { firstPage, memory, startUp } from './server.ts';
+
+/*
+ * npm run bench [-- --json] [PART …]    measures what the product promises, or some parts of it
+ */
+const parts = { appends, sideBySide, batches, folding, today, fleet, register, reports, wholeDatabase, startUp, memory, firstPage };
+type Part = keyof typeof parts;
+
+const words = process.argv.slice(2);
+const asJson = words.includes('--json');
+const chosen = words.filter((word) => !word.startsWith('--'));
+const unknown = chosen.find((word) => !Object.hasOwn(parts, word));
+if (unknown) {
+  console.error(`There is no part “${unknown}”. Parts: ${Object.keys(parts).join(', ')}.`);
+  process.exit(2);
+}
+if (asJson) beQuiet();
+for (const part of chosen.length > 0 ? (chosen as Part[]) : (Object.keys(parts) as Part[])) await parts[part]();
+if (asJson) console.log(JSON.stringify(figures, null, 1));

@@ -1,0 +1,39 @@
+import { judgeResult, limitSets } from '@fonte/core/limits';
+import { readReport, type BottlesByLabel } from '@fonte/core/read';
+import Papa from 'papaparse';
+import { inTurn, median, record } from './measure.ts';
+
+/** A lab's report of so many rows, and the bottles it is about. */
+function longReport(rows: number): { bytes: Uint8Array; text: string; bottles: BottlesByLabel } {
+  const bottles: BottlesByLabel = new Map(
+    Array.from({ length: rows / 2 }, (_, index) => [
+      `261123A-P${index}-N`,
+      { name: 'Nutrients', parameters: ['nitrate', 'nitrite'] as const, filledOn: '2026-11-23' },
+    ]),
+  );
+  const body = [...bottles.keys()].flatMap((bottle) => [
+    `${bottle};23/11/2026;Nitratos;0,10;12,9;mg/L N;PT-12`,
+    `${bottle};23/11/2026;Nitritos;0,010;<0,010;mg/L N;PT-13`,
+  ]);
+  const text = ['Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método', ...body].join('\r\n');
+  return { bytes: new TextEncoder().encode(text), text, bottles };
+}
+
+export async function reports(): Promise<void> {
+  const rows = 10_000;
+  const { bytes, text, bottles } = longReport(rows);
+  const limits = limitSets.newest[0]!;
+  const read = () => {
+    const found = readReport(bytes, bottles);
+    if (!('draft' in found) || found.draft.results.length !== rows) throw new Error('The report was not read whole.');
+    for (const result of found.draft.results) judgeResult(result, limits, '2026-11-23');
+  };
+  const parse = () => Papa.parse(text, { delimitersToGuess: [';', ',', '\t', '|'] });
+  for (let warm = 0; warm < 3; warm += 1) {
+    read();
+    parse();
+  }
+  const { a, b } = await inTurn(15, read, parse);
+  record(`read and judge a report of ${rows} rows, ${(bytes.length / 1024).toFixed(0)} kB, median of 15`, median(a), 'ms', 1000);
+  record('the same against the CSV parser alone', median(a) / median(b), '×', 8);
+}
