@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, phone, see, type } from './browser.ts';
+import { click, desk, openBrowser, phone, press, see, type } from './browser.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -71,7 +71,7 @@ describe.sequential('two devices that disagree', () => {
 
   it('until a person places it: it was read before the purge ended', async () => {
     await page.bringToFront();
-    await click(page, 'Place or strike purge readings');
+    await press(page, 'Place or strike');
     const time = '.ant-modal-wrap .ant-picker input';
     await page.waitForSelector(time);
     const shown = await page.$eval(time, (one) => (one as HTMLInputElement).value);

@@ -78,7 +78,13 @@ export function Correct<S extends z.ZodType>({
       >
         {label}
       </Button>
-      <Modal open={open} onCancel={() => setOpen(false)} title={`${kind.title}: ${what}`} destroyOnHidden footer={null}>
+      <Modal
+        open={open}
+        onCancel={() => setOpen(false)}
+        title={what.startsWith(kind.title.toLowerCase()) ? kind.title + what.slice(kind.title.length) : `${kind.title}: ${what}`}
+        destroyOnHidden
+        footer={null}
+      >
         {open && (
           <div className="stack">
             {children}

@@ -37,7 +37,7 @@ export function Settle() {
                 <Correct
                   entry={entry.id}
                   kind={kind}
-                  what={titleOf(entry).toLowerCase()}
+                  what={`${titleOf(entry).toLowerCase()}, ${showMoment(millis(entry.at), round.plan.zone)}`}
                   label={kind.correction === 'replace' ? 'Place or strike' : 'Strike'}
                 />
               )}
