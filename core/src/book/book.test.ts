@@ -309,6 +309,11 @@ it('asks about devices whose clock and the server’s disagree, and about no oth
   ]);
 });
 
+it('asks about a device whose entry says that it was after it came', () => {
+  const early = { ...read(Date.UTC(2026, 10, 23, 12, 0), 1), sentAt: '2026-11-23T10:00:00.000Z', receivedAt: '2026-11-23T10:00:00.000Z' };
+  expect(clockQuestions([early])).toMatchObject([{ ahead: 7_200_000, entries: [early.id] }]);
+});
+
 it('grows a trail without changing what others hold of it', () => {
   const one = Trail.of(1);
   const two = one.with(2);

@@ -27,10 +27,10 @@ export function postdatedBy(entry: Timed): number {
   return unlessPrompt(Math.max(entry.sentAt ? at - Date.parse(entry.sentAt) : 0, entry.written ? at - millis(entry.written) : 0));
 }
 
-/** Entries of one device that came while its clock and the server's disagreed. */
+/** Entries of one device that came while its clock and the server's disagreed, or that say they were after they came. */
 export interface ClockQuestion {
   device: string;
-  /** ms that the device's clock was ahead of the server's: the largest difference, negative for behind. */
+  /** ms that the device's clock, or the time of an entry, was ahead of the server's: the largest difference, negative for behind. */
   ahead: number;
   entries: string[];
 }
@@ -38,9 +38,13 @@ export interface ClockQuestion {
 /** Where the clocks of devices and server disagreed, device by device. Nothing is refused for it; a person judges. */
 export function clockQuestions(entries: readonly (Entry & Partial<BookEntry>)[]): ClockQuestion[] {
   const found = new Map<string, ClockQuestion>();
-  for (const { id, device, sentAt, receivedAt } of entries) {
+  for (const { id, device, at, sentAt, receivedAt } of entries) {
     if (!sentAt || !receivedAt) continue;
-    const ahead = Date.parse(sentAt) - Date.parse(receivedAt);
+    const received = Date.parse(receivedAt);
+    const clock = Date.parse(sentAt) - received;
+    // A time from before the entry came is nothing odd: a day without signal may lie between.
+    const claimed = millis(at) - received;
+    const ahead = claimed > Math.max(clock, clockAllowance) ? claimed : clock;
     if (Math.abs(ahead) <= clockAllowance) continue;
     const before = found.get(device);
     if (!before) found.set(device, { device, ahead, entries: [id] });
