@@ -52,7 +52,7 @@ describe('the scenario', () => {
 
   it('has a round at the lab whose protocol was kept', () => {
     const round = fold(schoolRound(start).entries)!;
-    expect(round.visits[0]?.run).toMatchObject({ finished: true, sample: 'routine', departures: [] });
+    expect(round.visits[0]?.runs[0]).toMatchObject({ finished: true, sample: 'routine', departures: [] });
     expect(round.bottles.map((bottle) => bottle.stage)).toEqual(['handed-over', 'handed-over']);
   });
 

@@ -118,15 +118,16 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
   });
   const bottles = { bacteria: `${code}-SC1-B`, metals: `${code}-SC1-M` };
   round.write(bottlesPacked, { bottles: Object.values(bottles) });
-  const protocol = protocols.newest[0]!;
-  round.at(visit, runStarted, { protocol: protocol.id, edition: protocol.edition }, 30 * minute);
+  const protocol = protocols.newest.find(({ id }) => id === 'coliforms-distribution')!;
+  const procedure = protocol.id;
+  round.at(visit, runStarted, { procedure, protocol: protocol.id, edition: protocol.edition }, 30 * minute);
   for (const step of protocol.steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
-    if (step.act.type === 'clock') round.at(visit, clockStarted, { step: step.id });
+    if (step.act.type === 'clock') round.at(visit, clockStarted, { procedure, step: step.id });
     if (step.act.type === 'fill') round.at(visit, bottleFilled, { bottle: bottles.bacteria });
     round.at(
       visit,
       stepDone,
-      { step: step.id, answer: answerTo(step) },
+      { procedure, step: step.id, answer: answerTo(step) },
       2 * minute + (step.act.type === 'clock' ? step.act.least * 1000 : 0),
     );
   }

@@ -93,7 +93,9 @@ export async function tick(page: Page, text: string): Promise<void> {
 }
 
 /** Chooses a segment of a group by their names. */
-export async function choose(page: Page, group: string, option: string): Promise<void> {
+export const choose = (page: Page, group: string, option: string): Promise<void> => onWhatStands(() => chooseOnce(page, group, option));
+
+async function chooseOnce(page: Page, group: string, option: string): Promise<void> {
   const found = await page.waitForFunction(
     (name, text) => {
       const around = [...document.querySelectorAll('.ant-segmented')].find((one) => one.getAttribute('aria-label') === name);

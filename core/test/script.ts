@@ -1,10 +1,11 @@
 import { newId, struck, writeEntry, type AnyKind, type Entry, type EntryKind } from '../src/book/index.ts';
+import type { AnalysisId } from '../src/bottles/index.ts';
 import { roundPlanned } from '../src/plan/index.ts';
 import type { Lab, Person, TapPoint, WellPoint } from '../src/registers/index.ts';
 import { editionsOn } from '../src/round/index.ts';
 import { instantAt, minute } from '../src/time/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
-import { clockStarted, protocols, runStarted, stepDone, type Step, type StepAnswer } from '../src/tap/index.ts';
+import { clockStarted, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
 import type { z } from 'zod';
 
 /** An id for tests and examples: the same number gives the same one. */
@@ -51,6 +52,9 @@ export const lab: Lab = {
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
 };
+
+/** The newest edition of a protocol. */
+export const protocolNamed = (id: string): Protocol => protocols.newest.find((protocol) => protocol.id === id)!;
 
 /** How a careful technician answers a step. */
 export function answerTo({ act }: Step, residual: string): StepAnswer {
@@ -135,20 +139,36 @@ export class Script {
     return correction;
   }
 
-  /** Takes the coliforms at the tap, up to the step that is named or to the end. */
-  sampleTap({ before, residual = '0.45', bottle = '261123A-MH1-B' }: { before?: string; residual?: string; bottle?: string } = {}): this {
-    const protocol = protocols.newest[0]!;
-    this.atTap(runStarted, { protocol: protocol.id, edition: protocol.edition });
-    for (const step of protocol.steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
+  /** Starts a protocol at the tap, in its newest edition. */
+  start(procedure = 'coliforms-distribution'): Protocol {
+    const protocol = protocolNamed(procedure);
+    this.atTap(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition });
+    return protocol;
+  }
+
+  /** Answers a step of a protocol at the tap. */
+  done(step: string, answer: StepAnswer, departure?: string, { minutes = 1, procedure = 'coliforms-distribution' } = {}) {
+    return this.atTap(stepDone, { procedure, step, answer, ...(departure ? { departure } : {}) }, minutes);
+  }
+
+  /** Runs a protocol at the tap, up to the step that is named or to the end. */
+  sampleTap({
+    before,
+    residual = '0.45',
+    procedure = 'coliforms-distribution',
+    bottle = '261123A-MH1-B',
+  }: { before?: string; residual?: string; procedure?: string; bottle?: string } = {}): this {
+    for (const step of this.start(procedure).steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
       if (step.id === before) break;
-      if (step.act.type === 'clock') this.atTap(clockStarted, { step: step.id });
+      if (step.act.type === 'clock') this.atTap(clockStarted, { procedure, step: step.id });
       if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
-      this.atTap(stepDone, { step: step.id, answer: answerTo(step, residual) }, step.act.type === 'clock' ? 1 + step.act.least / 60 : 1);
+      const minutes = step.act.type === 'clock' ? 1 + step.act.least / 60 : 1;
+      this.done(step.id, answerTo(step, residual), undefined, { minutes, procedure });
     }
     return this;
   }
 
-  plan(): this {
+  plan(atTap: AnalysisId[] = ['coliforms'], more: Partial<z.input<typeof roundPlanned.payload>> = {}): this {
     this.write(roundPlanned, {
       name: 'Monday',
       code: '261123A',
@@ -159,8 +179,9 @@ export class Script {
       editions: editionsOn('2026-11-23'),
       visits: [
         { id: this.well, point: wellPoint, analyses: ['general', 'nutrients', 'metals'] },
-        { id: this.tap, point: tapPoint, analyses: ['coliforms'] },
+        { id: this.tap, point: tapPoint, analyses: atTap },
       ],
+      ...more,
     });
     return this;
   }

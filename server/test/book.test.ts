@@ -165,7 +165,7 @@ describe('refusing', () => {
     await refused({ ...level(), device: '00000000-0000-0000-0000-000000000000' }, 403, 'forbidden', 'device');
   });
   it('a role that the kind does not name', async () => {
-    const anew = at.script.make(judgedAnew, { limits: 'eu-2020-2184@2026-1', reason: 'asked by the authority' });
+    const anew = at.script.make(judgedAnew, { limits: ['eu-2020-2184@2026-1'], reason: 'asked by the authority' });
     await refused(anew, 403, 'forbidden', 'author');
     expect((await at.post({ ...anew, author: coordinator.id })).status).toBe(201);
     await refused(at.script.strike(anew, 'not by me'), 403, 'forbidden', 'author');

@@ -7,10 +7,10 @@ import { analysisAdded, analysisRemoved, bottlesPacked } from '@fonte/core/plan'
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fonte/core/read';
 import { pointRegistered } from '@fonte/core/registers';
-import { clockStarted, protocols, runStarted, stepDone, stepSkipped, type StepAnswer } from '@fonte/core/tap';
+import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
 import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
-import { coordinator, idOf, lab, phone, Script, wellPoint } from '../../core/test/script.ts';
+import { coordinator, idOf, lab, phone, Script, tapPoint, wellPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
 
 /*
@@ -18,6 +18,7 @@ import { sha256 } from '../src/book/codec.ts';
  * a kind or table that changes later must still read them to the same rows.
  */
 
+const procedure = 'coliforms-distribution';
 const level = (text: string, unit: 'm' | 'ft' = 'm') => ({ measuringPoint: 'North rim', depth: { text, unit }, water: 'static' as const });
 const set = (pumped: string, ph = '7.10') => ({
   pumped: { text: pumped, unit: 'L' as const },
@@ -135,25 +136,40 @@ function setAside(): Entry[] {
 /** A step left out, a clock cut short and a residual too low: a special sample, with a clock that runs. */
 function departures(): Entry[] {
   const script = new Script().plan();
-  const done = (step: string, answer: StepAnswer, departure?: string) =>
-    script.atTap(stepDone, { step, answer, ...(departure ? { departure } : {}) });
-  script.atTap(runStarted, { protocol: 'coliforms-distribution', edition: protocols.newest[0]!.edition });
+  const done = (step: string, answer: StepAnswer, departure?: string) => script.done(step, answer, departure);
+  script.start();
   done('fitness', { type: 'checks', yes: ['outlet-down', 'no-treatment', 'in-use'], no: [] });
-  script.atTap(stepSkipped, { step: 'strip', departure: 'aerator is welded on' });
+  script.atTap(stepSkipped, { procedure, step: 'strip', departure: 'aerator is welded on' });
   done('hands', { type: 'confirm' });
-  script.atTap(clockStarted, { step: 'flush' });
+  script.atTap(clockStarted, { procedure, step: 'flush' });
   done('flush', { type: 'clock' }, 'water was cut off');
   done('temperature', { type: 'measure', reading: { text: '17,4', unit: 'degC' } });
   done('residual', { type: 'measure', reading: { text: '0.05', unit: 'mg/L' } });
   done('disinfect', { type: 'choose', option: 'bleach' });
-  script.atTap(clockStarted, { step: 'contact' });
+  script.atTap(clockStarted, { procedure, step: 'contact' });
+  return script.entries;
+}
+
+/** Two protocols at one tap, the first given up after its clock began anew; two sets of limits; the tap visited again. */
+function twoProtocols(): Entry[] {
+  const again = { id: idOf(77), point: tapPoint, analyses: ['coliforms' as const] };
+  const first = fold(new Script().plan().entries)!.plan;
+  const script = new Script().plan(['lead', 'coliforms'], {
+    editions: { ...first.editions, limits: ['us-40-cfr@2026-1', 'eu-2020-2184@2026-1'] },
+  });
+  (script.entries[0]!.payload as { visits: object[] }).visits.push(again);
+  script.sampleTap({ procedure: 'lead-timed', before: 'standing' });
+  script.atTap(clockStarted, { procedure: 'lead-timed', step: 'standing' });
+  script.atTap(clockStarted, { procedure: 'lead-timed', step: 'standing', reason: 'a toilet was flushed' }, 12);
+  script.atTap(runGivenUp, { procedure: 'lead-timed', reason: 'the house could not wait' });
+  script.sampleTap();
   return script.entries;
 }
 
 function fromTheFuture(): Entry[] {
   const script = new Script().plan();
-  script.atTap(runStarted, { protocol: 'coliforms-distribution', edition: '2031-1' });
-  script.atTap(stepDone, { step: 'sing', answer: { type: 'confirm' } });
+  script.atTap(runStarted, { procedure, protocol: procedure, edition: '2031-1' });
+  script.done('sing', { type: 'confirm' });
   script.atWell(levelRead, level('7.40'));
   const newer = { ...script.make(levelRead, level('7.40'), script.well), version: 900, payload: { millimetres: 7400 } };
   return [...script.entries, newer];
@@ -206,6 +222,7 @@ export const shapes: Record<string, () => Entry[]> = {
   corrected,
   'set-aside': setAside,
   departures,
+  'two-protocols': twoProtocols,
   'from-the-future': fromTheFuture,
   'several-reports': severalReports,
   'long-purge': longPurge,

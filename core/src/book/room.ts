@@ -14,3 +14,11 @@ export interface Room<S, A> {
   /** The state after an entry that fits. */
   advance: (state: S, entry: Entry, around: A) => S;
 }
+
+/** What is asked for next, as a code with what the words need. */
+export interface Ask {
+  code: string;
+  data?: Readonly<Record<string, string | number>>;
+  /** A clock runs: there is time for something else. */
+  waits?: boolean;
+}

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { shelf, type Edition } from '../editions/index.ts';
-import { analyses, type AnalysisRow } from './tables/analyses.ts';
-import { rules, type BottleRule } from './tables/rules.ts';
+import { analyses2026, type AnalysisRow } from './tables/analyses.ts';
+import { analyses, rules } from './tables/bottles-2026-2.ts';
+import { rules2026, type BottleRule } from './tables/rules.ts';
 
 export type { AnalysisRow, BottleRule };
 export type AnalysisId = keyof typeof analyses;
@@ -12,18 +13,33 @@ export const AnalysisId = z.enum(analysisIds);
 export const ruleIds = Object.keys(rules) as [RuleId, ...RuleId[]];
 export const RuleId = z.enum(ruleIds);
 
-/** What can be asked of a lab, and the bottles it takes, as released together. */
+/** What can be asked of a lab, and the bottles it takes, as released together. An edition need not know all that a later one does. */
 export interface BottleTable extends Edition {
-  analyses: Readonly<Record<AnalysisId, AnalysisRow>>;
-  rules: Readonly<Record<RuleId, BottleRule>>;
+  analyses: Readonly<Partial<Record<AnalysisId, AnalysisRow>>>;
+  rules: Readonly<Partial<Record<RuleId, BottleRule>>>;
 }
 
+const common = { id: 'bottles', from: '2020-01-01', source: '40 CFR 136.3 Table II; ISO 19458 (from memory)' };
+
 export const bottleTables = shelf<BottleTable>([
-  { id: 'bottles', edition: '2026-1', from: '2020-01-01', source: '40 CFR 136.3 Table II; ISO 19458 (from memory)', analyses, rules },
+  { ...common, edition: '2026-1', analyses: analyses2026, rules: rules2026 },
+  { ...common, edition: '2026-2', source: `${common.source}; 40 CFR 141.86`, analyses, rules },
 ]);
+
+/** The name of an analysis in an edition; its id where the edition does not know it. */
+export function analysisName(table: BottleTable | null, id: AnalysisId): string {
+  return table?.analyses[id]?.name ?? id;
+}
+
+/** The card of a rule. @throws Error where the edition has none: a rule comes out of {@link rulesFor} of the same edition. */
+export function cardOf(table: BottleTable, rule: RuleId): BottleRule {
+  const card = table.rules[rule];
+  if (!card) throw new Error(`${table.id}@${table.edition} has no rule ${rule}`);
+  return card;
+}
 
 /** The bottle rules that a choice of analyses needs, each once, in filling order. */
 export function rulesFor(table: BottleTable, chosen: readonly AnalysisId[]): RuleId[] {
-  const needed = new Set(chosen.flatMap((id) => table.analyses[id].bottles as readonly RuleId[]));
-  return [...needed].sort((a, b) => table.rules[a].order - table.rules[b].order);
+  const needed = new Set(chosen.flatMap((id) => (table.analyses[id]?.bottles ?? []) as readonly RuleId[]));
+  return [...needed].sort((a, b) => cardOf(table, a).order - cardOf(table, b).order);
 }

@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { lab } from '../../test/script.ts';
-import { bottleTables } from '../bottles/index.ts';
+import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import { atWall, hour } from '../time/index.ts';
 import { checkForm, handedOver, holdingOf, intakeOn, isIntakeOpen, nextIntake, type FormDraft } from './index.ts';
 
-const { rules } = bottleTables.newest[0]!;
+const card = (rule: RuleId) => cardOf(bottleTables.newest[0]!, rule);
 const azores = (date: string, time: string) => atWall(date, time, 'Atlantic/Azores');
 const monday = azores('2026-11-23', '11:00');
 const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottle => ({
   id: `A-${rule}`,
   visit: 'v',
   rule,
-  card: rules[rule],
+  card: card(rule),
   place: `A-${rule}`,
   spare: false,
   state: 'filled',
@@ -32,16 +32,16 @@ const codes = (form: FormDraft, at = lab) => checkForm(form, at).map((finding) =
 
 describe('holding', () => {
   it('lets the shorter of rule and lab stand', () => {
-    expect(holdingOf('bacteria', rules.bacteria, 0, null)).toMatchObject({ hours: 24, by: 'rule' });
-    expect(holdingOf('bacteria', rules.bacteria, 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
-    expect(holdingOf('bacteria', rules.bacteria, 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
+    expect(holdingOf('bacteria', card('bacteria'), 0, null)).toMatchObject({ hours: 24, by: 'rule' });
+    expect(holdingOf('bacteria', card('bacteria'), 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
+    expect(holdingOf('bacteria', card('bacteria'), 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
   });
 
   it.each([
     ['2026-03-28', '2026-03-29', '13:00'],
     ['2026-10-24', '2026-10-25', '11:00'],
   ])('counts elapsed hours across the change of %s', (from, to, wall) => {
-    expect(holdingOf('bacteria', rules.bacteria, azores(from, '12:00'), null).deadline).toBe(azores(to, wall));
+    expect(holdingOf('bacteria', card('bacteria'), azores(from, '12:00'), null).deadline).toBe(azores(to, wall));
   });
 });
 

@@ -1,5 +1,5 @@
 import type { BottleRule, RuleId } from '../bottles/index.ts';
-import { misfit, type Misfit, type Room } from '../book/index.ts';
+import { misfit, type Ask, type Misfit, type Room } from '../book/index.ts';
 import type { PlannedBottle } from '../plan/index.ts';
 import { millis } from '../time/index.ts';
 import { bottleDiscarded, bottleFilled, discardReasons } from './entries.ts';
@@ -89,3 +89,9 @@ export const fillRoom: Room<FillBook, FillAround> = {
     return { ...book, discarded: new Map(book.discarded).set(bottle, { ...done, reason: said }) };
   },
 };
+
+/** What is asked for next of bottles that are filled freely, or null when none is empty. */
+export function askFill(bottles: readonly FieldBottle[]): Ask | null {
+  const count = bottles.filter((bottle) => bottle.state === 'empty').length;
+  return count > 0 ? { code: 'fill', data: { count } } : null;
+}

@@ -6,5 +6,7 @@ export const fillWords: MisfitWords = {
   'handed-over': 'This bottle was handed over.',
   'filled-already': 'This bottle is filled already.',
   'end-purge-first': 'End the purge first, with the flow cell detached.',
-  'not-at-filling': 'The protocol is not at its filling step.',
+  'not-at-filling': ({ title }) => `“${title}” is not at its filling step.`,
 };
+
+export const fillAsks: MisfitWords = { fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`) };

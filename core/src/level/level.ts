@@ -1,4 +1,4 @@
-import { misfit, Trail, type Room } from '../book/index.ts';
+import { misfit, Trail, type Ask, type Room } from '../book/index.ts';
 import type { MeasuringPoint, Point, WellPoint } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { base, type Typed } from '../units/index.ts';
@@ -101,4 +101,9 @@ function agreedAt({ at, measuringPoint, depth, typed, water }: LevelReading, { s
     belowGround: depthBelowGround({ depth, stickUp }),
     elevation: waterLevelElevation({ depth, elevation }),
   };
+}
+
+/** What is asked for next of a level, or null when two readings agree. */
+export function askLevel({ agreed, readings }: LevelState): Ask | null {
+  return agreed ? null : { code: readings.length === 0 ? 'measure-level' : 'read-again' };
 }

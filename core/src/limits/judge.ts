@@ -1,33 +1,52 @@
 import type { LabResult } from '../read/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { convert, showNumber, unitLabel } from '../units/index.ts';
-import type { LimitRow, LimitSet } from './tables/limit-set.ts';
+import { convert } from '../units/index.ts';
+import { limitKinds, type LimitKind, type LimitRow, type LimitSet } from './tables/limit-set.ts';
 
 export type { LimitKind, LimitRow, LimitSet, SumRule } from './tables/limit-set.ts';
+export { limitKinds };
 
-export type VerdictState = 'meets' | 'over-health' | 'over-indicator' | 'cannot-tell' | 'no-value';
+export type VerdictState = 'meets' | `over-${LimitKind}` | 'cannot-tell' | 'no-value';
 
-/** What a result says against a limit. `share` is the result as a part of the upper limit, for the scale. */
+/** From the worst to what says nothing. What cannot be told comes after what is unsafe, before what is only unpleasant. */
+export const verdictStates: readonly VerdictState[] = [
+  'over-health',
+  'over-action',
+  'cannot-tell',
+  'over-indicator',
+  'over-aesthetic',
+  'meets',
+  'no-value',
+];
+
+/** What a result says against one value, as a code with its numbers in the parameter's own unit. */
+export interface Because {
+  code: 'no-value' | 'over' | 'under' | 'none-found' | 'not-detected' | 'only-below' | 'only-above' | 'within';
+  most: number | null;
+  least: number | null;
+  bound: number | null;
+}
+
+/** What a result says against a set. `share` is the result as a part of the upper limit, for the scale. */
 export interface Verdict {
   state: VerdictState;
   /** Meets the limit, with four fifths of it used up or more. */
   close: boolean;
+  /** The value that decides: the one that is broken or left open, else the one that is nearest. */
   limit: LimitRow | null;
   /** Upper and lower limit in the parameter's own unit. */
   most: number | null;
   least: number | null;
   share: number | null;
-  because: string;
+  because: Because;
 }
 
 /** From this share of a limit on, a result that meets it is called close. Common practice. */
 export const closeFrom = 0.8;
 
-/** The row that holds for a parameter on the day of sampling (`YYYY-MM-DD`), or null. */
-export function limitFor(set: LimitSet, id: ParameterId, sampledOn: string): LimitRow | null {
-  return (
-    set.rows.find((row) => row.parameter === id && (!row.from || sampledOn >= row.from) && (!row.until || sampledOn <= row.until)) ?? null
-  );
+/** The rows that hold for a parameter on the day of sampling (`YYYY-MM-DD`). */
+export function limitsFor(set: LimitSet, id: ParameterId, sampledOn: string): LimitRow[] {
+  return set.rows.filter((row) => row.parameter === id && (!row.from || sampledOn >= row.from) && (!row.until || sampledOn <= row.until));
 }
 
 /** The least and the most a result can be in truth, in the parameter's own unit. */
@@ -57,24 +76,16 @@ function noneFound(id: ParameterId, high: number, most: number | null): boolean 
   return parameter(id).unit === 'per100mL' && most === 0 && high <= 1;
 }
 
-/**
- * Judges a result against the value of a set that held when it was sampled. A result known only to lie below a bound
- * that is over the limit cannot be told: it neither meets nor breaks it.
- */
-export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string): Verdict {
-  const limit = limitFor(set, result.parameter, sampledOn);
-  const { unit: own, decimals } = parameter(result.parameter);
-  if (!limit)
-    return { state: 'no-value', close: false, limit: null, most: null, least: null, share: null, because: 'No value in this set.' };
+function judgeRow(result: LabResult, limit: LimitRow): Verdict {
+  const { unit: own } = parameter(result.parameter);
   const most = limit.most === undefined ? null : convert(limit.most, limit.unit, own);
   const least = limit.least === undefined ? null : convert(limit.least, limit.unit, own);
   const { low, high } = boundsOf(result);
-  const shown = (value: number) => `${showNumber(value, Number.isInteger(value) ? 0 : decimals)} ${unitLabel(own)}`.trim();
-  const verdict = (state: VerdictState, because: string): Verdict => {
+  const verdict = (state: VerdictState, code: Because['code'], bound: number | null = null): Verdict => {
     const known = Number.isFinite(high) ? high : low;
     return {
       state,
-      because,
+      because: { code, most, least, bound },
       limit,
       most,
       least,
@@ -82,21 +93,36 @@ export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string)
       share: most ? known / most : null,
     };
   };
-  const over = limit.kind === 'health' ? 'over-health' : 'over-indicator';
-
-  const counted = result.form === 'below' && noneFound(result.parameter, high, most);
-  if (most !== null && low > most) return verdict(over, `Over ${shown(most)}.`);
-  if (least !== null && high < least) return verdict(over, `Under ${shown(least)}.`);
-  if (counted) return verdict('meets', 'None found.');
+  const over: VerdictState = `over-${limit.kind}`;
+  if (most !== null && low > most) return verdict(over, 'over');
+  if (least !== null && high < least) return verdict(over, 'under');
+  if (result.form === 'below' && noneFound(result.parameter, high, most)) return verdict('meets', 'none-found');
   if (most !== null && high > most) {
-    const bound = Number.isFinite(high)
-      ? `Only known to be below ${shown(high)}, and the limit is ${shown(most)}.`
-      : 'Not detected, but the lab does not say down to what.';
-    return verdict('cannot-tell', result.form === 'above' ? `Only known to be over ${shown(low)}.` : bound);
+    if (result.form === 'above') return verdict('cannot-tell', 'only-above', low);
+    return Number.isFinite(high) ? verdict('cannot-tell', 'only-below', high) : verdict('cannot-tell', 'not-detected');
   }
-  if (least !== null && low < least) return verdict('cannot-tell', `Only known to be below ${shown(high)}.`);
-  return verdict(
-    'meets',
-    most === null ? `At least ${shown(least ?? 0)}.` : least === null ? `Up to ${shown(most)}.` : `${shown(least)} to ${shown(most)}.`,
+  if (least !== null && low < least) return verdict('cannot-tell', 'only-below', high);
+  return verdict('meets', 'within');
+}
+
+/**
+ * Judges a result against the values of a set that held when it was sampled; of several, the one that says the worst
+ * decides. A result known only to lie below a bound that is over the limit cannot be told: it neither meets nor breaks it.
+ */
+export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string): Verdict {
+  const badness = ({ state }: Verdict) => verdictStates.indexOf(state);
+  const [worst] = limitsFor(set, result.parameter, sampledOn)
+    .map((row) => judgeRow(result, row))
+    .sort((a, b) => badness(a) - badness(b) || (b.share ?? 0) - (a.share ?? 0));
+  const nothing = { most: null, least: null };
+  return (
+    worst ?? {
+      state: 'no-value',
+      close: false,
+      limit: null,
+      share: null,
+      ...nothing,
+      because: { code: 'no-value', bound: null, ...nothing },
+    }
   );
 }

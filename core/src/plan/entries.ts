@@ -13,38 +13,48 @@ export const PlannedVisit = z.object({
 });
 export type PlannedVisit = z.infer<typeof PlannedVisit>;
 
+/** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
+const Limits = z.array(EditionRef).min(1, { error: 'Choose at least one set of limits.' }).max(6);
+
+const editions = { bottles: EditionRef, tolerances: EditionRef, followUps: EditionRef };
+
 /** The editions of the tables that judge a round, as they held on its day. */
-export const RoundEditions = z.object({ bottles: EditionRef, tolerances: EditionRef, limits: EditionRef, followUps: EditionRef });
+export const RoundEditions = z.object({ ...editions, limits: Limits });
 export type RoundEditions = z.infer<typeof RoundEditions>;
+
+const plan = {
+  name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120),
+  /** Part of every label, unique among rounds. */
+  code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
+  /** The supply system or site the round belongs to, as the form states it. */
+  system: z.string().trim().min(1, { error: 'Name the system.' }).max(120),
+  date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
+  zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
+  lab: Lab.nullable(),
+  /** In the order of the day; a point may be visited more than once. */
+  visits: z
+    .array(PlannedVisit)
+    .min(1, { error: 'Choose at least one point.' })
+    .max(200)
+    .refine((visits) => new Set(visits.map((visit) => visit.id)).size === visits.length, { error: 'Two visits have one id.' }),
+};
+/** At first one set of limits judged a round. */
+const withOneSet = z.object({ ...plan, editions: z.object({ ...editions, limits: EditionRef }) });
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
  * on and verified alone.
  */
-export const roundPlanned = entryKind(
-  'round-planned',
-  'Round planned',
-  z.object({
-    name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120),
-    /** Part of every label, unique among rounds. */
-    code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
-    /** The supply system or site the round belongs to, as the form states it. */
-    system: z.string().trim().min(1, { error: 'Name the system.' }).max(120),
-    date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
-    zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
-    lab: Lab.nullable(),
-    editions: RoundEditions,
-    visits: z
-      .array(PlannedVisit)
-      .min(1, { error: 'Choose at least one point.' })
-      .max(200)
-      .refine((visits) => new Set(visits.map((visit) => visit.id)).size === visits.length, { error: 'Two visits have one id.' })
-      .refine((visits) => new Set(visits.map((visit) => visit.point.code)).size === visits.length, {
-        error: 'A point is in the round twice.',
-      }),
-  }),
-  { stands: 'in-book', by: field },
-);
+export const roundPlanned = entryKind('round-planned', 'Round planned', z.object({ ...plan, editions: RoundEditions }), {
+  stands: 'in-book',
+  by: field,
+  earlier: [
+    {
+      payload: withOneSet,
+      upgrade: (before: z.infer<typeof withOneSet>) => ({ ...before, editions: { ...before.editions, limits: [before.editions.limits] } }),
+    },
+  ],
+});
 
 const change = z.object({ analysis: AnalysisId });
 const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const;
@@ -65,15 +75,23 @@ export const bottlesPacked = entryKind(
  * A round is judged anew by other editions of limits or follow-ups than those it was planned with: an act of a person,
  * with a reason. Nothing else changes the verdict of finished work.
  */
-export const judgedAnew = entryKind(
-  'judged-anew',
-  'Judged by another edition',
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500);
+const anew = <L extends z.ZodType>(limits: L) =>
   z
-    .object({
-      limits: EditionRef.optional(),
-      followUps: EditionRef.optional(),
-      reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500),
-    })
-    .refine((payload) => payload.limits !== undefined || payload.followUps !== undefined, { error: 'Choose an edition.' }),
-  { stands: 'in-book', by: ['coordinator'], correction: 'strike' },
-);
+    .object({ limits: limits.optional(), followUps: EditionRef.optional(), reason })
+    .refine((payload) => payload.limits !== undefined || payload.followUps !== undefined, {
+      path: ['limits'],
+      error: 'Choose an edition.',
+    });
+
+export const judgedAnew = entryKind('judged-anew', 'Judged by another edition', anew(Limits), {
+  stands: 'in-book',
+  by: ['coordinator'],
+  correction: 'strike',
+  earlier: [
+    {
+      payload: anew(EditionRef),
+      upgrade: (before: { limits?: string }) => ({ ...before, ...(before.limits ? { limits: [before.limits] } : {}) }),
+    },
+  ],
+});

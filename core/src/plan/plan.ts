@@ -1,5 +1,5 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
-import { analysisIds, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
 import type { z } from 'zod';
 import {
   analysisAdded,
@@ -42,7 +42,7 @@ function removalFits(visit: PlannedVisit, id: AnalysisId, around: PlanAround): M
     : [];
   const used = around.usedAt(visit.id).find((bottle) => !stay.includes(bottle.rule));
   if (!used) return null;
-  return misfit('bottle-used', 'payload.analysis', { bottle: used.id, state: used.state, analysis: table?.analyses[id].name ?? id });
+  return misfit('bottle-used', 'payload.analysis', { bottle: used.id, state: used.state, analysis: analysisName(table, id) });
 }
 
 function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[]) => AnalysisId[]): Plan {

@@ -1,4 +1,4 @@
-import { misfit, Trail, type Entry, type Misfit, type Room } from '../book/index.ts';
+import { misfit, Trail, type Ask, type Entry, type Misfit, type Room } from '../book/index.ts';
 import type { Finding } from '../findings/index.ts';
 import type { AgreedLevel } from '../level/index.ts';
 import { inOwnUnit, type ParameterId } from '../parameters/index.ts';
@@ -216,3 +216,9 @@ export const purgeRoom: Room<PurgeBook, PurgeAround> = {
     return { ...book, ended: { at, entry: entry.id, ...(reason ? { reason } : {}) } };
   },
 };
+
+/** What is asked for next of a purge, or null when it has ended. */
+export function askPurge({ setUp, ended, ready }: PurgeState): Ask | null {
+  if (!setUp) return { code: 'set-up-purge' };
+  return ended ? null : { code: ready ? 'end-purge' : 'purge-on' };
+}

@@ -7,3 +7,9 @@ export const purgeWords: MisfitWords = {
   'purge-ended': 'The purge has ended.',
   'ended-early': 'Volume or stability is not reached: say why you end here.',
 };
+
+export const purgeAsks: MisfitWords = {
+  'set-up-purge': 'Set up the purge',
+  'end-purge': 'End the purge: stable',
+  'purge-on': 'Purge until stable',
+};

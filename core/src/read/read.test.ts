@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bottleTables, type RuleId } from '../bottles/index.ts';
+import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
 import {
   decodeText,
   interpret,
@@ -20,9 +20,9 @@ const rules: [string, RuleId][] = [
   ['A-B', 'bacteria'],
   ['A-G', 'general'],
 ];
-const cards = bottleTables.newest[0]!.rules;
+const card = (rule: RuleId) => cardOf(bottleTables.newest[0]!, rule);
 const bottles = new Map(
-  rules.map(([id, rule]) => [id, { name: cards[rule].name, parameters: cards[rule].parameters, filledOn: '2026-11-05' }]),
+  rules.map(([id, rule]) => [id, { name: card(rule).name, parameters: card(rule).parameters, filledOn: '2026-11-05' }]),
 );
 const tableOf = (text: string): LabTable => {
   const read = parseTable(text);

@@ -72,6 +72,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAro
     return this.visit().level?.agreed ?? null;
   }
 
+  get analyses(): readonly AnalysisId[] {
+    return this.planned.analyses;
+  }
+
   isToFill(analysis: AnalysisId): boolean {
     const { table, bottles } = this.visit();
     return table !== null && bottles.some(({ state, rule }) => state === 'empty' && rulesFor(table, [analysis]).includes(rule));

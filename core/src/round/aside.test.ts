@@ -13,6 +13,7 @@ import { clockStarted, runStarted, stepDone } from '../tap/index.ts';
 import { minute } from '../time/index.ts';
 import { fold, foldBook, followBook, foresee, isClosed, kindOf, look, nextStep, type RoundState } from './index.ts';
 
+const procedure = 'coliforms-distribution';
 let book: Script;
 beforeEach(() => {
   book = new Script().plan();
@@ -137,7 +138,7 @@ describe('a reading that comes after another device ended the purge', () => {
     });
     for (const visit of fold(book.entries)!.visits[0]!.bottles) book.atWell(bottleFilled, { bottle: visit.id });
     book.sampleTap();
-    expect(nextStep(fold(book.entries)!)?.say).toBe('Settle what stands aside: 1 entry');
+    expect(nextStep(fold(book.entries)!)).toMatchObject({ code: 'settle', data: { count: 1 } });
     expect(isClosed(fold(book.entries)!)).toBe(false);
   });
 
@@ -167,17 +168,17 @@ describe('a reading that comes after another device ended the purge', () => {
 describe('a clock', () => {
   it('whose start was stated afterwards makes a departure, however long it claims to have run', () => {
     book.sampleTap({ before: 'flush' });
-    const started = book.make(clockStarted, { step: 'flush' }, book.tap);
+    const started = book.make(clockStarted, { procedure, step: 'flush' }, book.tap);
     book.entries.push({ ...started, at: { ...started.at, utc: new Date(book.now - 10 * minute + 1).toISOString() } });
     // Before the step before it was done: it cannot have been running then.
     expect(fold(book.entries)!.aside).toMatchObject([{ misfit: { code: 'start-first' } }]);
     book.entries.pop();
     book.now += 10 * minute;
-    const honest = book.make(clockStarted, { step: 'flush' }, book.tap);
+    const honest = book.make(clockStarted, { procedure, step: 'flush' }, book.tap);
     book.entries.push({ ...honest, at: { ...honest.at, utc: new Date(book.now - 5 * minute).toISOString() } });
     const done = (departure?: string) =>
-      book.make(stepDone, { step: 'flush', answer: { type: 'clock' }, ...(departure ? { departure } : {}) }, book.tap);
-    expect(foresee(book.entries, done()).misfit).toMatchObject({ code: 'departure-unexplained' });
+      book.make(stepDone, { procedure, step: 'flush', answer: { type: 'clock' }, ...(departure ? { departure } : {}) }, book.tap);
+    expect(foresee(book.entries, done()).misfit).toMatchObject({ code: 'clock-backdated', field: 'payload.departure' });
     expect(foresee(book.entries, done('forgot to press the button')).misfit).toBeNull();
   });
 
@@ -191,7 +192,7 @@ describe('a clock', () => {
 
 describe('what is newer than this copy of the product', () => {
   it('is kept aside, not misread: a version of a kind', () => {
-    const newer = { ...book.make(levelRead, depth('7.40'), book.well), version: 2, payload: { metres: 7.4 } };
+    const newer = { ...book.make(levelRead, depth('7.40'), book.well), version: 900, payload: { metres: 7.4 } };
     expect(fold([...book.entries, newer])).toMatchObject({
       aside: [{ misfit: { code: 'newer-version' } }],
       visits: [{ level: { readings: [] } }, {}],
@@ -199,12 +200,17 @@ describe('what is newer than this copy of the product', () => {
   });
 
   it('is a state of its own: a protocol’s edition, with its steps kept', () => {
-    book.atTap(runStarted, { protocol: 'coliforms-distribution', edition: '2031-1' });
-    book.atTap(stepDone, { step: 'sing', answer: { type: 'confirm' } });
+    book.atTap(runStarted, { procedure, protocol: procedure, edition: '2031-1' });
+    book.done('sing', { type: 'confirm' });
     const tap = fold(book.entries)!.visits[1]!;
-    expect(tap).toMatchObject({ run: null, unknownRun: 'coliforms-distribution@2031-1', sample: 'special' });
+    expect(tap).toMatchObject({
+      runs: [],
+      unknownRuns: [{ procedure, edition: 'coliforms-distribution@2031-1' }],
+      sample: 'special',
+      bottles: [{ sample: 'special' }],
+    });
     expect(fold(book.entries)!.aside).toEqual([]);
-    expect(nextStep({ ...fold(book.entries)!, visits: [tap] })?.say).not.toBe('Start the protocol');
+    expect(nextStep({ ...fold(book.entries)!, visits: [tap] })?.code).toBe('fill');
   });
 
   it('judges nothing: a criterion, an edition of the round’s tables', () => {
@@ -219,7 +225,7 @@ describe('what is newer than this copy of the product', () => {
     });
     const [planned, ...rest] = book.entries;
     const { editions, ...plan } = planned!.payload as { editions: object };
-    const later = { ...planned!, payload: { ...plan, editions: { ...editions, limits: 'eu-2020-2184@2031-1' } } };
+    const later = { ...planned!, payload: { ...plan, editions: { ...editions, limits: ['eu-2020-2184@2031-1'] } } };
     expect(fold([later, ...rest])).toMatchObject({ unknown: ['eu-2020-2184@2031-1'], verdict: null });
   });
 });
@@ -227,12 +233,15 @@ describe('what is newer than this copy of the product', () => {
 describe('editions', () => {
   it('are recorded by the round, and judge it until a person has it judged anew, with a reason', () => {
     wholeRound();
-    expect(fold(book.entries)).toMatchObject({ editions: { limits: 'eu-2020-2184@2026-1' }, verdict: { set: { id: 'eu-2020-2184' } } });
-    expect(judgedAnew.payload.safeParse({ limits: 'eu-2020-2184@2031-1', reason: '' }).success).toBe(false);
-    const again = book.write(judgedAnew, { limits: 'eu-2020-2184@2031-1', reason: 'new limits asked for by the authority' });
-    expect(fold(book.entries)).toMatchObject({ editions: { limits: 'eu-2020-2184@2031-1' }, unknown: ['eu-2020-2184@2031-1'] });
+    expect(fold(book.entries)).toMatchObject({
+      editions: { limits: ['eu-2020-2184@2026-1'] },
+      verdict: { sets: [{ id: 'eu-2020-2184' }] },
+    });
+    expect(judgedAnew.payload.safeParse({ limits: ['eu-2020-2184@2031-1'], reason: '' }).success).toBe(false);
+    const again = book.write(judgedAnew, { limits: ['eu-2020-2184@2031-1'], reason: 'new limits asked for by the authority' });
+    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2031-1'] }, unknown: ['eu-2020-2184@2031-1'] });
     book.correct(again, 'asked for another round');
-    expect(fold(book.entries)).toMatchObject({ editions: { limits: 'eu-2020-2184@2026-1' }, unknown: [] });
+    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2026-1'] }, unknown: [] });
   });
 });
 

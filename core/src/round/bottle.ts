@@ -15,6 +15,8 @@ export interface BottleState extends FieldBottle {
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
   handedOver: boolean;
+  /** What it is: a stop of the protocol that fills it makes it special. */
+  sample: 'routine' | 'special';
 }
 
 interface Surroundings {
@@ -23,6 +25,7 @@ interface Surroundings {
   reports: readonly RoundReport[];
   measured: boolean;
   packed: boolean;
+  sample: 'routine' | 'special';
 }
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
@@ -49,6 +52,7 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
   return {
     ...bottle,
     lost,
+    sample: around.sample,
     accepted,
     handedOver: handOver !== undefined,
     stage: stageOf(bottle, around, accepted, handOver !== undefined),

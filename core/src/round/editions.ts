@@ -11,7 +11,8 @@ import { protocols } from '../tap/index.ts';
 export interface RoundTables {
   bottles: BottleTable | null;
   tolerances: Tolerances | null;
-  limits: LimitSet | null;
+  /** In the round's order; the first one leads. */
+  limits: LimitSet[];
   followUps: FollowUpTable | null;
 }
 
@@ -23,7 +24,7 @@ export function editionsOn(day: string): RoundEditions {
   return {
     bottles: named(bottleTables.on('bottles', day), bottleTables.newest[0]!),
     tolerances: named(tolerances.on('tolerances', day), tolerances.newest[0]!),
-    limits: named(limitSets.on('eu-2020-2184', day), limitSets.newest[0]!),
+    limits: [named(limitSets.on('eu-2020-2184', day), limitSets.newest[0]!)],
     followUps: named(followUpTables.on('follow-ups', day), followUpTables.newest[0]!),
   };
 }
@@ -32,16 +33,16 @@ export function tablesOf(editions: RoundEditions): RoundTables {
   return {
     bottles: bottleTables.find(editions.bottles),
     tolerances: tolerances.find(editions.tolerances),
-    limits: limitSets.find(editions.limits),
+    limits: editions.limits.flatMap((ref) => limitSets.find(ref) ?? []),
     followUps: followUpTables.find(editions.followUps),
   };
 }
 
 /** The editions a round names that this copy of the product does not have. */
 export function unknownEditions(editions: RoundEditions): string[] {
-  return (Object.keys(shelves) as (keyof RoundEditions)[])
-    .filter((name) => shelves[name].find(editions[name]) === null)
-    .map((name) => editions[name]);
+  return (Object.keys(shelves) as (keyof RoundEditions)[]).flatMap((name) =>
+    [editions[name]].flat().filter((ref) => shelves[name].find(ref) === null),
+  );
 }
 
 /** Every edition of every table that judges, for the guard that none is edited once it is released. */

@@ -59,7 +59,7 @@ export function foresee(entries: readonly Entry[], entry: Entry): Foreseen {
         .map((one): Consequence => ({ code: stoodAside.has(one.entry.id) ? 'still-aside' : 'set-aside', ...one })),
       ...after.visits.flatMap((visit): Consequence[] => {
         const was = before.visits.find((candidate) => candidate.id === visit.id);
-        return was && was.sample !== visit.sample ? [{ code: 'sample', point: visit.point.name, to: visit.sample }] : [];
+        return was && was.sample !== visit.sample ? [{ code: 'sample', point: visit.name, to: visit.sample }] : [];
       }),
       ...after.bottles.flatMap((bottle) => {
         const was = bottles.get(bottle.id);

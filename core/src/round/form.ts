@@ -1,21 +1,29 @@
-import { rulesFor, type RuleId } from '../bottles/index.ts';
+import { analysisName, rulesFor, type RuleId } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { wallTime } from '../time/index.ts';
 import { measured } from '../tap/index.ts';
 import type { BottlesByLabel } from '../read/index.ts';
 import type { RoundState } from './fold.ts';
+import { runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
 
-/** The residual a form states for a point: as measured, missing (null), or not needed where nothing is chlorinated. */
-export function residualFor(visit: VisitState): string | null | 'not-needed' {
+/**
+ * The residual a form states for a bottle: as measured, missing (null), or not needed where nothing is chlorinated or the
+ * protocol that fills it does not ask for it.
+ */
+export function residualFor(visit: VisitState, rule: RuleId): string | null | 'not-needed' {
   if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
-  return visit.run ? measured(visit.run, 'freeChlorine') : null;
+  const by = runThatFills(visit, rule);
+  const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
+  if (by && !isAsked) return 'not-needed';
+  const [run] = by ? [by.run] : visit.runs;
+  return run ? measured(run, 'freeChlorine') : null;
 }
 
 /** The names of the analyses that a bottle is for at its point. */
 export function requestsOf(visit: VisitState, rule: RuleId): string[] {
   const { table } = visit;
-  return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => table.analyses[id].name) : [];
+  return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => analysisName(table, id)) : [];
 }
 
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
@@ -25,10 +33,10 @@ export function formLines(round: RoundState): FormLine[] {
       .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
       .map((bottle) => ({
         bottle,
-        pointName: visit.point.name,
+        pointName: visit.name,
         requests: requestsOf(visit, bottle.rule),
-        sampleType: visit.sample,
-        residual: residualFor(visit),
+        sampleType: bottle.sample,
+        residual: residualFor(visit, bottle.rule),
       })),
   );
 }

@@ -10,7 +10,7 @@ import { registerKinds, registerOf, type RegisterName } from '../registers/index
 import { runRoom } from '../tap/index.ts';
 
 /** The rooms of a visit, by the name of their part of its state. */
-export const visitRooms = { level: levelRoom, purge: purgeRoom, run: runRoom, fill: fillRoom } as const;
+export const visitRooms = { level: levelRoom, purge: purgeRoom, runs: runRoom, fill: fillRoom } as const;
 
 /** The rooms of the whole round, by the name of their part of its state. */
 export const roundRooms = { plan: planRoom, custody: custodyRoom, read: readRoom, act: actRoom } as const;

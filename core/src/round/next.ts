@@ -1,58 +1,57 @@
+import type { Ask } from '../book/index.ts';
+import { askFill } from '../fill/index.ts';
+import { askLevel } from '../level/index.ts';
+import { askPurge } from '../purge/index.ts';
 import { isToRead } from '../read/index.ts';
+import { askRun, isOver } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
-import { protocolOf } from './protocol.ts';
+import { runsOf, runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
 
 /** The room a step belongs to, as the page addresses it. */
-export type Room = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
+export type StepRoom = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
 
-export interface NextStep {
-  room: Room;
+export interface NextStep extends Ask {
+  room: StepRoom;
   /** The visit it happens at; null when it concerns the whole round. */
   visit: string | null;
-  /** What to do, in the imperative. */
-  say: string;
+  /** The run it is a step of, where there may be several. */
+  procedure?: string;
 }
 
-/** What comes next at one point before its bottles are full; null when nothing is left to do there. */
+/** What comes next at one visit before its bottles are full; null when nothing is left to do there. */
 export function nextAtVisit(visit: VisitState): NextStep | null {
-  const step = (room: Room, say: string): NextStep => ({ room, visit: visit.id, say });
-  const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
-  if (visit.analyses.length === 0 && visit.point.type === 'tap') return step('plan', 'Choose analyses');
-  if (visit.level && !visit.level.agreed)
-    return step('level', visit.level.readings.length === 0 ? 'Measure the level' : 'Read the level again: two must agree');
+  const at = (room: StepRoom, ask: Ask | null): NextStep | null => ask && { room, visit: visit.id, ...ask };
+  const { analyses, level, purge, point, bottles } = visit;
+  if (analyses.length === 0 && point.type === 'tap') return at('plan', { code: 'choose-analyses' });
+  const measure = level && at('level', askLevel(level));
   // A well without analyses is visited for its level alone.
-  if (visit.analyses.length === 0) return null;
-  if (visit.purge && !visit.purge.setUp) return step('purge', 'Set up the purge');
-  if (visit.purge && !visit.purge.ended) return step('purge', visit.purge.ready ? 'End the purge: stable' : 'Purge until stable');
-  if (visit.point.type === 'tap') {
-    if (!visit.run && !visit.unknownRun && protocolOf(visit)) return step('tap', 'Start the protocol');
-    if (visit.run?.abandoned) return null;
-    if (visit.run?.now) return step('tap', visit.run.now.step.say);
-  }
-  if (empty.length > 0) return step('fill', empty.length === 1 ? 'Fill 1 bottle' : `Fill ${empty.length} bottles`);
-  return null;
+  if (measure || analyses.length === 0) return measure;
+  const pumping = purge && at('purge', askPurge(purge));
+  if (pumping) return pumping;
+  const due = runsOf(visit).find(({ run }) => !run || !isOver(run));
+  const step = due && at('tap', askRun(due.protocol, due.run));
+  if (step) return { ...step, procedure: due.procedure };
+  // What a run was to fill and did not is no longer asked for: the run is over.
+  return at('fill', askFill(bottles.filter(({ rule }) => runThatFills(visit, rule)?.run?.finished !== false)));
 }
 
-/** What comes next in a round, in the order of the work; null when it is done. */
+/** What comes next in a round, in the order of the work; null when it is done. What waits for a clock lets others come first. */
 export function nextStep(round: RoundState): NextStep | null {
-  for (const visit of round.visits) {
-    const step = nextAtVisit(visit);
-    if (step) return step;
-  }
-  const step = (room: Room, say: string): NextStep => ({ room, visit: null, say });
-  const aside = round.aside.length;
-  if (aside > 0) return step('plan', aside === 1 ? 'Settle what stands aside: 1 entry' : `Settle what stands aside: ${aside} entries`);
+  const steps = round.visits.flatMap((visit) => nextAtVisit(visit) ?? []);
+  const first = steps.find((step) => !step.waits) ?? steps[0];
+  if (first) return first;
+  const step = (room: StepRoom, code: string, count = 1): NextStep => ({ room, visit: null, code, data: { count } });
+  if (round.aside.length > 0) return step('plan', 'settle', round.aside.length);
   const waiting = round.bottles.filter((bottle) => bottle.stage === 'filled' && !bottle.lost);
-  if (waiting.length > 0) return step('custody', `Hand over ${waiting.length} bottle${waiting.length === 1 ? '' : 's'}`);
-  if (round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer))
-    return step('custody', 'Ask the lab for its answer');
-  if (round.reports.some(isToRead)) return step('report', 'Read the report');
+  if (waiting.length > 0) return step('custody', 'hand-over', waiting.length);
+  if (round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer)) return step('custody', 'ask-lab');
+  if (round.reports.some(isToRead)) return step('report', 'read-report');
   const due = round.followUps.filter((action) => !action.done);
-  if (due.length > 0) return step('verdict', due.length === 1 ? 'Follow up: 1 thing to do' : `Follow up: ${due.length} things to do`);
+  if (due.length > 0) return step('verdict', 'follow-up', due.length);
   const hasRead = round.reports.some((report) => report.read);
   if (round.bottles.some((bottle) => bottle.accepted && (bottle.stage === 'handed-over' || (bottle.stage === 'reported' && !hasRead))))
-    return step('report', 'Wait for the report');
+    return step('report', 'wait-for-report');
   return null;
 }
 

@@ -1,13 +1,13 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { lab, Script } from '../../test/script.ts';
+import { idOf, lab, protocolNamed, Script } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { handedOver } from '../custody/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '../plan/index.ts';
-import { clockStarted, protocols, runStarted, stepDone } from '../tap/index.ts';
+import { clockStarted, departs, runGivenUp, runStarted } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
-import { foresee, fold, formLines, isFilledByProtocol, nextAtVisit, overview, protocolOf, residualFor } from './index.ts';
+import { foresee, fold, formLines, nextAtVisit, overview, residualFor, runsOf, runThatFills } from './index.ts';
 
-const protocol = protocols.newest[0]!;
+const procedure = 'coliforms-distribution';
 let book: Script;
 const round = () => fold(book.entries)!;
 const short = () => overview(round());
@@ -18,14 +18,7 @@ beforeEach(() => {
 });
 
 /** Runs the protocol up to its flush clock, which is started. */
-function flushing() {
-  book.atTap(runStarted, { protocol: protocol.id, edition: protocol.edition });
-  const { act } = protocol.steps[0]!;
-  const checks = act.type === 'checks' ? act.items.map((item) => item.id) : [];
-  book.atTap(stepDone, { step: 'fitness', answer: { type: 'checks', yes: checks, no: [] } });
-  for (const step of ['strip', 'hands']) book.atTap(stepDone, { step, answer: { type: 'confirm' } });
-  return book.atTap(clockStarted, { step: 'flush' });
-}
+const flushing = () => book.sampleTap({ before: 'flush' }).atTap(clockStarted, { procedure, step: 'flush' });
 
 describe('a round in short', () => {
   it('counts bottles by stage as they move', () => {
@@ -38,9 +31,17 @@ describe('a round in short', () => {
     expect(short().clocks).toEqual([]);
     const started = flushing();
     expect(short().clocks).toEqual([
-      { visit: book.tap, pointName: 'Market hall', say: 'Run cold water, full and steady', from: Date.parse(started.at.utc), least: 120 },
+      {
+        visit: book.tap,
+        pointName: 'Market hall',
+        procedure,
+        say: 'Run cold water, full and steady',
+        from: Date.parse(started.at.utc),
+        least: 120,
+        most: null,
+      },
     ]);
-    book.atTap(stepDone, { step: 'flush', answer: { type: 'clock' } }, 3);
+    book.done('flush', { type: 'clock' }, undefined, { minutes: 3 });
     expect(short().clocks).toEqual([]);
   });
 
@@ -63,45 +64,120 @@ describe('a round in short', () => {
 
 describe('the form', () => {
   it('misses the residual until it was measured at a chlorinated tap', () => {
-    expect(residualFor(tap())).toBeNull();
+    expect(residualFor(tap(), 'bacteria')).toBeNull();
     book.sampleTap({ residual: '0,05' });
-    expect(residualFor(tap())).toBe('0,05 mg/L');
+    expect(residualFor(tap(), 'bacteria')).toBe('0,05 mg/L');
     expect(formLines(round())).toMatchObject([{ sampleType: 'special', residual: '0,05 mg/L', requests: ['Coliforms + E. coli'] }]);
   });
 
   it('needs none at a well', () => {
-    expect(residualFor(round().visits[0]!)).toBe('not-needed');
+    expect(residualFor(round().visits[0]!, 'metals')).toBe('not-needed');
   });
 });
 
 it('leaves a well without analyses once its level is read', () => {
   const [well] = round().visits;
   expect(nextAtVisit({ ...well!, analyses: [] })?.room).toBe('level');
-  expect(nextAtVisit({ ...tap(), analyses: [] })?.say).toBe('Choose analyses');
+  expect(nextAtVisit({ ...tap(), analyses: [] })?.code).toBe('choose-analyses');
 });
 
 describe('what a protocol fills', () => {
+  const ids = (visit: Parameters<typeof runsOf>[0]) => runsOf(visit).map((due) => due.procedure);
   it('follows from the analyses asked for at a tap, and from nothing at a well', () => {
     const [well] = round().visits;
-    expect(protocolOf(tap())?.id).toBe('coliforms-distribution');
-    expect(protocolOf({ ...tap(), analyses: ['metals'] })).toBeNull();
-    expect(protocolOf({ ...well!, analyses: ['coliforms'] })).toBeNull();
-    expect([isFilledByProtocol(tap(), 'bacteria'), isFilledByProtocol(tap(), 'metals'), isFilledByProtocol(well!, 'bacteria')]).toEqual([
-      true,
-      false,
-      false,
+    expect(ids(tap())).toEqual([procedure]);
+    expect(ids({ ...tap(), analyses: ['metals'] })).toEqual([]);
+    expect(ids({ ...well!, analyses: ['coliforms'] })).toEqual([]);
+    expect([runThatFills(tap(), 'bacteria')?.procedure, runThatFills(tap(), 'metals'), runThatFills(well!, 'bacteria')]).toEqual([
+      procedure,
+      null,
+      null,
     ]);
   });
 
   it('stays what it was once a run is started', () => {
     flushing();
-    expect(protocolOf({ ...tap(), analyses: [] })?.edition).toBe(protocol.edition);
+    expect(ids({ ...tap(), analyses: [] })).toEqual([procedure]);
   });
 
   it('leaves a tap without one to be filled freely', () => {
     book.atTap(analysisRemoved, { analysis: 'coliforms' });
     book.atTap(analysisAdded, { analysis: 'metals' });
-    expect(nextAtVisit(tap())).toMatchObject({ room: 'fill', say: 'Fill 1 bottle' });
+    expect(nextAtVisit(tap())).toMatchObject({ room: 'fill', code: 'fill', data: { count: 1 } });
     expect(foresee(book.entries, book.make(bottleFilled, { bottle: '261123A-MH1-M' }, book.tap)).misfit).toBeNull();
+  });
+});
+
+it('lets other work come first while a clock runs, and comes back to it when nothing else is left', () => {
+  flushing();
+  expect(short().next).toMatchObject({ room: 'level', visit: book.well });
+  book = new Script().plan(['coliforms'], { visits: [round().plan.visits[1]!] });
+  book.sampleTap({ before: 'flush' });
+  book.atTap(clockStarted, { procedure, step: 'flush' });
+});
+
+describe('a visit with two protocols', () => {
+  beforeEach(() => {
+    book = new Script().plan(['coliforms', 'lead']);
+  });
+  const start = (id: string) => {
+    const { edition } = protocolNamed(id);
+    return book.make(runStarted, { procedure: id, protocol: id, edition }, book.tap);
+  };
+  const procedures = () => tap().runs.map((run) => run.procedure);
+
+  it('takes the first water first: lead before bacteria', () => {
+    expect(nextAtVisit(tap())).toMatchObject({ room: 'tap', code: 'start-protocol', procedure: 'lead-timed' });
+    expect(foresee(book.entries, start(procedure)).misfit).toMatchObject({
+      code: 'run-order',
+      data: { title: 'Lead, 30 minutes standing' },
+    });
+    book.sampleTap({ procedure: 'lead-timed', bottle: '261123A-MH1-L' });
+    expect(nextAtVisit(tap())).toMatchObject({ room: 'tap', code: 'start-protocol', procedure });
+    book.sampleTap({ residual: '0.05' });
+    expect(procedures()).toEqual(['lead-timed', procedure]);
+    // What a residual makes of the bacteria it does not make of the lead.
+    expect(tap().bottles.map(({ id, sample }) => [id, sample])).toEqual([
+      ['261123A-MH1-L', 'routine'],
+      ['261123A-MH1-B', 'special'],
+    ]);
+    expect(formLines(round()).map(({ residual }) => residual)).toEqual(['not-needed', '0.05 mg/L']);
+  });
+
+  it('goes on with the second when the first is given up, with a reason', () => {
+    book.sampleTap({ procedure: 'lead-timed', before: 'standing' });
+    book.atTap(runGivenUp, { procedure: 'lead-timed', reason: 'the house would not do without water' });
+    expect(nextAtVisit(tap())).toMatchObject({ code: 'start-protocol', procedure });
+    book.sampleTap();
+    expect(nextAtVisit(tap())).toBeNull();
+    expect(foresee(book.entries, book.make(bottleFilled, { bottle: '261123A-MH1-L' }, book.tap)).misfit?.code).toBe('not-at-filling');
+  });
+
+  it('starts the standing anew, with a reason, when somebody used water; too long is a departure as well as too short', () => {
+    const lead = 'lead-timed';
+    book.sampleTap({ procedure: lead, before: 'standing' });
+    const clock = (reason?: string) =>
+      book.make(clockStarted, { procedure: lead, step: 'standing', ...(reason ? { reason } : {}) }, book.tap);
+    book.atTap(clockStarted, { procedure: lead, step: 'standing' });
+    expect(foresee(book.entries, clock()).misfit).toMatchObject({ code: 'clock-runs', field: 'payload.reason' });
+    book.now += 20 * 60_000;
+    book.entries.push(clock('a toilet was flushed'));
+    const now = () => tap().runs[0]!.now!;
+    expect(now()).toMatchObject({ clockFrom: book.now, restarts: ['a toilet was flushed'] });
+    const end = (minutes: number) => departs(now(), { type: 'clock' }, now().clockFrom! + minutes * 60_000);
+    expect([end(29)?.code, end(30), end(45), end(46)?.code]).toEqual(['clock-short', null, null, 'clock-over']);
+  });
+});
+
+describe('a point that is visited twice', () => {
+  it('has two visits with labels of their own', () => {
+    const [well, tapVisit] = round().plan.visits;
+    const again = { ...tapVisit!, id: idOf(77) };
+    book = new Script().plan(['coliforms'], { visits: [tapVisit!, well!, again] });
+    const visits = round().visits.filter((visit) => visit.point.code === 'MH1');
+    expect(visits.map(({ name, bottles }) => [name, bottles.map(({ id }) => id)])).toEqual([
+      ['Market hall', ['261123A-MH1-B']],
+      ['Market hall, visit 2', ['261123A-MH1.2-B']],
+    ]);
   });
 });

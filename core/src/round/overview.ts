@@ -7,10 +7,12 @@ import type { Stage } from './bottle.ts';
 export interface RunningClock {
   visit: string;
   pointName: string;
+  procedure: string;
   say: string;
-  /** When it was started (ms) and how many seconds it must run. */
+  /** When it was started (ms) and how many seconds it must run, and may; null where there is no most. */
   from: number;
   least: number;
+  most: number | null;
 }
 
 /** A filled bottle that waits for the lab. */
@@ -38,12 +40,14 @@ export interface RoundOverview {
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {
   const next = nextStep(round);
-  const nameOf = (visit: string | null) => round.visits.find((candidate) => candidate.id === visit)?.point.name ?? null;
-  const clocks = round.visits.flatMap((visit): RunningClock[] => {
-    const now = visit.run?.now;
-    if (!now || now.step.act.type !== 'clock' || now.clockFrom === null) return [];
-    return [{ visit: visit.id, pointName: visit.point.name, say: now.step.say, from: now.clockFrom, least: now.step.act.least }];
-  });
+  const nameOf = (visit: string | null) => round.visits.find((candidate) => candidate.id === visit)?.name ?? null;
+  const clocks = round.visits.flatMap((visit) =>
+    visit.runs.flatMap(({ procedure, now }): RunningClock[] => {
+      if (!now || now.step.act.type !== 'clock' || now.clockFrom === null) return [];
+      const { least, most = null } = now.step.act;
+      return [{ visit: visit.id, pointName: visit.name, procedure, say: now.step.say, from: now.clockFrom, least, most }];
+    }),
+  );
   const waiting = round.bottles.flatMap((bottle): WaitingBottle[] =>
     bottle.stage === 'filled' && !bottle.lost && bottle.holding
       ? [{ bottle: bottle.id, pointName: nameOf(bottle.visit) ?? '', deadline: bottle.holding.deadline }]
@@ -58,7 +62,7 @@ export function overview(round: RoundState): RoundOverview {
     next,
     nextPoint: nameOf(next?.visit ?? null),
     clocks,
-    points: round.visits.map((visit) => ({ name: visit.point.name, type: visit.point.type })),
+    points: round.visits.map((visit) => ({ name: visit.name, type: visit.point.type })),
     stages: round.bottles.filter((bottle) => !bottle.lost).map((bottle) => bottle.stage),
     waiting: waiting.sort((a, b) => a.deadline - b.deadline),
     followUps: round.followUps.filter((action) => !action.done),

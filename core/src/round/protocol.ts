@@ -1,21 +1,36 @@
 import { rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
 import type { Point } from '../registers/index.ts';
-import { protocolFor, type Protocol, type RunState } from '../tap/index.ts';
+import { protocolsFor, type Protocol, type RunState } from '../tap/index.ts';
 
 interface Sampled {
-  run: RunState | null;
   point: Point;
   analyses: readonly AnalysisId[];
+  runs: readonly RunState[];
+  unknownRuns: readonly { procedure: string }[];
+  table: BottleTable | null;
 }
 
-/** The protocol that takes the samples of a visit; null at a well, or where no chosen analysis has one. */
-export function protocolOf(visit: Sampled): Protocol | null {
-  if (visit.run) return visit.run.protocol;
-  return visit.point.type === 'tap' ? protocolFor(visit.analyses) : null;
+/** A run that a visit asks for or has: its protocol, and where it stands; null before it is started. */
+export interface DueRun {
+  procedure: string;
+  protocol: Protocol;
+  run: RunState | null;
 }
 
-/** Whether a bottle is filled at a step of the visit's protocol rather than freely. */
-export function isFilledByProtocol(visit: Sampled & { table: BottleTable | null }, rule: RuleId): boolean {
-  const protocol = protocolOf(visit);
-  return protocol !== null && visit.table !== null && rulesFor(visit.table, [protocol.analysis]).includes(rule);
+/** The runs of a visit in the order of their running: those asked for, and those started that nothing asks for any more. */
+export function runsOf({ point, analyses, runs, unknownRuns }: Sampled): DueRun[] {
+  const due = protocolsFor(analyses, point)
+    .filter(({ id }) => !unknownRuns.some(({ procedure }) => procedure === id))
+    .map((protocol): DueRun => {
+      const run = runs.find((one) => one.procedure === protocol.id) ?? null;
+      return { procedure: protocol.id, protocol: run?.protocol ?? protocol, run };
+    });
+  const others = runs.filter((run) => !due.some(({ procedure }) => procedure === run.procedure));
+  return [...due, ...others.map((run) => ({ procedure: run.procedure, protocol: run.protocol, run }))];
+}
+
+/** The run at a step of which a bottle is filled; null for one that is filled freely. */
+export function runThatFills(visit: Sampled, rule: RuleId): DueRun | null {
+  const { table } = visit;
+  return (table && runsOf(visit).find(({ protocol }) => rulesFor(table, [protocol.analysis]).includes(rule))) ?? null;
 }

@@ -1,5 +1,6 @@
 import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
 import { inReadingOrder, judgeResult, judgeSums, type JudgedResult, type LimitSet, type SumVerdict } from '../limits/index.ts';
+import { refOf } from '../editions/index.ts';
 import { parameter } from '../parameters/index.ts';
 import type { LabResult, ReadBook } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
@@ -7,64 +8,72 @@ import { tablesOf } from './editions.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
+/** A judged result with what its bottle was. */
+export interface RoundResult extends JudgedResult {
+  sample: 'routine' | 'special';
+}
+
 export interface VisitVerdict {
   visit: string;
   pointName: string;
   use: 'supply' | 'monitoring';
-  sample: 'routine' | 'special';
-  /** In reading order. */
-  judged: JudgedResult[];
+  /** In reading order, by the set that leads. */
+  judged: RoundResult[];
+  /** By the set that leads. */
   sums: SumVerdict[];
 }
 
 export interface RoundVerdict {
-  set: LimitSet;
+  /** What the results were compared with; the first one leads. */
+  sets: readonly [LimitSet, ...LimitSet[]];
   visits: VisitVerdict[];
   occasions: Occasion[];
 }
 
-function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: string, set: LimitSet): VisitVerdict {
+function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: string, [set, ...others]: RoundVerdict['sets']): VisitVerdict {
   const own = results.flatMap((result) => {
     const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
-    return bottle?.filledAt != null ? [{ result, filledAt: bottle.filledAt }] : [];
+    return bottle?.filledAt != null ? [{ result, sample: bottle.sample, day: wallTime(bottle.filledAt, zone).date }] : [];
   });
-  const judged = own.map(({ result, filledAt }) => ({ result, verdict: judgeResult(result, set, wallTime(filledAt, zone).date) }));
-  return {
-    visit: visit.id,
-    pointName: visit.point.name,
-    use: visit.point.use,
-    sample: visit.sample,
-    judged: inReadingOrder(judged),
-    sums: judgeSums(
-      own.map(({ result }) => result),
-      set,
-    ),
-  };
+  const judged = own.map(({ result, sample, day }) => ({
+    result,
+    sample,
+    verdict: judgeResult(result, set, day),
+    others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day) })),
+  }));
+  const all = own.map(({ result }) => result);
+  return { visit: visit.id, pointName: visit.name, use: visit.point.use, judged: inReadingOrder(judged), sums: judgeSums(all, set) };
+}
+
+/** What follow-ups hang on: every judged result, and every sum by its first parameter. */
+function occasionsOf({ visit, pointName, use, judged, sums }: VisitVerdict): Occasion[] {
+  const at = { visit, pointName, use };
+  const results = judged.map(({ result, verdict, sample }): Occasion => ({
+    ...at,
+    sample,
+    parameter: result.parameter,
+    state: verdict.state,
+  }));
+  const together = sums.flatMap(({ rule, state }) =>
+    rule.shares.slice(0, 1).map(({ parameter: id }): Occasion => {
+      const sample = judged.find(({ result }) => result.parameter === id)?.sample ?? 'routine';
+      return { ...at, sample, parameter: id, state };
+    }),
+  );
+  return [...results, ...together];
 }
 
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
-export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zone: string, set: LimitSet): RoundVerdict | null {
+export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
+  const [first, ...others] = sets;
   const results = reports.flatMap((report) => (report.putAside ? [] : (report.read?.results ?? [])));
-  if (results.length === 0) return null;
+  if (results.length === 0 || !first) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
   const verdicts = visits
-    .map((visit) => judgeVisit(visit, results, zone, set))
+    .map((visit) => judgeVisit(visit, results, zone, [first, ...others]))
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
-  const occasions = verdicts.flatMap(({ visit, pointName, use, sample, judged, sums }) => [
-    ...judged.map(({ result, verdict }): Occasion => ({
-      visit,
-      pointName,
-      use,
-      sample,
-      parameter: result.parameter,
-      state: verdict.state,
-    })),
-    ...sums.flatMap((sum): Occasion[] =>
-      sum.rule.shares.slice(0, 1).map((share) => ({ visit, pointName, use, sample, parameter: share.parameter, state: sum.state })),
-    ),
-  ]);
-  return { set, visits: verdicts, occasions };
+  return { sets: [first, ...others], visits: verdicts, occasions: verdicts.flatMap(occasionsOf) };
 }
 
 function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {
@@ -72,7 +81,7 @@ function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): 
     visit.bottles.flatMap((bottle) => {
       const answer = custody.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
       if (bottle.lost?.how !== 'refused' || !answer) return [];
-      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.point.name, reason: bottle.lost.reason, at: answer.at }];
+      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, reason: bottle.lost.reason, at: answer.at }];
     }),
   );
 }
@@ -82,7 +91,8 @@ export function judge(round: RoundBook, visits: readonly VisitState[]): { verdic
   const { plan, editions } = round.plan;
   if (!plan || !editions) return { verdict: null, followUps: [] };
   const tables = tablesOf(editions);
-  const verdict = tables.limits && judgeRound(visits, round.read, plan.zone, tables.limits);
+  const isLeadKnown = tables.limits[0] !== undefined && refOf(tables.limits[0]) === editions.limits[0];
+  const verdict = isLeadKnown ? judgeRound(visits, round.read, plan.zone, tables.limits) : null;
   const arrived = round.read[0]?.at;
   const judged =
     verdict && tables.followUps && arrived !== undefined

@@ -91,7 +91,7 @@ describe('plan', () => {
     expect(misfit(book.make(analysisRemoved, { analysis: 'metals' }, book.well))?.message).toContain('261123A-MW3-M was filled');
   });
 
-  it('refuses one point twice', () => {
+  it('refuses one visit twice, and a zone that is none', () => {
     const one = { id: book.well, point: wellPoint, analyses: [] };
     const planned = {
       name: 'x',
@@ -102,9 +102,7 @@ describe('plan', () => {
       lab: null,
       editions: editionsOn('2026-11-23'),
     };
-    expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, { ...one, id: book.tap }] }).error?.issues[0]?.message).toBe(
-      'A point is in the round twice.',
-    );
+    expect(roundPlanned.payload.safeParse({ ...planned, visits: [one, one] }).error?.issues[0]?.message).toBe('Two visits have one id.');
     expect(roundPlanned.payload.safeParse({ ...planned, zone: 'Mars/North', visits: [one] }).error?.issues[0]?.path).toEqual(['zone']);
   });
 });
@@ -211,7 +209,7 @@ describe('bottles', () => {
     expect(stage(id)).toBe('reported');
     book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] });
     expect(stage(id)).toBe('judged');
-    expect(nextStep(state())?.say).not.toContain('Ask the lab');
+    expect(nextStep(state())?.code).not.toBe('ask-lab');
   });
 
   it('are replaced by a spare with a label of its own', () => {
@@ -338,7 +336,9 @@ describe('what does not fit a book', () => {
     expect(
       misfit(book.make(levelRead, { measuringPoint: 'South rim', depth: { text: '7', unit: 'm' }, water: 'static' }, book.well))?.path,
     ).toBe('payload.measuringPoint');
-    expect(misfit(book.make(clockStarted, { step: 'flush' }, book.tap))?.message).toBe('Start the protocol first.');
+    expect(misfit(book.make(clockStarted, { procedure: 'coliforms-distribution', step: 'flush' }, book.tap))?.message).toBe(
+      'Start the protocol first.',
+    );
     expect(misfit(book.make(bottleFilled, { bottle: 'x' }, book.well))?.message).toBe('No such bottle at this point.');
     expect(misfit(book.strike(book.entries[0]!, 'no reason'))?.message).toContain('cannot be struck');
     expect(misfit(book.make(actionDone, { action: 'nothing', note: 'done' }))?.path).toBe('payload.action');
@@ -361,8 +361,8 @@ function misfitOfCorrected(entry: Entry, instead: Parameters<Script['strike']>[2
 }
 
 it('names the next step through the day', () => {
-  expect(nextStep(state())).toMatchObject({ room: 'level', visit: book.well, say: 'Measure the level' });
+  expect(nextStep(state())).toMatchObject({ room: 'level', visit: book.well, code: 'measure-level' });
   purged();
-  expect(nextStep(state())).toMatchObject({ room: 'fill', say: 'Fill 4 bottles' });
+  expect(nextStep(state())).toMatchObject({ room: 'fill', code: 'fill', data: { count: 4 } });
   expect(tapPoint.code).toBe('MH1');
 });

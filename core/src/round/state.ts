@@ -6,14 +6,14 @@ import type { LevelBook } from '../level/index.ts';
 import type { PlanBook } from '../plan/index.ts';
 import type { PurgeBook } from '../purge/index.ts';
 import type { ReadBook } from '../read/index.ts';
-import type { RunBook } from '../tap/index.ts';
+import type { RunsBook } from '../tap/index.ts';
 import { roundRooms, visitRooms } from './kinds.ts';
 
 /** What a book says of one visit, room by room. */
 export interface VisitBook {
   level: LevelBook;
   purge: PurgeBook;
-  run: RunBook;
+  runs: RunsBook;
   fill: FillBook;
 }
 
@@ -31,7 +31,7 @@ export interface RoundBook {
 export const emptyVisit: VisitBook = {
   level: visitRooms.level.empty,
   purge: visitRooms.purge.empty,
-  run: visitRooms.run.empty,
+  runs: visitRooms.runs.empty,
   fill: visitRooms.fill.empty,
 };
 

@@ -1,49 +1,71 @@
-import type { AnalysisId, BottleTable, RuleId } from '../bottles/index.ts';
+import { cardOf, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
 import { misfit, type Misfit } from '../book/index.ts';
 import { inTheField } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
-import { bottlesAt, type PlannedVisit } from '../plan/index.ts';
+import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
 import { runState, unknownRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
-import { isFilledByProtocol } from './protocol.ts';
+import { runThatFills } from './protocol.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
 
-/** Everything that is known of one point of a round. A well has a level and a purge, a tap a run. */
+/** Everything that is known of one visit. A well has a level and a purge; runs are of wells and taps. */
 export interface VisitState {
   id: string;
   point: Point;
+  /** Whether it is the first visit of its point in the round, the second, … */
+  nth: number;
+  /** The point's name, told apart from other visits of the same point. */
+  name: string;
   analyses: AnalysisId[];
   level: LevelState | null;
   purge: PurgeState | null;
-  run: RunState | null;
-  /** The edition of a run that this copy of the product does not have; null when there is none such. */
-  unknownRun: string | null;
-  /** What its samples are: a stop of the protocol makes them special, and so does a protocol that cannot be judged here. */
+  /** In the order in which they were started. */
+  runs: RunState[];
+  /** Runs of an edition that this copy of the product does not have. */
+  unknownRuns: { procedure: string; edition: string }[];
+  /** What its samples are at worst; each bottle says it of itself. */
   sample: 'routine' | 'special';
   bottles: BottleState[];
   table: BottleTable | null;
 }
 
 function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: BottleTable | null): VisitState {
-  const { point, id, analyses } = visit;
+  const { id, point, analyses } = visit;
+  const { plan, packed } = round.plan;
   const level = point.type === 'well' ? levelState(book.level, point) : null;
   const purge = point.type === 'well' ? purgeState(book.purge, point, level?.agreed ?? null) : null;
-  const run = point.type === 'tap' ? runState(book.run, point) : null;
-  const unknown = unknownRun(book.run);
-  const measured = purge ? purge.ended !== null : run ? run.finished || run.now?.step.act.type === 'fill' : false;
-  const { plan, packed } = round.plan;
-  const around = { lab: plan!.lab, handOvers: round.custody, reports: round.read, measured };
-  const planned = table ? bottlesAt(visit, plan!.code, table) : [];
-  const bottles = planned.flatMap((one) =>
-    inTheField(one, table!.rules[one.rule], book.fill).map((bottle) =>
-      bottleInStream(bottle, { ...around, packed: packed.has(bottle.place) }),
-    ),
-  );
-  const sample = unknown ? 'special' : (run?.sample ?? 'routine');
-  return { id, point, analyses, level, purge, run, unknownRun: unknown, sample, bottles, table };
+  const runs = [...book.runs.values()].flatMap((run) => runState(run, point) ?? []);
+  const unknownRuns = [...book.runs.values()].flatMap((run) => {
+    const edition = unknownRun(run);
+    return edition ? [{ procedure: run.procedure, edition }] : [];
+  });
+  const nth = nthVisit(plan!.visits, id);
+  const sampled = { point, analyses, runs, unknownRuns, table };
+  const around = { lab: plan!.lab, handOvers: round.custody, reports: round.read };
+  const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
+  const bottles = (table ? bottlesAt(visit, plan!.code, table, nth) : []).flatMap((one) => {
+    const by = runThatFills(sampled, one.rule);
+    // A run that cannot be judged here may have filled any of them.
+    const sample = unknownRuns.length > 0 && !by?.run ? 'special' : (by?.run?.sample ?? 'routine');
+    const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
+    return inTheField(one, cardOf(table!, one.rule), book.fill).map((bottle) =>
+      bottleInStream(bottle, { ...around, measured, sample, packed: packed.has(bottle.place) }),
+    );
+  });
+  const isSpecial = unknownRuns.length > 0 || runs.some((run) => run.sample === 'special');
+  return {
+    ...sampled,
+    id,
+    nth,
+    name: nth > 1 ? `${point.name}, visit ${nth}` : point.name,
+    level,
+    purge,
+    sample: isSpecial ? 'special' : 'routine',
+    bottles,
+  };
 }
 
 interface Seen {
@@ -73,8 +95,7 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
 /** Why no bottle of a rule may be filled at a visit as it stands, or null. For page and book alike. */
 export function fillGate(visit: VisitState, rule: RuleId): Misfit | null {
   if (visit.purge && !visit.purge.ended) return misfit('end-purge-first', 'payload.bottle');
-  const act = visit.run?.now?.step.act;
-  if (!visit.unknownRun && isFilledByProtocol(visit, rule) && act?.type !== 'fill' && !visit.run?.finished)
-    return misfit('not-at-filling', 'payload.bottle');
-  return null;
+  const by = runThatFills(visit, rule);
+  if (!by || by.run?.finished || by.run?.now?.step.act.type === 'fill') return null;
+  return misfit('not-at-filling', 'payload.bottle', { title: by.protocol.title });
 }

@@ -1,22 +1,36 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind, field, type EarlierVersion } from '../book/index.ts';
 import { Typed } from '../units/index.ts';
 
-const at = { step: z.string().min(1).max(40) };
 const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300);
+/** The procedure of the visit that the run is. */
+const procedure = z.string().min(1).max(60);
+const at = { procedure, step: z.string().min(1).max(40) };
 
-export const runStarted = entryKind(
-  'run-started',
-  'Protocol started',
-  z.object({
-    protocol: z.string().max(60),
-    edition: z.string().max(20),
-  }),
-  { ...written, correction: 'strike' },
-);
+/** At first a visit had one run, of the one protocol that there was. */
+function ofTheOneRun<P extends z.ZodType>(payload: P): EarlierVersion {
+  return { payload, upgrade: (before: object) => ({ procedure: 'coliforms-distribution', ...before }) };
+}
 
-/** The clock of a step was started; its time is the entry's own, so it survives a reload. */
-export const clockStarted = entryKind('clock-started', 'Clock started', z.object(at), written);
+const start = { protocol: z.string().max(60), edition: z.string().max(20) };
+export const runStarted = entryKind('run-started', 'Protocol started', z.object({ procedure, ...start }), {
+  ...written,
+  correction: 'strike',
+  earlier: [{ payload: z.object(start), upgrade: (before: { protocol: string }) => ({ procedure: before.protocol, ...before }) }],
+});
+
+/** A run is given up before its bottles are full, and why. */
+export const runGivenUp = entryKind('run-given-up', 'Protocol given up', z.object({ procedure, reason }), {
+  ...written,
+  correction: 'strike',
+});
+
+/** The clock of a step was started; its time is the entry's own, so it survives a reload. Started again only with a reason. */
+export const clockStarted = entryKind('clock-started', 'Clock started', z.object({ ...at, reason: reason.optional() }), {
+  ...written,
+  earlier: [ofTheOneRun(z.object({ step: at.step }))],
+});
 
 /** What a person answered to a step. */
 export const StepAnswer = z.discriminatedUnion('type', [
@@ -29,24 +43,19 @@ export const StepAnswer = z.discriminatedUnion('type', [
 ]);
 export type StepAnswer = z.infer<typeof StepAnswer>;
 
-export const stepDone = entryKind(
-  'step-done',
-  'Step done',
-  z.object({
-    ...at,
-    answer: StepAnswer,
-    /** Why the step departs from the protocol: a clock cut short, a check answered no. */
-    departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).optional(),
-  }),
-  written,
-);
+const done = {
+  step: at.step,
+  answer: StepAnswer,
+  /** Why the step departs from the protocol: a clock cut short, a check answered no. */
+  departure: reason.optional(),
+};
+export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure, ...done }), {
+  ...written,
+  earlier: [ofTheOneRun(z.object(done))],
+});
 
-export const stepSkipped = entryKind(
-  'step-skipped',
-  'Step left out',
-  z.object({
-    ...at,
-    departure: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300),
-  }),
-  written,
-);
+const skipped = { step: at.step, departure: reason };
+export const stepSkipped = entryKind('step-skipped', 'Step left out', z.object({ procedure, ...skipped }), {
+  ...written,
+  earlier: [ofTheOneRun(z.object(skipped))],
+});

@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { Script, tapPoint } from '../../test/script.ts';
+import { protocolNamed, Script, tapPoint } from '../../test/script.ts';
 import type { Entry } from '../book/index.ts';
 import { fold, sayMisfit } from '../round/index.ts';
-import { clockStarted, departs, misfitAnswer, protocols, runStarted, stepDone, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
+import { clockStarted, departs, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
 
-const protocol = protocols.newest[0]!;
+const procedure = 'coliforms-distribution';
+const protocol = protocolNamed(procedure);
 const script = () => {
   const book = new Script().plan();
-  book.atTap(runStarted, { protocol: protocol.id, edition: protocol.edition });
+  book.start();
   return book;
 };
-const run = (book: Script) => fold(book.entries)!.visits.find((visit) => visit.id === book.tap)!.run!;
-const answerTo = (book: Script, answer: StepAnswer, departure?: string): Entry =>
-  book.atTap(stepDone, { step: run(book).now!.step.id, answer, ...(departure ? { departure } : {}) });
+const run = (book: Script) => fold(book.entries)!.visits.find((visit) => visit.id === book.tap)!.runs[0]!;
+const answerTo = (book: Script, answer: StepAnswer, departure?: string): Entry => book.done(run(book).now!.step.id, answer, departure);
 
 describe('the protocol engine', () => {
   it('starts at the first step and ends with none', () => {
@@ -24,15 +24,21 @@ describe('the protocol engine', () => {
 
   it('takes the clock from the instant it was started, so a reload loses nothing', () => {
     const book = new Script().plan().sampleTap({ before: 'flush' });
-    const started = book.atTap(clockStarted, { step: 'flush' });
+    const started = book.atTap(clockStarted, { procedure, step: 'flush' });
     expect(run(book).now?.clockFrom).toBe(Date.parse(started.at.utc));
     const now = run(book).now!;
-    expect(departs(now, { type: 'clock' }, now.clockFrom! + 119_999)).toContain('at least 120 s; it ran 119 s');
+    expect(departs(now, { type: 'clock' }, now.clockFrom! + 119_999)).toMatchObject({
+      code: 'clock-short',
+      data: { least: 120, ran: 119.999 },
+    });
     expect(departs(now, { type: 'clock' }, now.clockFrom! + 120_000)).toBeNull();
   });
 
   it('counts a clock that was never started as no time at all', () => {
-    expect(departs(run(new Script().plan().sampleTap({ before: 'flush' })).now!, { type: 'clock' }, Date.now())).toContain('it ran 0 s');
+    expect(departs(run(new Script().plan().sampleTap({ before: 'flush' })).now!, { type: 'clock' }, Date.now())?.data).toEqual({
+      least: 120,
+      ran: 0,
+    });
   });
 
   it('makes the sample special when the residual is too low, by the minimum of the point', () => {
@@ -66,7 +72,7 @@ describe('the protocol engine', () => {
 
   it('records what was left out, with the reason', () => {
     const book = new Script().plan().sampleTap({ before: 'strip' });
-    book.atTap(stepSkipped, { step: 'strip', departure: 'aerator is welded on' });
+    book.atTap(stepSkipped, { procedure, step: 'strip', departure: 'aerator is welded on' });
     expect(run(book).departures).toMatchObject([{ step: { id: 'strip' }, reason: 'aerator is welded on' }]);
   });
 
@@ -80,11 +86,11 @@ describe('the protocol engine', () => {
     );
   });
 
-  it('has a reason and a source for every step, and conditions that hang on earlier choices', () => {
-    protocol.steps.forEach((step, index) => {
+  it.each(protocols.all)('$title has a reason and a source for every step, and conditions that hang on earlier choices', ({ steps }) => {
+    steps.forEach((step, index) => {
       expect(step.why.length * step.source.length, step.id).toBeGreaterThan(0);
       if (!step.when) return;
-      const choice = protocol.steps.slice(0, index).find(({ id }) => id === step.when!.step);
+      const choice = steps.slice(0, index).find(({ id }) => id === step.when!.step);
       expect(choice?.act.type, step.id).toBe('choose');
     });
   });

@@ -13,11 +13,11 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
     return {
       bottle: line.bottle,
       point: visit.point.code,
-      pointName: visit.point.name,
+      pointName: visit.name,
       rule: bottle.card.name,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
-      sampleType: visit.sample,
-      residual: residualFor(visit) ?? '',
+      sampleType: bottle.sample,
+      residual: residualFor(visit, bottle.rule) ?? '',
       condition: bottleConditions[line.condition],
       requests: requestsOf(visit, bottle.rule),
     };

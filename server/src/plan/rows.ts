@@ -10,7 +10,13 @@ export function roundRows(book: string, round: RoundState): RoundRow[] {
 export function agendaRows(book: string, round: RoundState): AgendaRow[] {
   const { clocks, waiting, followUps } = overview(round);
   return [
-    ...clocks.map((clock): AgendaRow => ({ book, id: `clock ${clock.visit}`, what: 'clock', at: clock.from, data: JSON.stringify(clock) })),
+    ...clocks.map((clock): AgendaRow => ({
+      book,
+      id: `clock ${clock.visit} ${clock.procedure}`,
+      what: 'clock',
+      at: clock.from,
+      data: JSON.stringify(clock),
+    })),
     ...waiting.map((one): AgendaRow => ({ book, id: `bottle ${one.bottle}`, what: 'bottle', at: one.deadline, data: JSON.stringify(one) })),
     ...followUps.map((one): AgendaRow => ({ book, id: `action ${one.id}`, what: 'action', at: one.due, data: JSON.stringify(one) })),
   ];

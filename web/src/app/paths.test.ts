@@ -7,5 +7,7 @@ it('names every address of the router, and no other', () => {
   const below = [...router.matchAll(/path: '([^'*/][^'*]*)'/g)].map((match) => match[1]!);
   const round = below.indexOf('rounds/:round');
   const routed = below.map((path, index) => (index > round && round >= 0 ? `/rounds/:round/${path}` : `/${path}`));
-  expect([...paths].sort()).toEqual(['/', ...routed].sort());
+  // A part that may be left out makes two addresses.
+  const told = routed.flatMap((path) => (path.endsWith('?') ? [path.slice(0, -1), path.replace(/\/:[^/]+\?$/, '')] : [path]));
+  expect([...paths].sort()).toEqual(['/', ...told].sort());
 });

@@ -10,6 +10,7 @@ export const paths = [
   '/rounds/:round/at/:visit/level',
   '/rounds/:round/at/:visit/purge',
   '/rounds/:round/at/:visit/tap',
+  '/rounds/:round/at/:visit/tap/:procedure',
   '/rounds/:round/at/:visit/fill',
   '/rounds/:round/custody',
   '/rounds/:round/report',

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
-import { booksWaiting, put, settle, waiting } from './outbox.ts';
-import { send, writeOnce } from './send.ts';
+import { booksWaiting, put, settle, subscribe, waiting } from './outbox.ts';
+import { arrivedIn, send, writeOnce } from './send.ts';
 import { ApiProblem, NoConnection } from '../app/api.ts';
 
 const store = new Map<string, string>();
@@ -119,4 +119,17 @@ it('works on where a device keeps nothing, as long as the page is open', () => {
   expect(waiting(other.book)).toEqual([other]);
   settle(other.book, new Set([other.id]));
   expect(waiting(other.book)).toEqual([]);
+});
+
+it('never lets an entry go before the page has it from elsewhere', async () => {
+  vi.stubGlobal('window', { addEventListener: () => undefined, removeEventListener: () => undefined });
+  const one = entry(30);
+  const isThere = () => [...waiting(book), ...arrivedIn(book)].some(({ id }) => id === one.id);
+  put(one);
+  const seen: boolean[] = [];
+  const stop = subscribe(() => seen.push(isThere()));
+  answer((sent) => ({ status: 201, entry: sent }));
+  await send(book);
+  stop();
+  expect([seen.length > 0, seen.every(Boolean), isThere()]).toEqual([true, true, true]);
 });

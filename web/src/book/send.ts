@@ -18,6 +18,14 @@ export interface Sent {
 /** So many are sent at once. */
 const batch = 500;
 
+/**
+ * What the server has acknowledged, by book. The page's next reading brings it too; until then it must not be missing between
+ * the outbox, which has let it go, and the book.
+ */
+const arrived = new Map<string, BookEntry[]>();
+
+export const arrivedIn = (book: string): readonly BookEntry[] => arrived.get(book) ?? [];
+
 const sending = new Map<string, Promise<Sent>>();
 
 async function sendAll(book: string): Promise<Sent> {
@@ -27,8 +35,11 @@ async function sendAll(book: string): Promise<Sent> {
     const settled = new Set<string>();
     results.forEach(({ status, entry, problem }, index) => {
       const own = entries[index]!;
-      if (entry) sent.written.push(entry);
-      else if (status < 500)
+      if (entry) {
+        sent.written.push(entry);
+        arrived.set(book, [...arrivedIn(book).slice(-batch), entry]);
+      }
+      if (!entry && status < 500)
         sent.refused.push({ entry: own, problem: new ApiProblem(status, problem?.title ?? 'It was refused.', problem?.errors ?? []) });
       if (entry || status < 500) settled.add(own.id);
     });

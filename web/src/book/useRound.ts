@@ -9,7 +9,7 @@ import { ApiProblem, explain, get, NoConnection } from '../app/api.ts';
 import { deviceId, useSession } from '../app/session.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { put, subscribe, waiting } from './outbox.ts';
-import { send } from './send.ts';
+import { arrivedIn, send } from './send.ts';
 
 const held = new Map<string, BookEntry[]>();
 
@@ -80,8 +80,9 @@ export function useRoundBook(id: string) {
   const data = useMemo(() => {
     if (!written) return undefined;
     const known = new Set(written.map((entry) => entry.id));
-    return [...(written as readonly Entry[]), ...unsent.filter((entry) => !known.has(entry.id))];
-  }, [written, unsent]);
+    const add = (entry: Entry) => (known.has(entry.id) ? [] : (known.add(entry.id), [entry]));
+    return [...(written as readonly Entry[]), ...arrivedIn(id).flatMap(add), ...unsent.flatMap(add)];
+  }, [id, written, unsent]);
   const round = useMemo(() => (data ? fold(data) : null), [data]);
 
   const flush = useCallback(async () => {

@@ -5,6 +5,7 @@ import { useId, useState } from 'react';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { useSettled } from '../time/useSettled.ts';
 import { BottlePicture } from './BottlePicture.tsx';
 import { RuleCard } from './RuleCard.tsx';
 
@@ -63,6 +64,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
   const rule = bottle.card;
+  const settled = useSettled();
   return (
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
       <BottlePicture rule={rule} filled={false} />
@@ -79,6 +81,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
             type="primary"
             size="large"
             loading={busy}
+            disabled={!settled}
             onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
           >
             Filled and capped

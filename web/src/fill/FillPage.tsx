@@ -1,5 +1,6 @@
 import { bottleFilled } from '@fonte/core/fill';
-import { fillGate, isFilledByProtocol, stages, type VisitState } from '@fonte/core/round';
+import { fillGate, runThatFills, stages, type VisitState } from '@fonte/core/round';
+import { isOver } from '@fonte/core/tap';
 import { Link } from 'react-router';
 import { Empty } from '../app/Feedback.tsx';
 import { Correct } from '../book/Correct.tsx';
@@ -16,10 +17,9 @@ import { Discard, FillNow } from './FillNow.tsx';
 /** Bottles in their order; one card at a time. */
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
-  const next = visit.bottles.find((bottle) => bottle.state === 'empty' && fillGate(visit, bottle.rule)?.code !== 'not-at-filling');
-  const protocolFirst = visit.bottles.some(
-    (bottle) => bottle.state === 'empty' && isFilledByProtocol(visit, bottle.rule) && !visit.run?.finished && !visit.unknownRun,
-  );
+  const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
+  const next = empty.find((bottle) => fillGate(visit, bottle.rule)?.code !== 'not-at-filling');
+  const first = empty.map((bottle) => runThatFills(visit, bottle.rule)).find((by) => by && !(by.run && isOver(by.run)));
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
@@ -29,14 +29,14 @@ function FillAt({ visit }: { visit: VisitState }) {
           <Link to={roomPath(id, 'purge', visit.id)}>To the purge</Link>
         </Empty>
       )}
-      {protocolFirst && (
+      {first && (
         <Empty title="The protocol comes first">
-          <p>That bottle is filled at its step, right after disinfection.</p>
-          <Link to={roomPath(id, 'tap', visit.id)}>To the protocol</Link>
+          <p>Its bottle is filled at a step of “{first.protocol.title}”.</p>
+          <Link to={roomPath(id, 'tap', visit.id, first.procedure)}>To the protocol</Link>
         </Empty>
       )}
-      {(!visit.purge || visit.purge.ended) && !protocolFirst && next && <FillNow key={next.id} bottle={next} />}
-      {!next && !protocolFirst && visit.bottles.length > 0 && (
+      {(!visit.purge || visit.purge.ended) && !first && next && <FillNow key={next.id} bottle={next} />}
+      {empty.length === 0 && visit.bottles.length > 0 && (
         <p className="word tone-good" style={{ fontSize: 26 }}>
           <Mark kind="good" size={26} />
           All bottles here are full

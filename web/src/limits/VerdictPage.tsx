@@ -1,6 +1,6 @@
-import type { JudgedResult, SumVerdict, VerdictState } from '@fonte/core/limits';
+import { boundsOf, sayBecause, type JudgedResult, type SumVerdict, type VerdictState } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
-import type { RoundVerdict, VisitVerdict } from '@fonte/core/round';
+import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
 import { showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { FollowUps } from '../act/FollowUps.tsx';
@@ -8,13 +8,16 @@ import { Empty } from '../app/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import { How } from '../working/Figure.tsx';
+import { JudgeAnew } from './JudgeAnew.tsx';
 import { LimitScale } from './LimitScale.tsx';
 import './verdict.css';
 
 const words: Record<VerdictState, [string, MarkKind, string]> = {
   'over-health': ['Over a health value', 'stop', 'stop'],
+  'over-action': ['Over the action level', 'stop', 'stop'],
   'cannot-tell': ['Cannot tell', 'open', 'open'],
   'over-indicator': ['Over an indicator value', 'question', 'question'],
+  'over-aesthetic': ['Over a value for taste or looks', 'question', 'question'],
   meets: ['Meets', 'good', 'good'],
   'no-value': ['No value set', 'note', 'soft'],
 };
@@ -33,10 +36,7 @@ export function VerdictPage() {
   return (
     <div className="stack-wide">
       <h1>{sentence(verdict)}</h1>
-      <p className="soft">
-        Against {verdict.set.name}: {verdict.set.source}, {verdict.set.edition}. Your authority may set stricter values; its word comes
-        first.
-      </p>
+      <Sets verdict={verdict} />
       {round.followUps.length > 0 && <FollowUps />}
       {verdict.visits.map((visit) => (
         <AtPoint key={visit.visit} verdict={visit} />
@@ -46,35 +46,67 @@ export function VerdictPage() {
   );
 }
 
+/** What the results were compared with. */
+function Sets({ verdict: { sets } }: { verdict: RoundVerdict }) {
+  const [first, ...others] = sets;
+  return (
+    <div className="row between">
+      <div className="soft">
+        Against {first.name}
+        {others.length > 0 ? `; beside it ${others.map((set) => set.name).join(' and ')}` : ''}. Your authority may set stricter values; its
+        word comes first.
+        <details className="small">
+          <summary>Sources</summary>
+          <ul>
+            {sets.map((set) => (
+              <li key={set.id}>
+                {set.name}: {set.source}, edition {set.edition}.
+              </li>
+            ))}
+          </ul>
+        </details>
+      </div>
+      <JudgeAnew />
+    </div>
+  );
+}
+
+/** Germs are found, or it cannot be told, whatever a set says of them. */
 function sentence(verdict: RoundVerdict): string {
   const all = verdict.visits.flatMap((visit) => visit.judged);
-  const germs = all.filter(({ result, verdict: one }) => parameter(result.parameter).unit === 'per100mL' && one.state !== 'meets');
-  const count = (state: VerdictState) => all.filter((one) => one.verdict.state === state && !germs.includes(one)).length;
+  const germs = all.filter(({ result }) => parameter(result.parameter).unit === 'per100mL');
+  const rest = all.filter((one) => !germs.includes(one));
+  const count = (state: VerdictState) => rest.filter((one) => one.verdict.state === state).length;
   const sums = verdict.visits.flatMap((visit) => visit.sums).filter((sum) => sum.state === 'over-health').length;
-  const [over, unsure, indicator] = [count('over-health'), count('cannot-tell'), count('over-indicator')];
   const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
+  const told = (state: VerdictState, what: string, first = false) => {
+    const number = count(state);
+    return number > 0 ? [`${plural(number, first ? 'result is' : 'is', first ? 'results are' : 'are')} ${what}`] : [];
+  };
+  const found = germs.flatMap(({ result, verdict: one }) => {
+    const name = parameter(result.parameter).name;
+    if (boundsOf(result).low > 0) return [`${name} found`];
+    return one.state === 'meets' || result.form === 'absent' || result.value === 0 ? [] : [`${name} cannot be told`];
+  });
   const parts = [
-    ...new Set(
-      germs.map(
-        ({ result, verdict: one }) => `${parameter(result.parameter).name} ${one.state === 'cannot-tell' ? 'cannot be told' : 'found'}`,
-      ),
-    ),
-    ...(over > 0 ? [`${plural(over, 'result is', 'results are')} over a health value`] : []),
-    ...(sums > 0 && over === 0 ? ['nitrate and nitrite together are over'] : []),
-    ...(unsure > 0 ? [`${plural(unsure, 'cannot', 'cannot')} be told`] : []),
-    ...(indicator > 0 ? [`${plural(indicator, 'is', 'are')} over an indicator value`] : []),
+    ...new Set(found),
+    ...told('over-health', 'over a health value', true),
+    ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
+    ...told('over-action', 'over an action level'),
+    ...(count('cannot-tell') > 0 ? [`${count('cannot-tell')} cannot be told`] : []),
+    ...told('over-indicator', 'over an indicator value'),
+    ...told('over-aesthetic', 'over a value for taste or looks'),
   ];
   const text = parts.join(', ');
-  return text === '' ? 'Every result meets its value.' : `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  const unset = count('no-value');
+  if (text === '') return unset > 0 ? `Every result that has a value meets it; ${unset} have none.` : 'Every result meets its value.';
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }
 
 function AtPoint({ verdict }: { verdict: VisitVerdict }) {
   return (
     <section className="stack">
-      <h2>
-        {verdict.pointName}
-        {verdict.sample === 'special' ? ', special sample' : ''}
-      </h2>
+      <h2>{verdict.pointName}</h2>
       {verdict.use === 'monitoring' && (
         <p className="finding note small">
           <Mark kind="note" />
@@ -132,13 +164,14 @@ function written({ result }: JudgedResult): { text: string; unit: string } {
   };
 }
 
-function Line({ one }: { one: JudgedResult }) {
-  const [word, kind, tone] = words[one.verdict.state];
+function Line({ one }: { one: RoundResult }) {
+  const { result, verdict, sample, others } = one;
+  const [word, kind, tone] = words[verdict.state];
   const { text, unit } = written(one);
-  const { limit } = one.verdict;
+  const { limit } = verdict;
   return (
-    <li className={one.verdict.state}>
-      <span className="strong">{parameter(one.result.parameter).name}</span>
+    <li className={verdict.state}>
+      <span className="strong">{parameter(result.parameter).name}</span>
       <span className="number">
         {text}
         <span className="unit">{unit}</span>
@@ -146,13 +179,25 @@ function Line({ one }: { one: JudgedResult }) {
       {limit ? <LimitScale of={one} /> : <span />}
       <span className={`word tone-${tone}`}>
         <Mark kind={kind} />
-        {one.verdict.close ? 'Meets, but close' : word}
+        {verdict.close ? 'Meets, but close' : word}
       </span>
       <span className="small soft">
-        {one.verdict.because}
-        {one.verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''}{' '}
-        {limit?.note ? `${limit.note}.` : ''} Line {one.result.line}: “{one.result.written.result} {one.result.written.unit}”.
+        {sample === 'special' ? 'A special sample, not for compliance. ' : ''}
+        {sayBecause(result.parameter, verdict.because)}
+        {verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''}{' '}
+        {limit?.note ? `${limit.note}.` : ''} Line {result.line}: “{result.written.result} {result.written.unit}”.
       </span>
+      {others.length > 0 && (
+        <ul className="others plain small">
+          {others.map(({ set, verdict: other }) => (
+            <li key={set.id} className={`tone-${words[other.state][2]}`}>
+              <Mark kind={words[other.state][1]} size={13} />
+              {set.name}: {words[other.state][0].toLowerCase()}
+              {other.state === 'no-value' ? '' : `. ${sayBecause(result.parameter, other.because)}`}
+            </li>
+          ))}
+        </ul>
+      )}
     </li>
   );
 }

@@ -1,13 +1,15 @@
-import { analysisIds, bottleTables, type AnalysisId } from '@fonte/core/bottles';
+import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { newId, writeEntry } from '@fonte/core/book';
 import { editionsOn } from '@fonte/core/round';
-import { countBottles, roundPlanned } from '@fonte/core/plan';
+import { countBottles, nthVisit, roundPlanned } from '@fonte/core/plan';
 import type { Lab, Point } from '@fonte/core/registers';
-import { wallTime } from '@fonte/core/time';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { day, wallTime } from '@fonte/core/time';
+import { Button, Checkbox, DatePicker, Input, Select } from 'antd';
+import dayjs from 'dayjs';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR, { useSWRConfig } from 'swr';
+import { ApiProblem } from '../app/api.ts';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
 import { Labelled } from '../app/Labelled.tsx';
 import { deviceId, useSession } from '../app/session.ts';
@@ -17,6 +19,10 @@ import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
+import { LimitSets, setsOn } from '../limits/LimitSets.tsx';
+import { Mark } from '../theme/Mark.tsx';
+import { showDate } from '../time/show.ts';
+import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
 
 interface Draft {
@@ -24,10 +30,23 @@ interface Draft {
   system: string;
   date: string;
   lab: string;
-  chosen: Record<string, AnalysisId[]>;
-  /** The points that are chosen, as they were when they were: a search does not lose them. */
-  picked: Point[];
+  /** Null: those that hold on the day and are usual here. */
+  limits: string[] | null;
+  /** In the order of the day. Points stand as they were when they were chosen: a search does not lose them. */
+  visits: VisitDraft[];
+  /** The unusual day that was confirmed. */
+  confirmed: string;
   entry: string;
+}
+
+/** A round is planned for a day up to so far ahead without a question. */
+const usualAhead = 60 * day;
+
+/** What is odd about a day (`YYYY-MM-DD`), seen from today; null when nothing is. */
+function oddDay(date: string, today: string): string | null {
+  if (date < today) return `${showDate(date)} is past.`;
+  const ahead = Date.parse(date) - Date.parse(today);
+  return ahead > usualAhead ? `${showDate(date)} is ${Math.round(ahead / day)} days ahead.` : null;
 }
 
 const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -42,8 +61,9 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     system: '',
     date: wallTime(now(), zone).date,
     lab: labs[0]?.id ?? '',
-    chosen: {},
-    picked: [],
+    limits: null,
+    visits: [],
+    confirmed: '',
     entry: newId(now()),
   });
   const { busy, run, at, say } = useAction();
@@ -58,21 +78,21 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const { data: free } = useSWR<{ code: string }>(isDay ? `/api/rounds/free-code?date=${draft.date}` : null);
   const code = free?.code ?? '';
   const table = bottleTables.on('bottles', draft.date) ?? bottleTables.newest[0]!;
-  const { picked } = draft;
-  const shown = [...picked, ...points.filter((point) => !draft.chosen[point.id])];
+  const { visits } = draft;
+  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
+  const visit = (point: Point) => set({ visits: [...visits, { id: newId(now()), point, analyses: usualAnalyses(point) }] });
+  const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
   const counts = countBottles(
     table,
-    picked.map((point) => draft.chosen[point.id] ?? []),
+    visits.map(({ analyses }) => analyses),
   );
-  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
-  const pick = (point: Point, on: boolean) => {
-    const { [point.id]: _, ...rest } = draft.chosen;
-    const others = picked.filter((one) => one.id !== point.id);
-    const usual: AnalysisId[] = point.type === 'well' ? ['general', 'nutrients', 'metals'] : ['coliforms'];
-    set(on ? { chosen: { ...rest, [point.id]: usual }, picked: [...others, point] } : { chosen: rest, picked: others });
-  };
+  const editions = isDay ? editionsOn(draft.date) : null;
+  const limits = draft.limits ?? editions?.limits ?? [];
+  const odd = isDay ? oddDay(draft.date, wallTime(now(), zone).date) : null;
   const plan = () =>
     run(async () => {
+      if (odd && draft.confirmed !== draft.date)
+        throw new ApiProblem(422, 'The day is asked about.', [{ path: 'payload.date', message: `${odd} Is that the day?` }]);
       const moment = now();
       const pen = { book: id, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
       const planned = {
@@ -82,8 +102,8 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         code,
         zone: labs.find((lab) => lab.id === draft.lab)?.zone ?? zone,
         lab: labs.find((lab) => lab.id === draft.lab) ?? null,
-        editions: editionsOn(draft.date),
-        visits: picked.map((point) => ({ id: newId(moment), point, analyses: draft.chosen[point.id] ?? [] })),
+        editions: { ...editionsOn(draft.date), limits },
+        visits,
       };
       await writeOnce(writeEntry(pen, roundPlanned, planned, { id: draft.entry }));
       clear();
@@ -112,7 +132,14 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         </Labelled>
         <Labelled label="Day" error={at('date')}>
           {(field) => (
-            <Input id={field} size="large" type="date" value={draft.date} onChange={(event) => set({ date: event.target.value })} />
+            <DatePicker
+              id={field}
+              size="large"
+              format="YYYY-MM-DD"
+              allowClear={false}
+              value={isDay ? dayjs(draft.date) : null}
+              onChange={(chosen) => set({ date: chosen?.format('YYYY-MM-DD') ?? '' })}
+            />
           )}
         </Labelled>
         <Labelled label="Lab" error={at('lab')}>
@@ -126,7 +153,22 @@ function PlanForm({ labs }: { labs: Lab[] }) {
             />
           )}
         </Labelled>
+        <Labelled label="Limits, the first one leads" error={at('editions.limits')}>
+          {(field) => <LimitSets id={field} value={limits} onChange={(chosen) => set({ limits: chosen })} sets={setsOn(draft.date)} />}
+        </Labelled>
       </div>
+      {odd && (
+        <div className="finding question">
+          <Mark kind="question" />
+          <p>{odd}</p>
+          <Checkbox
+            checked={draft.confirmed === draft.date}
+            onChange={(event) => set({ confirmed: event.target.checked ? draft.date : '' })}
+          >
+            That is the day
+          </Checkbox>
+        </div>
+      )}
       <section className="stack">
         <h2>Points</h2>
         {(points.length > 8 || search !== '') && (
@@ -141,21 +183,25 @@ function PlanForm({ labs }: { labs: Lab[] }) {
           />
         )}
         <div className="choose">
-          {shown.map((point) => (
+          {visits.map((one) => (
+            <VisitChoice
+              key={one.id}
+              visit={one}
+              nth={nthVisit(visits, one.id)}
+              table={table}
+              onChange={(analyses) => set({ visits: visits.map((other) => (other.id === one.id ? { ...other, analyses } : other)) })}
+              onAgain={() => visit(one.point)}
+              onRemove={() => set({ visits: visits.filter((other) => other.id !== one.id) })}
+            />
+          ))}
+          {others.map((point) => (
             <div key={point.id} className="choose-point">
-              <Checkbox checked={point.id in draft.chosen} onChange={(event) => pick(point, event.target.checked)}>
+              <Checkbox checked={false} onChange={() => visit(point)}>
                 <span className="strong">{point.name}</span>{' '}
                 <span className="soft">
                   {point.code}, {point.place}
                 </span>
               </Checkbox>
-              {draft.chosen[point.id] && (
-                <Checkbox.Group
-                  value={draft.chosen[point.id] ?? []}
-                  options={analysisIds.map((one) => ({ value: one, label: table.analyses[one].name }))}
-                  onChange={(chosen) => set({ chosen: { ...draft.chosen, [point.id]: chosen } })}
-                />
-              )}
             </div>
           ))}
         </div>
@@ -169,7 +215,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       <p className="soft">
         {counts.length === 0
           ? 'No bottles yet.'
-          : `Bottles: ${counts.map(({ rule, needed, spares }) => `${needed} + ${spares} spare ${table.rules[rule].name.toLowerCase()}`).join(', ')}.`}{' '}
+          : `Bottles: ${counts.map(({ rule, needed, spares }) => `${needed} + ${spares} spare ${cardOf(table, rule).name.toLowerCase()}`).join(', ')}.`}{' '}
         Round {code}.
       </p>
       <Said say={say} />

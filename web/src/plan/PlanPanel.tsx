@@ -1,4 +1,4 @@
-import { analysisIds, type AnalysisId } from '@fonte/core/bottles';
+import { analysisIds, analysisName, cardOf, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import { analysisAdded, analysisRemoved, bottlesPacked, countBottles } from '@fonte/core/plan';
 import type { VisitState } from '@fonte/core/round';
 import { Button, Checkbox } from 'antd';
@@ -9,6 +9,9 @@ import { showDate } from '../time/show.ts';
 import { Labels } from './Labels.tsx';
 import './plan.css';
 
+/** What can be asked for in the edition of the round. */
+const offered = (table: BottleTable | null) => analysisIds.filter((id) => table?.analyses[id]);
+
 function Analyses({ visit }: { visit: VisitState }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
@@ -17,18 +20,18 @@ function Analyses({ visit }: { visit: VisitState }) {
   return (
     <tr>
       <th scope="row">
-        {visit.point.name}
+        {visit.name}
         <div className="small soft">
           {visit.point.code}, {visit.point.place}
         </div>
       </th>
-      {analysisIds.map((id) => (
+      {offered(visit.table).map((id) => (
         <td key={id}>
           <Checkbox
             checked={visit.analyses.includes(id)}
             disabled={busy}
             onChange={(event) => toggle(id, event.target.checked)}
-            aria-label={`${visit.table?.analyses[id].name ?? id} at ${visit.point.name}`}
+            aria-label={`${analysisName(visit.table, id)} at ${visit.name}`}
           />
         </td>
       ))}
@@ -67,7 +70,7 @@ function Packing() {
           </thead>
           <tbody>
             {counts.map(({ rule, needed, spares }) => {
-              const { name, volume, container, preservative } = table!.rules[rule];
+              const { name, volume, container, preservative } = cardOf(table!, rule);
               return (
                 <tr key={rule}>
                   <td className="number strong">{needed}</td>
@@ -85,7 +88,7 @@ function Packing() {
           </tbody>
         </table>
       )}
-      {counts.some(({ rule }) => table!.rules[rule].preservative?.hazard.includes('cid')) && (
+      {counts.some(({ rule }) => cardOf(table!, rule).preservative?.hazard.includes('cid')) && (
         <p className="finding question small">
           <span className="strong">Acid in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules come first.
         </p>
@@ -114,8 +117,8 @@ export function PlanPanel() {
             <thead>
               <tr>
                 <th>Point</th>
-                {analysisIds.map((id) => (
-                  <th key={id}>{round.tables.bottles?.analyses[id].name ?? id}</th>
+                {offered(round.tables.bottles).map((id) => (
+                  <th key={id}>{analysisName(round.tables.bottles, id)}</th>
                 ))}
                 <th>Bottles</th>
               </tr>

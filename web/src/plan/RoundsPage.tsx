@@ -1,3 +1,4 @@
+import { sayNext } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Button } from 'antd';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
@@ -48,7 +49,7 @@ export function RoundsPage() {
                         Done
                       </span>
                     ) : (
-                      round.overview.next?.say
+                      round.overview.next && sayNext(round.overview.next)
                     )}
                   </td>
                 </tr>

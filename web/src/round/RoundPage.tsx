@@ -1,27 +1,27 @@
-import { nextStep } from '@fonte/core/round';
+import { nextStep, sayNext } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { Clocks, Settle } from '../book/Settle.tsx';
 import { useRound } from '../book/useRound.ts';
 import { PlanPanel } from '../plan/PlanPanel.tsx';
 import { FollowUps } from '../act/FollowUps.tsx';
-import { roomPath } from './paths.ts';
+import { stepPath } from './paths.ts';
 
 /** What blocks the next step, and the plan with its bottles. */
 export function RoundPage() {
   const { id, round } = useRound();
   const navigate = useNavigate();
   const next = nextStep(round);
-  const where = round.visits.find((visit) => visit.id === next?.visit)?.point.name;
+  const where = round.visits.find((visit) => visit.id === next?.visit)?.name;
   return (
     <>
       <section className="row between">
         <div>
-          <h1>{next ? next.say : 'This round is done'}</h1>
+          <h1>{next ? sayNext(next) : 'This round is done'}</h1>
           {where && <p className="soft">{where}</p>}
         </div>
         {next && next.room !== 'plan' && (
-          <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, next.room, next.visit))}>
+          <Button type="primary" size="large" onClick={() => void navigate(stepPath(id, next))}>
             Go on
           </Button>
         )}

@@ -1,22 +1,23 @@
 import {
   nextAtVisit,
-  protocolOf,
+  runsOf,
+  sayNext,
   stages,
   type BottleState,
   type RoundState,
-  type Room,
   type Stage,
+  type StepRoom,
   type VisitState,
 } from '@fonte/core/round';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useNow } from '../time/useNow.ts';
-import { roomPath } from './paths.ts';
+import { roomPath, stepPath } from './paths.ts';
 import { stageNames } from './stageNames.ts';
 import './stream.css';
 
-const roomOf: Partial<Record<Stage, Room>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };
+const roomOf: Partial<Record<Stage, StepRoom>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };
 
 function describe(bottle: BottleState, now: number): string {
   const name = `${bottle.id}, ${bottle.card.name}`;
@@ -32,15 +33,20 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
   const next = nextAtVisit(visit);
   const going = visit.bottles.filter((bottle) => !bottle.lost);
   const front = Math.max(0, ...going.map((bottle) => stages.indexOf(bottle.stage)));
-  const home: Room = visit.point.type === 'well' ? 'level' : protocolOf(visit) ? 'tap' : 'fill';
+  const home: StepRoom = visit.point.type === 'well' ? 'level' : runsOf(visit).length > 0 ? 'tap' : 'fill';
+  const abandoned = visit.runs.find((run) => run.abandoned);
   return (
     <Fragment>
       <div className="stream-point">
-        <Link to={roomPath(round, next && next.room !== 'plan' ? next.room : home, visit.id)}>{visit.point.name}</Link>
+        <Link to={next && next.room !== 'plan' ? stepPath(round, next) : roomPath(round, home, visit.id)}>{visit.name}</Link>
         <span className="small soft">
-          {visit.run?.abandoned
+          {abandoned && !next
             ? 'Abandoned: take the alternative tap'
-            : (next?.say ?? (visit.bottles.length > 0 ? 'Done here' : 'Level taken'))}
+            : next
+              ? sayNext(next)
+              : visit.bottles.length > 0
+                ? 'Done here'
+                : 'Level taken'}
         </span>
       </div>
       {stages.map((stage, index) => (

@@ -33,7 +33,11 @@ export function StepList({ run }: { run: RunState }) {
           </span>
           <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
           {one.entry &&
-            (one.state === 'skipped' ? <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} /> : <CorrectStep one={one} />)}
+            (one.state === 'skipped' ? (
+              <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />
+            ) : (
+              <CorrectStep procedure={run.procedure} one={one} />
+            ))}
         </li>
       ))}
     </ol>
@@ -41,7 +45,7 @@ export function StepList({ run }: { run: RunState }) {
 }
 
 /** A step that was done: its time can be put right, and a reading that was measured. */
-function CorrectStep({ one }: { one: RunStep }) {
+function CorrectStep({ procedure, one }: { procedure: string; one: RunStep }) {
   const measured = one.answer?.type === 'measure' ? one.answer : null;
   const [reading, setReading] = useState<Typed | null>(null);
   return (
@@ -52,6 +56,7 @@ function CorrectStep({ one }: { one: RunStep }) {
       onOpen={() => setReading(measured?.reading ?? null)}
       isChanged={measured !== null && reading !== null && JSON.stringify(reading) !== JSON.stringify(measured.reading)}
       instead={() => ({
+        procedure,
         step: one.step.id,
         answer: measured && reading ? { ...measured, reading } : one.answer!,
         ...(one.departure ? { departure: one.departure } : {}),

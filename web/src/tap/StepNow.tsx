@@ -2,6 +2,7 @@ import {
   clockStarted,
   departs,
   misfitAnswer,
+  runGivenUp,
   stepDone,
   stepSkipped,
   stopsOf,
@@ -9,7 +10,7 @@ import {
   type Step,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { isFilledByProtocol, sayMisfit, type VisitState } from '@fonte/core/round';
+import { runThatFills, sayMisfit, type VisitState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
@@ -20,6 +21,7 @@ import { FillNow } from '../fill/FillNow.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { Countdown } from '../time/Countdown.tsx';
 import { useNow } from '../time/useNow.ts';
+import { useSettled } from '../time/useSettled.ts';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { Choices, Reason } from './Answers.tsx';
@@ -46,21 +48,30 @@ function answerFrom({ act }: Step, draft: Draft): StepAnswer {
   }
 }
 
+/** What else than the answer a person may be about to say, each with a reason. */
+const detours = {
+  skip: { about: 'This step is left out.', button: 'Leave it out' },
+  restart: { about: 'The clock starts anew.', button: 'Start the clock anew' },
+  giveUp: { about: 'The whole protocol is given up: no sample of it.', button: 'Give the protocol up' },
+} as const;
+type Detour = keyof typeof detours;
+
 /** The one question of a step, its reason, and what an answer would mean before it is given. */
-export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
+export function StepNow({ visit, procedure, now }: { visit: VisitState; procedure: string; now: RunStep }) {
   const { append } = useRound();
   const { step } = now;
-  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`step.${visit.id}.${step.id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`step.${visit.id}.${procedure}.${step.id}`, {
     checks: {},
     option: '',
     reading: { text: '', unit: step.act.type === 'measure' ? step.act.unit : 'mg/L' },
     departure: '',
   });
   const [tried, setTried] = useState(false);
-  const [skipping, setSkipping] = useState(false);
+  const [detour, setDetour] = useState<Detour | null>(null);
   const [early, setEarly] = useState(false);
   const { busy, run, say } = useAction();
   const time = useNow();
+  const settled = useSettled();
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
 
   const answer = answerFrom(step, draft);
@@ -71,35 +82,45 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
       : step.act.type === 'choose' && draft.option === ''
         ? { message: 'Choose one.' }
         : misfit && { message: sayMisfit(misfit) };
-  const stops = refused || visit.point.type !== 'tap' ? [] : stopsOf(step, answer, visit.point);
+  const stops = refused ? [] : stopsOf(step, answer, visit.point);
   const departure = refused ? null : departs(now, answer, time);
-  const isRunning = step.act.type === 'clock' && now.clockFrom !== null && departure !== null;
-  const needsReason = skipping || (departure !== null && (step.act.type !== 'clock' || (isRunning && early)));
+  const isRunning = step.act.type === 'clock' && now.clockFrom !== null && departure?.code === 'clock-short';
+  const needsReason =
+    detour !== null || (departure !== null && (step.act.type !== 'clock' || (now.clockFrom !== null && (!isRunning || early))));
+  /** What changes the sample is a press of its own, never Enter in a field. */
+  const isPlain = stops.length === 0 && departure === null;
 
   const done = () => {
     setTried(true);
     if (refused || (departure && draft.departure.trim().length < 3)) return;
     void run(async () => {
-      const said = { step: step.id, answer, ...(departure ? { departure: draft.departure } : {}) };
+      const said = { procedure, step: step.id, answer, ...(departure ? { departure: draft.departure } : {}) };
       await append(stepDone, said, { at: visit.id, id: entryId, kept: clear });
     });
   };
-  const skip = () => {
+  const takeDetour = () => {
     setTried(true);
-    if (draft.departure.trim().length < 3) return;
+    const reason = draft.departure;
+    if (reason.trim().length < 3) return;
     void run(async () => {
-      await append(stepSkipped, { step: step.id, departure: draft.departure }, { at: visit.id, id: entryId, kept: clear });
+      const options = { at: visit.id, id: entryId, kept: clear };
+      if (detour === 'skip') await append(stepSkipped, { procedure, step: step.id, departure: reason }, options);
+      if (detour === 'restart') await append(clockStarted, { procedure, step: step.id, reason }, options);
+      if (detour === 'giveUp') await append(runGivenUp, { procedure, reason }, options);
     });
   };
   const { act } = step;
-  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && isFilledByProtocol(visit, candidate.rule));
+  const bottle = visit.bottles.find(
+    (candidate) => candidate.state === 'empty' && runThatFills(visit, candidate.rule)?.procedure === procedure,
+  );
 
   return (
     <form
       className="step-now"
       onSubmit={(event) => {
         event.preventDefault();
-        done();
+        if (isPlain && settled && detour === null) done();
+        else setTried(true);
       }}
       aria-label="The step now"
     >
@@ -149,14 +170,15 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
               type="primary"
               size="large"
               loading={busy}
-              onClick={() => void run(() => append(clockStarted, { step: step.id }, { at: visit.id }))}
+              disabled={!settled}
+              onClick={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
             >
               Start the clock
             </Button>{' '}
             <span className="soft">{act.usual}</span>
           </div>
         ) : (
-          <Countdown big from={now.clockFrom} least={act.least} now={time} />
+          <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />
         ))}
       {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
 
@@ -173,7 +195,7 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
         <Reason
           value={draft.departure}
           onChange={(value) => set({ departure: value })}
-          about={skipping ? 'This step is left out.' : (departure ?? '')}
+          about={detour ? detours[detour].about : departure ? sayMisfit(departure) : ''}
           missing={tried && draft.departure.trim().length < 3}
         />
       )}
@@ -181,12 +203,12 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
       <Said say={say} />
       {!(act.type === 'fill' && bottle) && (
         <div className="row">
-          {skipping ? (
+          {detour ? (
             <>
-              <Button danger size="large" loading={busy} onClick={skip}>
-                Leave it out
+              <Button danger={detour !== 'restart'} size="large" loading={busy} onClick={takeDetour}>
+                {detours[detour].button}
               </Button>
-              <Button size="large" onClick={() => setSkipping(false)}>
+              <Button size="large" onClick={() => setDetour(null)}>
                 Back
               </Button>
             </>
@@ -198,7 +220,14 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
                 </Button>
               )}
               {(act.type !== 'clock' || (now.clockFrom !== null && (!isRunning || early))) && (
-                <Button type={stops.length > 0 || departure ? 'default' : 'primary'} size="large" htmlType="submit" loading={busy}>
+                <Button
+                  type={isPlain ? 'primary' : 'default'}
+                  size="large"
+                  htmlType={isPlain ? 'submit' : 'button'}
+                  onClick={isPlain ? undefined : done}
+                  loading={busy}
+                  disabled={!settled}
+                >
                   {stops.some((stop) => stop.outcome === 'special')
                     ? 'Go on as a special sample'
                     : departure
@@ -206,8 +235,16 @@ export function StepNow({ visit, now }: { visit: VisitState; now: RunStep }) {
                       : 'Done'}
                 </Button>
               )}
-              <Button size="large" type="text" onClick={() => setSkipping(true)}>
+              {act.type === 'clock' && act.restart && now.clockFrom !== null && (
+                <Button size="large" onClick={() => setDetour('restart')}>
+                  {act.restart}
+                </Button>
+              )}
+              <Button size="large" type="text" onClick={() => setDetour('skip')}>
                 Leave this step out
+              </Button>
+              <Button size="large" type="text" onClick={() => setDetour('giveUp')}>
+                Give this protocol up
               </Button>
             </>
           )}

@@ -1,7 +1,7 @@
-import { runStarted, type RunState } from '@fonte/core/tap';
-import { protocolOf, type VisitState } from '@fonte/core/round';
+import { isOver, runStarted, type RunState } from '@fonte/core/tap';
+import { runsOf, type DueRun, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { Empty } from '../app/Feedback.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
@@ -16,17 +16,28 @@ import { StepNow } from './StepNow.tsx';
 import { StepList } from './StepList.tsx';
 import './tap.css';
 
+/** The run that the address names, else the one that is to be done, else the last. */
+function chosenRun(visit: VisitState, procedure: string | undefined): DueRun | undefined {
+  const runs = runsOf(visit);
+  return runs.find((one) => one.procedure === procedure) ?? runs.find(({ run }) => !run || !isOver(run)) ?? runs.at(-1);
+}
+
 /** The step now, why, its clock; what comes after; what the sample has become. */
 function TapAt({ visit }: { visit: VisitState }) {
+  const { procedure } = useParams();
+  const due = chosenRun(visit, procedure);
+  const unknown = visit.unknownRuns[0];
   return (
     <div className="stack-wide">
-      <VisitHead visit={visit}>{visit.run && <SampleType run={visit.run} />}</VisitHead>
-      {visit.run ? (
-        <Running visit={visit} run={visit.run} />
-      ) : visit.unknownRun ? (
-        <Unknown edition={visit.unknownRun} />
+      <VisitHead visit={visit}>{due?.run && <SampleType run={due.run} />}</VisitHead>
+      {due?.run ? (
+        <Running key={due.procedure} visit={visit} run={due.run} />
+      ) : due ? (
+        <Start visit={visit} due={due} />
+      ) : unknown ? (
+        <Unknown edition={unknown.edition} />
       ) : (
-        <Start visit={visit} />
+        <Empty title="No protocol is asked for here" />
       )}
     </div>
   );
@@ -58,20 +69,21 @@ function SampleType({ run }: { run: RunState }) {
   );
 }
 
-function Start({ visit }: { visit: VisitState }) {
+function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due: DueRun }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
-  const protocol = protocolOf(visit);
+  const asksResidual = protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
   const minimum = visit.point.type === 'tap' ? visit.point.tap.residualMinimum : null;
-  if (!protocol) return <Empty title="No protocol is asked for here" />;
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
       <p>
         {protocol.steps.length} steps.{' '}
-        {minimum === null
-          ? 'This water is not chlorinated: the residual is only recorded.'
-          : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
+        {!asksResidual
+          ? ''
+          : minimum === null
+            ? 'This water is not chlorinated: the residual is only recorded.'
+            : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
       <p className="soft small">{protocol.source}. Local instructions and your employer’s rules come first.</p>
       <Said say={say} />
@@ -80,7 +92,9 @@ function Start({ visit }: { visit: VisitState }) {
           type="primary"
           size="large"
           loading={busy}
-          onClick={() => void run(() => append(runStarted, { protocol: protocol.id, edition: protocol.edition }, { at: visit.id }))}
+          onClick={() =>
+            void run(() => append(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition }, { at: visit.id }))
+          }
         >
           Start at the tap
         </Button>
@@ -94,8 +108,16 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
   return (
     <div className="tap">
       <div className="ask">
-        {run.now && <StepNow key={run.now.step.id} visit={visit} now={run.now} />}
+        {run.now && <StepNow key={`${run.now.step.id} ${run.now.restarts.length}`} visit={visit} procedure={run.procedure} now={run.now} />}
         {run.abandoned && <Abandoned run={run} />}
+        {run.givenUp !== null && (
+          <section className="finding question">
+            <Mark kind="question" />
+            <p>
+              <span className="strong">Given up.</span> {run.givenUp}
+            </p>
+          </section>
+        )}
         {run.finished && (
           <section className="stack">
             <p className="word tone-good" style={{ fontSize: 26 }}>
@@ -119,6 +141,7 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
             </ul>
           </section>
         )}
+        <Restarts run={run} />
         <Bottles visit={visit} />
       </div>
       <aside>
@@ -127,6 +150,24 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
         <StepList run={run} />
       </aside>
     </div>
+  );
+}
+
+/** How often a clock began anew, and why: a note beside the sample, no departure from the protocol. */
+function Restarts({ run }: { run: RunState }) {
+  const restarted = run.steps.filter((step) => step.restarts.length > 0);
+  if (restarted.length === 0) return null;
+  return (
+    <section className="stack">
+      <h2>Started anew</h2>
+      <ul>
+        {restarted.map(({ step, restarts }) => (
+          <li key={step.id}>
+            {step.say}: {restarts.join('; ')}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

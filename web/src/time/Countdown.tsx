@@ -2,19 +2,37 @@ import { second, showDuration } from '@fonte/core/time';
 import { Mark } from '../theme/Mark.tsx';
 import './clock.css';
 
-/** A clock that must run for a while: what is left, then that it is over and by how much. */
-export function Countdown({ from, least, now, big }: { from: number; least: number; now: number; big?: boolean }) {
+interface Props {
+  from: number;
+  /** Seconds that it must run, and may; null where there is no most. */
+  least: number;
+  most?: number | null | undefined;
+  now: number;
+  big?: boolean;
+}
+
+/** A clock that must run for a while: what is left, then that it is over and by how much, then that it was too long. */
+export function Countdown({ from, least, most = null, now, big }: Props) {
   const gone = Math.max(0, now - from);
   const left = least * second - gone;
+  const room = most === null ? null : most * second - gone;
   const share = Math.min(1, gone / (least * second));
+  const [time, said] =
+    left > 0
+      ? [left, 'to go']
+      : room === null
+        ? [gone, 'so far: long enough']
+        : room > 0
+          ? [room, 'left: long enough']
+          : [-room, 'too long'];
   return (
     <span
-      className={`countdown${big ? ' big' : ''}${left <= 0 ? ' over' : ''}`}
+      className={`countdown${big ? ' big' : ''}${left <= 0 ? ' over' : ''}${room !== null && room <= 0 ? ' late' : ''}`}
       role="timer"
-      aria-label={left > 0 ? `${showDuration(left)} to go` : `Long enough, ${showDuration(gone)} so far`}
+      aria-label={`${showDuration(time)} ${said}`}
     >
-      <span className="time">{left > 0 ? showDuration(left) : showDuration(gone)}</span>
-      <span className="small">{left > 0 ? 'to go' : 'so far: long enough'}</span>
+      <span className="time">{showDuration(time)}</span>
+      <span className="small">{said}</span>
       {big && (
         <span className="vessel" aria-hidden="true">
           <span style={{ width: `${share * 100}%` }} />

@@ -1,10 +1,10 @@
 import type { FollowUp } from '@fonte/core/act';
-import type { RoundOverview, RunningClock, WaitingBottle } from '@fonte/core/round';
+import { sayNext, type RoundOverview, type RunningClock, type WaitingBottle } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
 import useSWR from 'swr';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
-import { roomPath } from '../round/paths.ts';
+import { roomPath, stepPath } from '../round/paths.ts';
 import { MiniStream } from '../round/MiniStream.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { useNow } from '../time/useNow.ts';
@@ -73,10 +73,10 @@ function NextUp({ round }: { round: RoundLine }) {
       <p className="soft">
         {overview.name}, {overview.code}
       </p>
-      <h1 id="next-up">{next?.say ?? 'All done'}</h1>
+      <h1 id="next-up">{next ? sayNext(next) : 'All done'}</h1>
       <p className="next-where">{overview.nextPoint ?? overview.points.map((point) => point.name).join(' and ')}</p>
       {next && (
-        <Button type="primary" size="large" onClick={() => void navigate(roomPath(round.id, next.room, next.visit))}>
+        <Button type="primary" size="large" onClick={() => void navigate(stepPath(round.id, next))}>
           Go on
         </Button>
       )}
@@ -95,13 +95,13 @@ function Running({ clocks: { count, first } }: { clocks: Agenda<RunningClock> })
         Running
       </h2>
       {first.map(({ round, item: clock }) => (
-        <Link key={clock.visit} className="tile live" to={roomPath(round, 'tap', clock.visit)}>
+        <Link key={`${clock.visit} ${clock.procedure}`} className="tile live" to={roomPath(round, 'tap', clock.visit, clock.procedure)}>
           <span>
             {clock.say}
             <br />
             <span className="soft small">{clock.pointName}</span>
           </span>
-          <Countdown from={clock.from} least={clock.least} now={time} />
+          <Countdown from={clock.from} least={clock.least} most={clock.most} now={time} />
         </Link>
       ))}
     </section>
@@ -160,13 +160,9 @@ function Others({ rounds }: { rounds: RoundLine[] }) {
     <section className="stack">
       <h2>Also open</h2>
       {rounds.map((round) => (
-        <Link
-          key={round.id}
-          className="tile"
-          to={round.overview.next ? roomPath(round.id, round.overview.next.room, round.overview.next.visit) : `/rounds/${round.id}`}
-        >
+        <Link key={round.id} className="tile" to={round.overview.next ? stepPath(round.id, round.overview.next) : `/rounds/${round.id}`}>
           <span>
-            {round.overview.next?.say}
+            {round.overview.next ? sayNext(round.overview.next) : 'All done'}
             <br />
             <span className="soft small">
               {round.name}, {round.code}

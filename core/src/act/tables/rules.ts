@@ -78,16 +78,32 @@ const rules2026: readonly FollowUpRule[] = [
   },
 ];
 
+/** As before, with what a tap over an action level asks for. */
+const rules2026b: readonly FollowUpRule[] = [
+  ...rules2026,
+  {
+    id: 'action-level-people',
+    when: { states: ['over-action'], use: 'supply' },
+    due: { hours: 72 },
+    do: 'Tell the people who drink from this tap, with what helps: run the water, cold only, clean the aerator. No advice to boil.',
+    source: '40 CFR 141.85(d) (three days from the result; from memory)',
+  },
+  {
+    id: 'action-level-operator',
+    when: { states: ['over-action'], use: 'supply' },
+    due: { hours: 72 },
+    do: 'Tell the operator: this tap counts in the 90th percentile of the round.',
+    source: '40 CFR 141.80(c)(3)',
+  },
+];
+
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
 }
 
+const common = { id: 'follow-ups', from: '2020-01-01', source: '40 CFR 141; Directive (EU) 2020/2184; common practice' };
+
 export const followUpTables = shelf<FollowUpTable>([
-  {
-    id: 'follow-ups',
-    edition: '2026-1',
-    from: '2020-01-01',
-    source: '40 CFR 141; Directive (EU) 2020/2184; common practice',
-    rules: rules2026,
-  },
+  { ...common, edition: '2026-1', rules: rules2026 },
+  { ...common, edition: '2026-2', rules: rules2026b },
 ]);

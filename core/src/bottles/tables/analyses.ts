@@ -5,7 +5,7 @@ export interface AnalysisRow {
 }
 
 /** What can be asked of a lab. Grouping by bottle is common practice; each lab has its own. */
-export const analyses = {
+export const analyses2026 = {
   coliforms: { name: 'Coliforms + E. coli', bottles: ['bacteria'] },
   general: { name: 'General chemistry', bottles: ['general'] },
   nutrients: { name: 'Nutrients', bottles: ['nitrogen', 'ammonium'] },

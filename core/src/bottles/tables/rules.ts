@@ -17,8 +17,8 @@ export interface BottleRule {
   headspace: string;
   filter: string | null;
   mix: string | null;
-  /** Temperature class: the lab says what the cooler may have. */
-  temperature: 'bacteria' | 'chilled';
+  /** Temperature class: the lab says what the cooler may have; `any` needs no cooling and takes no harm from it. */
+  temperature: 'bacteria' | 'chilled' | 'any';
   temperatureText: string;
   /** Hours from collection to the start of analysis. */
   holdingHours: number;
@@ -29,7 +29,7 @@ export interface BottleRule {
 
 const day = 24;
 
-export const rules = {
+export const rules2026 = {
   bacteria: {
     name: 'Bacteria',
     letter: 'B',

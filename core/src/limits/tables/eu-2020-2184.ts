@@ -1,17 +1,8 @@
-import type { LimitKind, LimitRow, LimitSet } from './limit-set.ts';
+import { rowsOf, type LimitSet } from './limit-set.ts';
 
-const row =
-  (kind: LimitKind, place: string) =>
-  (
-    parameter: LimitRow['parameter'],
-    unit: LimitRow['unit'],
-    values: Pick<LimitRow, 'most' | 'least'>,
-    more: Partial<LimitRow> = {},
-  ): LimitRow => ({ kind, place, parameter, unit, ...values, ...more });
-
-const microbiological = row('health', 'Annex I, Part A');
-const chemical = row('health', 'Annex I, Part B');
-const indicator = row('indicator', 'Annex I, Part C');
+const microbiological = rowsOf('health', 'Annex I, Part A');
+const chemical = rowsOf('health', 'Annex I, Part B');
+const indicator = rowsOf('indicator', 'Annex I, Part C');
 
 /** κ20 = κ25 / 1.116. Source: ISO 7888, from memory. */
 const per25 = 1.116;

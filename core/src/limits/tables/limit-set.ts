@@ -2,9 +2,15 @@ import type { Edition } from '../../editions/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
-/** `health`: over it the water is not safe to drink. `indicator`: over it something is to be looked into. */
-export type LimitKind = 'health' | 'indicator';
+/**
+ * What a value is for. `health`: over it the water is not safe to drink. `action`: from it on the operator must act, judged
+ * over a round of samples. `indicator`: over it something is to be looked into. `aesthetic`: over it people object to
+ * taste, colour or stains.
+ */
+export const limitKinds = ['health', 'action', 'indicator', 'aesthetic'] as const;
+export type LimitKind = (typeof limitKinds)[number];
 
+/** One value. A parameter may have several in a set: one for health and one for taste. */
 export interface LimitRow {
   parameter: ParameterId;
   kind: LimitKind;
@@ -32,3 +38,13 @@ export interface LimitSet extends Edition {
   rows: readonly LimitRow[];
   sums: readonly SumRule[];
 }
+
+/** Makes rows of one kind that stand at one place of a source. */
+export const rowsOf =
+  (kind: LimitKind, place: string) =>
+  (
+    parameter: LimitRow['parameter'],
+    unit: LimitRow['unit'],
+    values: Pick<LimitRow, 'most' | 'least'>,
+    more: Partial<LimitRow> = {},
+  ): LimitRow => ({ kind, place, parameter, unit, ...values, ...more });

@@ -1,0 +1,31 @@
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { showNumber, unitLabel } from '../units/index.ts';
+import type { Because } from './judge.ts';
+
+/** Why a result of a parameter meets a value or not, as a sentence. */
+export function sayBecause(id: ParameterId, { code, most, least, bound }: Because): string {
+  const { unit, decimals } = parameter(id);
+  const shown = (value: number) => `${showNumber(value, Number.isInteger(value) ? 0 : decimals)} ${unitLabel(unit)}`.trim();
+  switch (code) {
+    case 'no-value':
+      return 'No value in this set.';
+    case 'over':
+      return `Over ${shown(most!)}.`;
+    case 'under':
+      return `Under ${shown(least!)}.`;
+    case 'none-found':
+      return 'None found.';
+    case 'not-detected':
+      return 'Not detected, but the lab does not say down to what.';
+    case 'only-below':
+      return `Only known to be below ${shown(bound!)}, and the limit is ${shown(most !== null && bound! > most ? most : (least ?? most)!)}.`;
+    case 'only-above':
+      return `Only known to be over ${shown(bound!)}.`;
+    case 'within':
+      return most === null
+        ? `At least ${shown(least ?? 0)}.`
+        : least === null
+          ? `Up to ${shown(most)}.`
+          : `${shown(least)} to ${shown(most)}.`;
+  }
+}

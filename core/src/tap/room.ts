@@ -1,0 +1,95 @@
+import type { AnalysisId } from '../bottles/index.ts';
+import { backdatedBy, misfit, postdatedBy, type Entry, type Misfit, type Room } from '../book/index.ts';
+import type { Point } from '../registers/index.ts';
+import { millis } from '../time/index.ts';
+import { departs, misfitAnswer } from './answers.ts';
+import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
+import { findProtocol, isOver, protocolsFor, runState, type RunBook, type RunStep } from './run.ts';
+
+/** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
+export type RunsBook = ReadonlyMap<string, RunBook>;
+
+export interface RunAround {
+  point: Point;
+  /** What is asked of the visit. */
+  analyses: readonly AnalysisId[];
+  /** Whether a bottle that the protocol fills is still empty. */
+  isToFill: (analysis: AnalysisId) => boolean;
+}
+
+function clockFits(now: RunStep, { reason }: { reason?: string | undefined }): Misfit | null {
+  if (now.step.act.type !== 'clock') return misfit('no-clock', 'payload.step');
+  if (now.clockFrom === null || reason) return null;
+  return misfit('clock-runs', 'payload.reason');
+}
+
+function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null {
+  const run = runState(book, around.point);
+  // Its steps cannot be judged; they are kept as they are.
+  if (!run) return null;
+  if (isOver(run)) return misfit('run-over', 'payload.procedure');
+  if (runGivenUp.is(entry)) return null;
+  const { step } = entry.payload as { step: string };
+  const now = run.now!;
+  if (now.step.id !== step) return misfit('other-step', 'payload.step', { say: now.step.say });
+  if (clockStarted.is(entry)) return clockFits(now, entry.payload);
+  if (!stepDone.is(entry)) return null;
+  const refused = misfitAnswer(now.step, entry.payload.answer);
+  if (refused) return refused;
+  if (now.step.act.type === 'fill' && around.isToFill(now.step.act.analysis)) return misfit('fill-first', 'payload.step');
+  const ahead = now.step.act.type === 'clock' ? postdatedBy(entry) : 0;
+  const departure =
+    departs(now, entry.payload.answer, millis(entry.at)) ??
+    (ahead > 0 ? misfit('clock-postdated', 'payload.departure', { by: ahead }) : null);
+  return entry.payload.departure ? null : departure;
+}
+
+/** A run that is asked for and has to be over before another is started: the first water is gone once a tap was flushed. */
+function startFits(runs: RunsBook, { procedure, protocol }: { procedure: string; protocol: string }, around: RunAround): Misfit | null {
+  if (runs.has(procedure)) return misfit('run-started', 'payload.procedure');
+  const due = protocolsFor(around.analyses, around.point);
+  const place = due.findIndex(({ id }) => id === protocol);
+  const before = due.slice(0, Math.max(0, place)).find(({ id }) => {
+    const run = [...runs.values()].find((one) => one.start.protocol === id);
+    const state = run && findProtocol(id, run.start.edition) && runState(run, around.point);
+    return !run || (state && !isOver(state));
+  });
+  return before ? misfit('run-order', 'payload.protocol', { title: before.title }) : null;
+}
+
+export const runRoom: Room<RunsBook, RunAround> = {
+  kinds: [runStarted, runGivenUp, clockStarted, stepDone, stepSkipped],
+  empty: new Map(),
+  fits: (runs, entry, around) => {
+    if (runStarted.is(entry)) {
+      const { protocol, edition } = entry.payload;
+      const { at = ['tap'] } = findProtocol(protocol, edition) ?? {};
+      return at.includes(around.point.type)
+        ? startFits(runs, entry.payload, around)
+        : misfit('not-here', 'visit', { type: around.point.type });
+    }
+    const book = runs.get((entry.payload as { procedure: string }).procedure);
+    return book ? stepFits(book, entry, around) : misfit('start-first', 'payload.procedure');
+  },
+  advance: (runs, entry) => {
+    const at = millis(entry.at);
+    const { procedure } = entry.payload as { procedure: string };
+    if (runStarted.is(entry)) {
+      const { protocol, edition } = entry.payload;
+      const start = { at, protocol, edition, entry: entry.id };
+      return new Map(runs).set(procedure, { procedure, start, given: new Map(), clocks: new Map(), givenUp: null });
+    }
+    const book = runs.get(procedure)!;
+    const changed = (change: Partial<RunBook>) => new Map(runs).set(procedure, { ...book, ...change });
+    if (runGivenUp.is(entry)) return changed({ givenUp: entry.payload.reason });
+    if (clockStarted.is(entry)) {
+      const { step, reason } = entry.payload;
+      const restarts = [...(book.clocks.get(step)?.restarts ?? []), ...(reason ? [reason] : [])];
+      return changed({ clocks: new Map(book.clocks).set(step, { from: at, backdated: backdatedBy(entry), restarts }) });
+    }
+    if (!stepDone.is(entry) && !stepSkipped.is(entry)) return runs;
+    const { step, departure = null } = entry.payload;
+    const answer = stepDone.is(entry) ? entry.payload.answer : null;
+    return changed({ given: new Map(book.given).set(step, { entry: entry.id, at, departure, answer }) });
+  },
+};

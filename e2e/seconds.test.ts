@@ -1,0 +1,176 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { choose, click, desk, openBrowser, overflow, see, tick, type } from './browser.ts';
+import { ensureBuilt, start, type Running } from './harness.ts';
+import * as walk from './walk.ts';
+
+let server: Running;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  ensureBuilt();
+  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
+  page = await browser.newPage();
+  await page.setViewport(desk);
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const open = async (path: string, text: string) => {
+  await page.goto(`${server.address}${path}`, { waitUntil: 'networkidle0' });
+  await see(page, text);
+};
+const pickLimits = async (name: string, within = '') => {
+  await (await page.waitForSelector(`${within}.ant-select-multiple`))!.click();
+  await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+  await page.evaluate((wanted) => {
+    [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText.includes(wanted))!.click();
+  }, name);
+  await page.keyboard.press('Escape');
+};
+
+describe.sequential('one tap, lead and bacteria, visited twice', () => {
+  it('is planned so, with a second set of limits beside the first', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'School');
+    await tick(page, 'Lead and copper at the tap');
+    await click(page, 'Visit again: School');
+    await see(page, 'School, visit 2');
+    await pickLimits('US drinking water');
+    await see(page, '1 + 1 spare lead at the tap, 2 + 1 spare bacteria');
+    await type(page, 'Name', 'Lead at the school');
+    await type(page, 'System or site', 'Pedrinha');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Plan it');
+    await see(page, 'Start the protocol: Lead, 30 minutes standing');
+    await see(page, 'School, visit 2');
+    expect(await overflow(page)).toBe(0);
+  });
+
+  it('asks about a day that is past before it plans for it', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await page.click('.ant-picker input', { count: 3 });
+    await page.keyboard.type('2026-11-02');
+    await page.keyboard.press('Enter');
+    await see(page, '2 November 2026 is past.');
+    await type(page, 'Name', 'Late');
+    await type(page, 'System or site', 'Pedrinha');
+    await tick(page, 'Market hall');
+    await click(page, 'Plan it');
+    await see(page, '2 November 2026 is past. Is that the day?');
+    await tick(page, 'That is the day');
+    await click(page, 'Plan it');
+    await see(page, '261102A');
+  });
+
+  it('takes the first water first', async () => {
+    await open('/rounds', 'Lead at the school');
+    await click(page, 'Lead at the school', 'link');
+    await click(page, 'Go on');
+    await click(page, 'Start at the tap');
+    await see(page, 'Look at the tap and what leads to it');
+    for (const item of [
+      'People drink from this tap',
+      'No softener or filter in the path, or it is bypassed',
+      'The aerator is on, as people drink',
+    ])
+      await choose(page, item, 'Yes');
+    await click(page, 'Done');
+    await walk.confirmStep(page, 'Tell everybody: no water anywhere in the house');
+    await walk.waitClock(page, 'Run cold water, full');
+    await see(page, 'the water stands, nobody uses any');
+  });
+
+  it('starts the half hour anew when somebody used water, and lets other work come first meanwhile', async () => {
+    await click(page, 'Start the clock');
+    await see(page, 'to go');
+    await walk.skip(page, '10 min');
+    await click(page, 'Somebody used water');
+    await click(page, 'Start the clock anew');
+    await see(page, 'Say why, in a few words.');
+    await type(page, 'The clock starts anew. Say why', 'a toilet was flushed');
+    await click(page, 'Start the clock anew');
+    await see(page, 'Started anew');
+    await see(page, 'a toilet was flushed');
+    await click(page, 'Lead at the school', 'link');
+    // The clock of the first visit runs: what comes next is the second visit.
+    await see(page, 'Start the protocol: Coliforms, distribution');
+    await open('/', 'Running');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await page.click('.tile.live');
+    for (let time = 0; time < 3; time += 1) await walk.skip(page, '10 min');
+    await see(page, 'left: long enough');
+    await click(page, 'Done');
+    await walk.fillNext(page, '261123B-SC1-L');
+    await click(page, 'Done');
+    await walk.confirmStep(page, 'Close the tap; water may be used again');
+    await see(page, 'Protocol done');
+  });
+
+  it('does no second step by a double tap', async () => {
+    await click(page, 'Coliforms, distribution', 'link');
+    await click(page, 'Start at the tap');
+    await walk.answerFitness(page);
+    await see(page, 'Take off aerator and attachments');
+    await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('.step-now .ant-btn-primary')?.disabled);
+    const { x, y, width, height } = (await (await page.$('.step-now .ant-btn-primary'))!.boundingBox())!;
+    for (let tap = 0; tap < 2; tap += 1) {
+      await page.mouse.click(x + width / 2, y + height / 2);
+      await new Promise((resolve) => {
+        setTimeout(resolve, 180);
+      });
+    }
+    await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('.step-now .ant-btn-primary')?.disabled);
+    await see(page, 'Wash hands, put gloves on');
+    await walk.confirmStep(page, 'Wash hands, put gloves on');
+  });
+
+  it('then takes the bacteria, each bottle with its own label', async () => {
+    await walk.waitClock(page, 'Run cold water, full and steady');
+    await walk.measureStep(page, 'Measure the water temperature', '17.1');
+    await walk.measureStep(page, 'Measure free chlorine', '0.31');
+    await walk.chooseDisinfection(page, 'Bleach');
+    await walk.waitClock(page, 'Close the tap, wet the outlet inside and out, wait');
+    await walk.waitClock(page, 'Open and rinse the disinfectant off');
+    await walk.fillAndPutBack(page, '261123B-SC1-B');
+    await click(page, 'Lead at the school', 'link');
+    await see(page, 'Start the protocol: Coliforms, distribution');
+    await page.waitForSelector('[aria-label^="261123B-SC1.2-B"]');
+  });
+});
+
+describe.sequential('a verdict by several sets', () => {
+  it('stands beside the one that leads, and the coordinator may let another lead, with a reason', async () => {
+    await open('/rounds', 'School tap');
+    await click(page, 'School tap', 'link');
+    await see(page, 'Read the report');
+    await click(page, 'Go on');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('button')].some((one) => /^Write \d+ results? down$/.test(one.innerText)),
+    );
+    await page.evaluate(() =>
+      [...document.querySelectorAll('button')].find((one) => /^Write \d+ results? down$/.test(one.innerText))!.click(),
+    );
+    await see(page, 'Against EU drinking water');
+    await page.waitForFunction(() => ![...document.querySelectorAll('button')].some((one) => one.innerText === 'Judge by other limits'));
+    await page.select('.bar label:last-of-type select', (await whoIs('Rui Vale'))!);
+    await click(page, 'Judge by other limits');
+    await pickLimits('WHO', '.ant-modal ');
+    await click(page, 'Judge anew');
+    await see(page, 'Say why, in a few words.');
+    await type(page, 'Why', 'the report goes abroad');
+    await click(page, 'Judge anew');
+    await see(page, 'beside it WHO guideline values');
+    await see(page, 'WHO guideline values: meets');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+  });
+});
+
+const whoIs = async (name: string) =>
+  ((await (await fetch(`${server.address}/api/people`)).json()) as { id: string; name: string }[]).find((person) => person.name === name)
+    ?.id;

@@ -1,0 +1,33 @@
+import { refOf } from '@fonte/core/editions';
+import { limitSets, type LimitSet } from '@fonte/core/limits';
+import { Select } from 'antd';
+
+interface Props {
+  id: string;
+  /** Names of editions; the first one leads. */
+  value: readonly string[];
+  onChange: (value: string[]) => void;
+  /** The sets on offer. */
+  sets: readonly LimitSet[];
+}
+
+/** The edition of every set that holds on a day (`YYYY-MM-DD`). */
+export function setsOn(day: string): LimitSet[] {
+  return limitSets.newest.flatMap(({ id }) => limitSets.on(id, day) ?? []);
+}
+
+/** The choice of limit sets, in order. */
+export function LimitSets({ id, value, onChange, sets }: Props) {
+  return (
+    <Select
+      id={id}
+      mode="multiple"
+      size="large"
+      value={[...value]}
+      onChange={onChange}
+      maxCount={6}
+      options={sets.map((set) => ({ value: refOf(set), label: set.name }))}
+      placeholder="Choose at least one"
+    />
+  );
+}
