@@ -1,5 +1,6 @@
 /** Rooms of the core from the ground up: each may look only at rooms before it. */
 const rooms = [
+  'schemas',
   'units',
   'working',
   'findings',

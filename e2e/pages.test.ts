@@ -48,7 +48,7 @@ describe.sequential('the other pages', () => {
   it('register a point, with each mistake at its field', async () => {
     await open('/points/new', 'Register a point');
     await click(page, 'Register it');
-    await see(page, 'Enter a number.');
+    await see(page, 'Missing.');
     await type(page, 'Name', 'Farm well');
     await type(page, 'Code for labels', 'fw1');
     await type(page, 'Place', 'Pedrinha');
@@ -73,10 +73,10 @@ describe.sequential('the other pages', () => {
     await open('/points', 'Tannery 3, downstream');
     await page.waitForSelector('canvas[aria-label*="Water level elevation"]');
     await see(page, '7.476 m');
-    await page.select('.bar select', 'us');
+    await walk.set(page, 'Units', 'Feet, gallons');
     await see(page, '24.53 ft');
     expect(await seriousBarriers(page)).toEqual([]);
-    await page.select('.bar select', 'metric');
+    await walk.set(page, 'Units', 'Metres, litres');
   });
 
   it('calculate on the bench', async () => {
@@ -181,6 +181,8 @@ describe.sequential('the other pages', () => {
       '/rounds',
       '/rounds/new',
       '/points',
+      '/labs',
+      '/people',
       '/bench',
       `/rounds/${round}`,
       `/rounds/${round}/custody`,
@@ -192,8 +194,8 @@ describe.sequential('the other pages', () => {
       await page.goto(server.address + path, { waitUntil: 'networkidle0' });
       expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(phone.width);
     }
-    for (const light of ['night', 'sun']) {
-      await page.select('.bar label:nth-of-type(2) select', light);
+    for (const light of ['Night', 'Full sun']) {
+      await walk.set(page, 'Light', light);
       expect(await seriousBarriers(page), light).toEqual([]);
     }
   });

@@ -13,6 +13,14 @@ export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): 
   await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
 }
 
+/** Chooses something in the settings. */
+export async function set(page: Page, group: string, option: string): Promise<void> {
+  await click(page, 'Settings');
+  await choose(page, group, option);
+  await click(page, 'Close');
+  await page.waitForFunction(() => ![...document.querySelectorAll('.ant-modal-wrap')].some((dialog) => dialog.checkVisibility()));
+}
+
 export async function readLevel(page: Page, text: string): Promise<void> {
   const label = await page.evaluate(() => document.querySelector('.typed.big label')!.textContent!);
   await type(page, label, text);

@@ -72,7 +72,7 @@ export async function register(): Promise<void> {
 function command(name: string, file: string): { seconds: number; memory: number } {
   const script = `
     process.on('exit', () => process.stderr.write('PEAK ' + process.resourceUsage().maxRSS));
-    process.argv.splice(1, 1); await import(${JSON.stringify(join(root, `server/dist/${name}.js`))});`;
+    await import(${JSON.stringify(join(root, `server/dist/${name}.js`))});`;
   const from = performance.now();
   const done = spawnSync(process.execPath, ['--input-type=module', '-e', script, 'x', file], { encoding: 'utf8', maxBuffer: 1 << 28 });
   const seconds = (performance.now() - from) / 1000;

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import '../schemas/index.ts';
 import type { Entry } from './entry.ts';
 import type { Writer } from './roles.ts';
 

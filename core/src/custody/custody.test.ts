@@ -45,6 +45,30 @@ describe('holding', () => {
   });
 });
 
+describe('a round without a lab', () => {
+  it('is checked for what holds anywhere: holding by the rule, the temperature, the condition', () => {
+    const unknown = draft(
+      { now: azores('2026-11-28', '23:00'), coolerTemperature: null },
+      bottle('bacteria', azores('2026-11-27', '22:00')),
+    );
+    expect(checkForm(unknown, null).map(({ code }) => code)).toEqual(['no-temperature', 'holding-over']);
+    expect(checkForm({ ...unknown, now: azores('2026-11-28', '12:00'), coolerTemperature: 14 }, null)).toEqual([]);
+  });
+
+  it('is signed with the name, with or without its accents, and with no other', () => {
+    const signed = (signature: string) =>
+      handedOver.payload.safeParse({
+        to: 'Lab of the next island',
+        releasedBy: 'Inês Faria',
+        receivedBy: 'Boat',
+        coolerTemperature: { text: '4', unit: 'degC' },
+        bottles: [{ bottle: 'A', condition: 'good' }],
+        signature,
+      }).success;
+    expect([signed('Inês Faria'), signed('ines  faria'), signed('Inês Feria')]).toEqual([true, true, false]);
+  });
+});
+
 describe('intake', () => {
   it('follows the lab’s hours, and its earlier ones for bacteria', () => {
     expect([isIntakeOpen(lab, monday, true), isIntakeOpen(lab, azores('2026-11-23', '16:01'), true)]).toEqual([true, false]);

@@ -7,13 +7,17 @@ export type BottleCondition = keyof typeof bottleConditions;
 
 const required = (message: string) => z.string().trim().min(1, { error: message }).max(120);
 
+/** A name as a keyboard without accents has it. */
+const plainName = (name: string) => name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim();
+
 /** A signed hand-over. The signature is the released-by name, typed; the entry's place in the chain seals it. */
 export const handedOver = entryKind(
   'handed-over',
   'Handed over',
   z
     .object({
-      to: z.string().min(1).max(60),
+      /** The lab of the register, or in words who takes them where the round has none. */
+      to: required('To whom?'),
       releasedBy: required('Who hands over?'),
       receivedBy: required('Who takes it?'),
       coolerTemperature: typedOf('temperature', { min: -30, max: 60 }),
@@ -29,7 +33,7 @@ export const handedOver = entryKind(
         .min(1, { error: 'No bottle is in the cooler.' }),
       signature: required('Sign with your name.'),
     })
-    .refine((form) => form.signature.trim().toLocaleLowerCase() === form.releasedBy.trim().toLocaleLowerCase(), {
+    .refine((form) => plainName(form.signature) === plainName(form.releasedBy), {
       path: ['signature'],
       error: 'Sign with the name of the person who hands over.',
     }),

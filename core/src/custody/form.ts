@@ -35,7 +35,7 @@ const refuse = (code: string, about: string, message: string, advice: string): F
   advice,
 });
 
-function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
+function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding[] {
   const { bottle } = line;
   const rule = bottle.card;
   const findings: Finding[] = [];
@@ -62,7 +62,7 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
       advice: 'Ask the lab to start it at once.',
     });
   }
-  const range = lab.temperature[rule.temperature];
+  const range = lab?.temperature[rule.temperature];
   const cooler = draft.coolerTemperature;
   if (range && cooler !== null && (cooler > range.most || cooler < range.least)) {
     const way = cooler > range.most ? 'Too warm' : 'Too cold';
@@ -75,7 +75,7 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
       ),
     );
   }
-  if (!isIntakeOpen(lab, draft.now, bottle.rule === 'bacteria')) {
+  if (lab && !isIntakeOpen(lab, draft.now, bottle.rule === 'bacteria')) {
     const next = nextIntake(lab, draft.now, bottle.rule === 'bacteria');
     const wait = next ? `Intake opens in ${showDuration(next.opens - draft.now)}.` : 'No intake in the next two weeks.';
     findings.push(
@@ -95,9 +95,9 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab): Finding[] {
 
 /**
  * Everything a lab would refuse, found before the hand-over: per bottle, and under `form` what concerns the whole.
- * Nothing here blocks: who hands over decides, knowing.
+ * Nothing here blocks: who hands over decides, knowing. Without a registered lab nothing is known of hours and cooler.
  */
-export function checkForm(draft: FormDraft, lab: Lab): Finding[] {
+export function checkForm(draft: FormDraft, lab: Lab | null): Finding[] {
   const findings: Finding[] = [];
   if (draft.lines.length === 0)
     findings.push(refuse('no-bottles', 'form', 'No filled bottle is in the cooler.', 'Fill the bottles first.'));
@@ -105,7 +105,7 @@ export function checkForm(draft: FormDraft, lab: Lab): Finding[] {
     findings.push(
       refuse('no-temperature', 'coolerTemperature', 'The cooler temperature is missing.', 'Measure it in the water between the bottles.'),
     );
-  if (lab.asksForSeal && draft.seal.trim() === '')
+  if (lab?.asksForSeal && draft.seal.trim() === '')
     findings.push(refuse('no-seal', 'seal', 'This lab asks for a seal number.', 'Seal the cooler and enter the number.'));
   return [...findings, ...draft.lines.flatMap((line) => checkBottle(line, draft, lab))];
 }

@@ -5,4 +5,5 @@ export * from './flow.ts';
 export * from './criteria.ts';
 export * from './stability.ts';
 export * from './purge.ts';
+export * from './built.ts';
 export * from './words.ts';

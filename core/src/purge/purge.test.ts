@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { convert, fromBase, toBase } from '../units/index.ts';
 import {
+  questionBuilt,
   casingVolume,
   criteria,
   filterPackVolume,
@@ -141,5 +142,17 @@ describe('stability', () => {
         rule.id,
       ).toBe(true);
     }
+  });
+});
+
+describe('a well as it is registered', () => {
+  const codes = (insideDiameter: number, pipe?: string) => questionBuilt({ insideDiameter, pipe }).map((one) => one.code);
+  it('is asked about where an inch was typed as a millimetre, or the other way', () => {
+    expect([codes(0.002), codes(52 * 0.0254), codes(0.052)]).toEqual([['narrow'], ['wide'], []]);
+  });
+
+  it('is asked about where the diameter is that of another pipe: a nominal 2 in is 52.5 mm inside (ASTM D1785, schedule 40)', () => {
+    expect([codes(0.0525, 's40-2'), codes(0.0381, 's40-2'), codes(0.05, 'dn50')]).toEqual([[], ['other-pipe'], []]);
+    expect(codes(0.05, 'no-such-pipe')).toEqual([]);
   });
 });

@@ -4,6 +4,7 @@ import { askLevel } from '../level/index.ts';
 import { askPurge } from '../purge/index.ts';
 import { isToRead } from '../read/index.ts';
 import { askRun, isOver } from '../tap/index.ts';
+import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
 import { runsOf, runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
@@ -45,12 +46,15 @@ export function nextStep(round: RoundState): NextStep | null {
   if (round.aside.length > 0) return step('plan', 'settle', round.aside.length);
   const waiting = round.bottles.filter((bottle) => bottle.stage === 'filled' && !bottle.lost);
   if (waiting.length > 0) return step('custody', 'hand-over', waiting.length);
-  if (round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer)) return step('custody', 'ask-lab');
+  // Without a registered lab nobody can be asked: its report is waited for.
+  if (round.plan.lab && round.reports.length === 0 && round.handOvers.some((handOver) => !handOver.answer))
+    return step('custody', 'ask-lab');
   if (round.reports.some(isToRead)) return step('report', 'read-report');
   const due = round.followUps.filter((action) => !action.done);
   if (due.length > 0) return step('verdict', 'follow-up', due.length);
   const hasRead = round.reports.some((report) => report.read);
-  if (round.bottles.some((bottle) => bottle.accepted && (bottle.stage === 'handed-over' || (bottle.stage === 'reported' && !hasRead))))
+  const isOut = (bottle: BottleState) => bottle.stage === 'handed-over' || (bottle.stage === 'reported' && !hasRead);
+  if (round.bottles.some((bottle) => (bottle.accepted ?? !round.plan.lab) && !bottle.lost && isOut(bottle)))
     return step('report', 'wait-for-report');
   return null;
 }

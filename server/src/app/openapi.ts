@@ -67,6 +67,18 @@ export function openApiDocument(): object {
       },
       '/api/labs': { get: { summary: 'The register of labs', responses: ok('Labs', { type: 'array', items: ref('Lab') }) } },
       '/api/people': { get: { summary: 'The register of people', responses: ok('People', { type: 'array', items: ref('Person') }) } },
+      ...Object.fromEntries(
+        (
+          [
+            ['points', 'Point'],
+            ['labs', 'Lab'],
+            ['people', 'Person'],
+          ] as const
+        ).map(([name, one]) => [
+          `/api/${name}/{id}`,
+          { get: { summary: `One ${one.toLowerCase()} as registered now`, parameters: [path('id')], responses: ok(one, ref(one)) } },
+        ]),
+      ),
       '/api/points/{point}/levels': {
         get: { summary: 'The level record of a well', parameters: [path('point')], responses: ok('Levels, oldest first') },
       },

@@ -1,21 +1,28 @@
 import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
 import { useState } from 'react';
-import { useVariant, variants } from '../theme/variant.ts';
-import { useUnitSystem } from '../units/system.ts';
-import type { UnitSystem } from '../units/system.ts';
-import type { Variant } from '../theme/tokens.ts';
 import { roleNames } from '@fonte/core/book';
+import { useNow } from '../time/useNow.ts';
 import { useMe, useSession } from './session.ts';
 import { post } from './api.ts';
 import { Failed } from './Feedback.tsx';
+import { Settings } from './Settings.tsx';
 
-const lights: Record<Variant, string> = { day: 'Day', night: 'Night', sun: 'Full sun' };
 const skips = [
   ['1 min', 60],
   ['10 min', 600],
   ['1 h', 3600],
   ['1 d', 86_400],
 ] as const;
+
+/** What the demo's clock says. */
+function DemoTime() {
+  const time = useNow(1000);
+  return (
+    <>
+      {new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'Atlantic/Azores' }).format(time)}
+    </>
+  );
+}
 
 /** Only the demo shows this: nobody wants to wait two minutes for a made-up tap. */
 function SkipTime() {
@@ -32,7 +39,9 @@ function SkipTime() {
   };
   return (
     <span className="skip row" style={{ gap: 4 }}>
-      <span className="wide">Demo clock:</span>
+      <span className="wide">
+        Demo clock: <DemoTime />
+      </span>
       {skips.map(([label, seconds]) => (
         <button
           key={label}
@@ -51,8 +60,6 @@ function SkipTime() {
 export function Shell() {
   const { demo, people, become } = useSession();
   const me = useMe();
-  const { variant, choose } = useVariant();
-  const { system, chooseSystem } = useUnitSystem();
   return (
     <div className="shell">
       <header className="bar">
@@ -70,23 +77,7 @@ export function Shell() {
         </nav>
         <div className="aside">
           {demo && <SkipTime />}
-          <label>
-            <span className="hidden">Units</span>
-            <select value={system} onChange={(event) => chooseSystem(event.target.value as UnitSystem)}>
-              <option value="metric">m, L</option>
-              <option value="us">ft, gal</option>
-            </select>
-          </label>
-          <label>
-            <span className="hidden">Light</span>
-            <select value={variant} onChange={(event) => choose(event.target.value as Variant)}>
-              {variants.map((one) => (
-                <option key={one} value={one}>
-                  {lights[one]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Settings />
           {demo && people.length > 1 ? (
             <label>
               <span className="hidden">Who writes</span>

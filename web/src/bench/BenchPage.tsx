@@ -6,7 +6,6 @@ import { useId, useState } from 'react';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useUnitSystem } from '../units/system.ts';
 import { Figure } from '../working/Figure.tsx';
-import '../plan/plan.css';
 
 const valueOf = (typed: Typed): number | null => (readNumber(typed.text).ok ? base(typed) : null);
 const complaint = (typed: Typed, least = 0) => {

@@ -17,6 +17,7 @@ import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 
 interface Draft {
+  to: string;
   temperature: Typed;
   seal: string;
   receivedBy: string;
@@ -24,11 +25,13 @@ interface Draft {
   conditions: Record<string, BottleCondition>;
 }
 
-export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
+/** The form to a lab, or where the round has none to whoever takes the bottles. */
+export function Form({ lab, lines }: { lab: Lab | null; lines: FormLine[] }) {
   const { id, round, entries, append, refresh } = useRound();
   const me = useMe();
   const now = useNow(5000);
   const [draft, setDraft, clear, entryId] = useDraft<Draft>(`custody.${id}`, {
+    to: '',
     temperature: { text: '', unit: 'degC' },
     seal: '',
     receivedBy: '',
@@ -41,9 +44,15 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
   const reading = readNumber(draft.temperature.text);
   const coolerTemperature = reading.ok ? base(draft.temperature) : null;
   const findings = checkForm({ lines, conditions: draft.conditions, coolerTemperature, seal: draft.seal, now }, lab);
-  const stops = findings.filter((finding) => finding.severity === 'stop');
+  // A form that nobody has begun is not greeted with what is missing in it.
+  const isUntouched = !tried && draft.temperature.text === '' && draft.seal === '';
+  const stops = findings.filter(
+    ({ severity, code }) => severity === 'stop' && !(isUntouched && (code === 'no-temperature' || code === 'no-seal')),
+  );
   const refused = new Set(stops.map((finding) => finding.about));
-  const whole = findings.filter((finding) => !lines.some((line) => line.bottle.id === finding.about));
+  const whole = (isUntouched ? findings.filter(({ code }) => code !== 'no-temperature' && code !== 'no-seal') : findings).filter(
+    (finding) => !lines.some((line) => line.bottle.id === finding.about),
+  );
   const missing = tried && numberError(draft.temperature);
 
   const handOver = () => {
@@ -53,7 +62,7 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
       await append(
         handedOver,
         {
-          to: lab.id,
+          to: lab?.id ?? draft.to,
           releasedBy: me.name,
           receivedBy: draft.receivedBy,
           coolerTemperature: draft.temperature,
@@ -76,7 +85,8 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
     >
       <section className="stack">
         <p className="soft">
-          {round.plan.system}, round {round.plan.code}. To {lab.name}. Count: {lines.length}. {entries.length} entries in the book.
+          {round.plan.system}, round {round.plan.code}. {lab ? `To ${lab.name}. ` : ''}Count: {lines.length}. {entries.length} entries in
+          the book.
         </p>
         <div className="scroll" tabIndex={0} role="region" aria-label="The form">
           <table className="dense">
@@ -130,6 +140,13 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
         </div>
       </section>
       <section className="panel">
+        {!lab && (
+          <Labelled label="To which lab, or whom" error={at('to')}>
+            {(field) => (
+              <Input id={field} size="large" value={draft.to} maxLength={120} onChange={(event) => set({ to: event.target.value })} />
+            )}
+          </Labelled>
+        )}
         <TypedField
           label="In the cooler now"
           big
@@ -137,7 +154,7 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
           units={['degC', 'degF']}
           onChange={(temperature) => set({ temperature })}
           error={(missing || undefined) ?? at('coolerTemperature')}
-          hint={Object.entries(lab.temperature)
+          hint={Object.entries(lab?.temperature ?? {})
             .map(([kind, range]) => `${kind} ${show(range.least, 'degC', 0)} to ${show(range.most, 'degC', 0)}`)
             .join(', ')}
         />
@@ -182,10 +199,10 @@ export function Form({ lab, lines }: { lab: Lab; lines: FormLine[] }) {
         {stops.length === 0 && (
           <p className="word tone-good">
             <Mark kind="good" />
-            Nothing the lab would refuse
+            {lab ? 'Nothing the lab would refuse' : 'Nothing that a lab would refuse, as far as is known of it'}
           </p>
         )}
-        <Said say={['coolerTemperature', 'seal', 'receivedBy', 'signature'].some((path) => at(path)) ? null : say} />
+        <Said say={['to', 'coolerTemperature', 'seal', 'receivedBy', 'signature'].some((path) => at(path)) ? null : say} />
         <div>
           <Button type={stops.length === 0 ? 'primary' : 'default'} danger={stops.length > 0} size="large" htmlType="submit" loading={busy}>
             {stops.length === 0 ? `Hand over ${lines.length}` : `Hand over ${lines.length} all the same`}

@@ -13,13 +13,8 @@ export function CustodyPage() {
   return (
     <div className="stack-wide">
       <h1>{lines.length > 0 ? `${lines.length} bottle${lines.length === 1 ? '' : 's'} to hand over` : 'Hand-over'}</h1>
-      {!lab && (
-        <Empty title="This round has no lab">
-          <p>It was planned without one.</p>
-        </Empty>
-      )}
-      {lab && lines.length > 0 && <Form lab={lab} lines={lines} />}
-      {lab && lines.length === 0 && round.handOvers.length === 0 && (
+      {lines.length > 0 && <Form lab={lab} lines={lines} />}
+      {lines.length === 0 && round.handOvers.length === 0 && (
         <Empty title="Nothing is in the cooler yet">
           <p>Bottles stand here once they are filled.</p>
         </Empty>

@@ -31,7 +31,12 @@ export function Handed({ handOver }: { handOver: HandOver }) {
         {form.releasedBy} to {form.receivedBy}. Cooler {showTyped(form.coolerTemperature)}
         {form.seal ? `, seal ${form.seal}` : ''}. Signed {form.signature}. <CorrectHandOver handOver={handOver} />
       </p>
-      {!answer && (
+      {!answer && !round.plan.lab && (
+        <p>
+          To {form.to}. <Link to={`/rounds/${id}/report`}>Take its report in when it comes</Link>
+        </p>
+      )}
+      {!answer && round.plan.lab && (
         <>
           <Said say={say} />
           <div>

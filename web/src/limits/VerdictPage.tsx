@@ -9,6 +9,7 @@ import { useRound } from '../book/useRound.ts';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import { How } from '../working/Figure.tsx';
 import { JudgeAnew } from './JudgeAnew.tsx';
+import { ledBy, useLeadingLimits } from './leading.ts';
 import { LimitScale } from './LimitScale.tsx';
 import './verdict.css';
 
@@ -25,18 +26,28 @@ const words: Record<VerdictState, [string, MarkKind, string]> = {
 /** The verdict in one sentence, bacteria first; then each result on its own scale. */
 export function VerdictPage() {
   const { id, round } = useRound();
-  const { verdict } = round;
-  if (!verdict)
+  const { leading } = useLeadingLimits();
+  if (!round.verdict)
     return (
       <Empty title="There is no verdict yet">
         <p>It follows from the report, once it is read.</p>
         <Link to={`/rounds/${id}/report`}>To the report</Link>
       </Empty>
     );
+  const verdict = ledBy(round.verdict, leading);
+  const [own] = round.verdict.sets;
   return (
     <div className="stack-wide">
       <h1>{sentence(verdict)}</h1>
       <Sets verdict={verdict} />
+      {verdict !== round.verdict && (
+        <p className="finding note small">
+          <Mark kind="note" />
+          <span>
+            You see {verdict.sets[0].name} first, by your settings. What must be done follows from {own.name}, which leads this round.
+          </span>
+        </p>
+      )}
       {round.followUps.length > 0 && <FollowUps />}
       {verdict.visits.map((visit) => (
         <AtPoint key={visit.visit} verdict={visit} />
@@ -79,9 +90,13 @@ function sentence(verdict: RoundVerdict): string {
   const count = (state: VerdictState) => rest.filter((one) => one.verdict.state === state).length;
   const sums = verdict.visits.flatMap((visit) => visit.sums).filter((sum) => sum.state === 'over-health').length;
   const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
-  const told = (state: VerdictState, what: string, first = false) => {
+  let isFirst = true;
+  const told = (state: VerdictState, what: string, [one, many] = ['is ', 'are ']) => {
     const number = count(state);
-    return number > 0 ? [`${plural(number, first ? 'result is' : 'is', first ? 'results are' : 'are')} ${what}`] : [];
+    if (number === 0) return [];
+    const results = isFirst ? plural(number, 'result ', 'results ') : `${number} `;
+    isFirst = false;
+    return [`${results}${number === 1 ? one : many}${what}`];
   };
   const found = germs.flatMap(({ result, verdict: one }) => {
     const name = parameter(result.parameter).name;
@@ -90,10 +105,10 @@ function sentence(verdict: RoundVerdict): string {
   });
   const parts = [
     ...new Set(found),
-    ...told('over-health', 'over a health value', true),
+    ...told('over-health', 'over a health value'),
     ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
     ...told('over-action', 'over an action level'),
-    ...(count('cannot-tell') > 0 ? [`${count('cannot-tell')} cannot be told`] : []),
+    ...told('cannot-tell', 'cannot be told', ['', '']),
     ...told('over-indicator', 'over an indicator value'),
     ...told('over-aesthetic', 'over a value for taste or looks'),
   ];

@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import useSWR from 'swr';
 import { Empty, Failed, Loading } from '../app/Feedback.tsx';
 import { usePages } from '../app/usePages.ts';
+import { RegisterHead } from './RegisterNav.tsx';
 import { useUnitSystem } from '../units/system.ts';
 
 const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
@@ -21,12 +22,7 @@ export function PointsPage() {
   if (!data) return <Loading what="the register" />;
   return (
     <>
-      <div className="row between">
-        <h1>Points</h1>
-        <Link className="strong" to="/points/new">
-          Register a point
-        </Link>
-      </div>
+      <RegisterHead register="points" />
       {(data.length > 8 || search !== '') && (
         <Input
           allowClear
@@ -49,9 +45,14 @@ export function PointsPage() {
           {data.map((point) => (
             <section key={point.id} className="panel">
               <div>
-                <h2>
-                  {point.name} <span className="soft">{point.code}</span>
-                </h2>
+                <div className="row between">
+                  <h2>
+                    {point.name} <span className="soft">{point.code}</span>
+                  </h2>
+                  <Link to={`/points/${point.id}/edit`} aria-label={`Change ${point.name}`}>
+                    Change
+                  </Link>
+                </div>
                 <p className="soft">
                   {point.place}. {point.use === 'supply' ? 'Supply' : 'Monitoring'}. {point.access}
                 </p>

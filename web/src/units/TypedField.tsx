@@ -17,6 +17,46 @@ interface Props {
   ref?: Ref<InputRef>;
 }
 
+interface InputProps {
+  id?: string;
+  value?: Typed;
+  onChange?: (value: Typed) => void;
+  units: readonly UnitId[];
+  /** For the choice of the unit. */
+  label: string;
+}
+
+/** A number with its unit as a control of a form, which gives it its id, value and label. */
+export function TypedInput({ id, value = { text: '', unit: 'm' }, onChange = () => undefined, units, label }: InputProps) {
+  return (
+    <div className="typed">
+      <div className="inputs">
+        <Input
+          {...(id ? { id } : {})}
+          value={value.text}
+          inputMode="decimal"
+          autoComplete="off"
+          size="large"
+          onChange={(event) => onChange({ ...value, text: event.target.value })}
+        />
+        <UnitChoice label={label} value={value} units={units} onChange={onChange} />
+      </div>
+    </div>
+  );
+}
+
+function UnitChoice({ label, value, units, onChange }: Required<Pick<InputProps, 'label' | 'value' | 'units' | 'onChange'>>) {
+  if (units.length < 2) return <span className="fixed-unit">{unitLabel(value.unit)}</span>;
+  return (
+    <Segmented
+      aria-label={`Unit of ${label}`}
+      value={value.unit}
+      onChange={(unit) => onChange({ ...value, unit })}
+      options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
+    />
+  );
+}
+
 /** A number with its unit, kept exactly as typed. Shows what is wrong with it at the field, never clears it. */
 export function TypedField({ label, value, onChange, units, error, hint, big, autoFocus, onEnter, ref }: Props) {
   const id = useId();
@@ -46,16 +86,7 @@ export function TypedField({ label, value, onChange, units, error, hint, big, au
           onChange={(event) => onChange({ ...value, text: event.target.value })}
           onPressEnter={enter}
         />
-        {units.length > 1 ? (
-          <Segmented
-            aria-label={`Unit of ${label}`}
-            value={value.unit}
-            onChange={(unit) => onChange({ ...value, unit })}
-            options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
-          />
-        ) : (
-          <span className="fixed-unit">{unitLabel(value.unit)}</span>
-        )}
+        <UnitChoice label={label} value={value} units={units} onChange={onChange} />
       </div>
       <div id={`${id}-say`} aria-live="polite">
         {error && <p className="field-error">{error}</p>}

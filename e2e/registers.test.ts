@@ -1,0 +1,164 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { choose, click, desk, openBrowser, overflow, see, shows, tick, type } from './browser.ts';
+import { ensureBuilt, start, type Running } from './harness.ts';
+import * as walk from './walk.ts';
+
+let server: Running;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  ensureBuilt();
+  [server, browser] = await Promise.all([start({ what: 'server', env: { FONTE_PERSON: 'Marta Leal' } }), openBrowser()]);
+  page = await browser.newPage();
+  await page.setViewport(desk);
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const gone = (text: string) => page.waitForFunction((wanted) => !document.body.innerText.includes(wanted), { timeout: 8000 }, text);
+const open = async (path: string, text: string) => {
+  await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+  await see(page, text);
+};
+const time = async (label: string, text: string) => {
+  const field = (await page.locator(`aria/${label}[role="textbox"]`).waitHandle()) as ElementHandle<HTMLInputElement>;
+  await field.click();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+};
+
+describe.sequential('an empty database is filled through the page', () => {
+  it('with a person and a lab, each mistake at its field, and keeps what was typed over a reload', async () => {
+    await open('/people', 'Marta Leal');
+    await click(page, 'Register a person', 'link');
+    await type(page, 'Name', 'Duarte Sá');
+    await click(page, 'Register it');
+    await see(page, 'Missing.');
+    await type(page, 'Initials', 'DS');
+    await gone('Missing.');
+    await page.reload({ waitUntil: 'networkidle0' });
+    await click(page, 'Register it');
+    await see(page, 'Duarte Sá');
+    await click(page, 'Labs', 'link');
+    await click(page, 'Register a lab', 'link');
+    await type(page, 'Name', 'Lab of the next island');
+    for (let rows = 5; rows > 1; rows -= 1) await click(page, `Remove intake ${rows}`);
+    await time('Opens', '08:30');
+    await type(page, 'Bacteria: coldest', '1');
+    await click(page, 'Register it');
+    // Half a band and half a day's hours are no rules.
+    await see(page, 'Missing.');
+    await time('Closes', '12:00');
+    await type(page, 'Bacteria: warmest', '10,5');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Register it');
+    await see(page, 'Mon 08:30–12:00');
+    await see(page, 'bacteria 10.5 °C');
+    expect(await overflow(page)).toBe(0);
+  });
+
+  it('with a well, and asks where an inch was typed as a millimetre', async () => {
+    await open('/points/new', 'Register a point');
+    for (const [label, text] of [
+      ['Name', 'Farm well'],
+      ['Code for labels', 'fw1'],
+      ['Place', 'Pedrinha'],
+      ['Elevation of the mark', '31,2'],
+      ['Mark above ground', '0.4'],
+      ['Bottom, below ground', '40'],
+      ['Screen from, below ground', '8'],
+      ['Screen to, below ground', '11.5'],
+      ['True inside diameter', '4'],
+    ] as const)
+      await type(page, label, text);
+    await choose(page, 'Unit of Bottom, below ground', 'ft');
+    await click(page, 'Register it');
+    await see(page, '4.0 mm is narrow for a well. Was it inches?');
+    await choose(page, 'Unit of True inside diameter', 'in');
+    await gone('narrow for a well');
+    await click(page, 'Register it');
+    await see(page, 'Bottom 12.19 m, screen 8.00 m to 11.50 m below ground; inside 101.6 mm');
+  });
+
+  it('whose entries can be changed, and refuses a code that another has', async () => {
+    await open('/points/new', 'Register a point');
+    await choose(page, 'Kind', 'Tap');
+    await type(page, 'Name', 'Washhouse');
+    await type(page, 'Code for labels', 'fw1');
+    await type(page, 'Place', 'Lomba Velha');
+    await type(page, 'Which outlet exactly', 'Left basin');
+    await tick(page, 'The water is chlorinated');
+    await click(page, 'Register it');
+    await see(page, 'This code is taken.');
+    await type(page, 'Code for labels', 'wh1');
+    await click(page, 'Register it');
+    await see(page, 'Left basin. Not chlorinated.');
+    await click(page, 'Change Washhouse', 'link');
+    await type(page, 'Which outlet exactly', 'Right basin');
+    await click(page, 'Write the change');
+    await see(page, 'Right basin. Not chlorinated.');
+  });
+});
+
+describe.sequential('a round without a lab', () => {
+  it('is handed over by hand', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'Washhouse');
+    await tick(page, 'Coliforms + E. coli');
+    await tick(page, 'Nutrients');
+    await type(page, 'Name', 'By boat');
+    await type(page, 'System or site', 'Lomba Velha');
+    await page.click('.ant-select');
+    await page.evaluate(() => {
+      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === 'No lab')!.click();
+    });
+    await click(page, 'Plan it');
+    await see(page, 'Fill 2 bottles');
+    await click(page, 'Go on');
+    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
+    await walk.fillNext(page, label);
+    await walk.fillNext(page, label.replace(/N$/, 'A'));
+    await open('/rounds', 'By boat');
+    await click(page, 'By boat', 'link');
+    await see(page, 'Hand over 2 bottles');
+    await click(page, 'Go on');
+    expect(await shows(page, 'The cooler temperature is missing.')).toBe(false);
+    await click(page, 'Hand over 2');
+    await see(page, 'Enter a number.');
+    await type(page, 'In the cooler now', '4,1');
+    await type(page, 'To which lab, or whom', 'Lab of the next island');
+    await type(page, 'Taken by', 'Skipper of the boat');
+    await type(page, 'Sign as Marta Leal', 'marta leal');
+    expect(await overflow(page)).toBe(0);
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Hand over 2');
+    await see(page, 'To Lab of the next island.');
+  });
+
+  it('has its report read, and is done then', async () => {
+    await click(page, 'Take its report in when it comes', 'link');
+    const bottles = ['N', 'N', 'A'];
+    const code = await page.evaluate(() => /\d{6}[A-Z]/.exec(document.body.innerText)![0]);
+    const rows = [
+      ['Nitrate', '11', 'mg/L NO3'],
+      ['Nitrite', '<0.02', 'mg/L NO2'],
+      ['Ammonium', '0.05', 'mg/L NH4'],
+    ].map((cells, index) => [`${code}-WH1-${bottles[index]}`, ...cells].join(','));
+    const file = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'island.csv');
+    writeFileSync(file, ['Sample,Parameter,Result,Unit', ...rows].join('\n'));
+    const input = (await page.waitForSelector('input[type=file]'))!;
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+    await click(page, 'Write 3 results down');
+    await see(page, 'Every result meets its value.');
+    await open('/rounds', 'By boat');
+    await see(page, 'Done');
+  });
+});

@@ -1,0 +1,18 @@
+import { expect, it } from 'vitest';
+import { inBase, nameOf } from './values.ts';
+
+it('turns typed quantities into base units, wherever they stand, and leaves empty ones out', () => {
+  const { value, problems } = inBase({
+    name: 'Well',
+    access: '',
+    well: { bottom: { text: '60', unit: 'ft' }, intake: { text: ' ', unit: 'm' }, marks: [{ stickUp: { text: '0,62', unit: 'm' } }] },
+  });
+  expect(problems).toEqual([]);
+  expect(value).toEqual({ name: 'Well', well: { bottom: 18.288, marks: [{ stickUp: 0.62 }] } });
+});
+
+it('says at its field what is no number', () => {
+  const { problems } = inBase({ well: { marks: [{ stickUp: { text: '12\' 7"', unit: 'ft' } }] } });
+  expect(problems).toMatchObject([{ path: 'well.marks.0.stickUp', message: expect.stringContaining('feet and inches') as string }]);
+  expect(nameOf('well.marks.0.stickUp')).toEqual(['well', 'marks', 0, 'stickUp']);
+});

@@ -1,0 +1,232 @@
+import { Lab, labRegistered } from '@fonte/core/registers';
+import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
+import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
+import { Button, Checkbox, Form, Input, Select } from 'antd';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { TypedInput } from '../units/TypedField.tsx';
+import type { Typed } from '@fonte/core/units';
+import { freshId, useRegister } from './useRegister.ts';
+import { thingPage } from './ThingPage.tsx';
+import { TimeInput } from './TimeInput.tsx';
+import { ZoneSelect } from './ZoneSelect.tsx';
+import './registers.css';
+
+const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
+  value: index + 1,
+  label,
+}));
+/** Temperature classes of bottles that a lab has a band for. */
+const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled' } as const;
+type TemperatureClass = keyof typeof classes;
+
+interface Band {
+  least: Typed;
+  most: Typed;
+}
+interface Values extends Omit<Lab, 'temperature' | 'bacteriaCloses' | 'holding'> {
+  temperature: Record<TemperatureClass, Band>;
+  /** Days on which bacteria are taken for a shorter time, or not at all where there is no time. */
+  bacteria: { weekday: number; closes: string | null }[];
+  holding: { rule: string; hours: string }[];
+}
+
+const degrees = (value: number | undefined): Typed => ({ text: value === undefined ? '' : String(value), unit: 'degC' });
+
+function valuesOf(lab: Lab | null): Values {
+  const known = lab ?? {
+    id: freshId(),
+    name: '',
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    source: '',
+    asksForSeal: false,
+    intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '', closes: '' })),
+    temperature: {} as Lab['temperature'],
+    bacteriaCloses: {},
+    holding: {},
+  };
+  const { temperature, bacteriaCloses, holding, ...rest } = known;
+  const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
+  return {
+    ...rest,
+    temperature: { bacteria: band('bacteria'), chilled: band('chilled') },
+    bacteria: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ weekday: Number(weekday), closes })),
+    holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),
+  };
+}
+
+/** The lab as the register has it. Bands of classes that this form does not show stay as they were. */
+export function labOf(values: object, before: Lab | null): object {
+  const {
+    bacteria = [],
+    holding = [],
+    temperature = {},
+    intake = [],
+    ...rest
+  } = values as {
+    bacteria?: { weekday?: number; closes?: string | null }[];
+    holding?: { rule?: string; hours?: string }[];
+    temperature?: Record<string, { least?: number; most?: number }>;
+    intake?: { opens?: string; closes?: string }[];
+  };
+  const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
+  return {
+    ...rest,
+    // A day without hours is a day on which the lab is shut.
+    intake: intake.filter(({ opens, closes }) => opens || closes),
+    temperature: { ...before?.temperature, ...Object.fromEntries(bands) },
+    bacteriaCloses: Object.fromEntries(bacteria.map(({ weekday, closes }) => [String(weekday), closes ?? null])),
+    holding: Object.fromEntries(holding.map(({ rule, hours }) => [rule, Number(String(hours ?? '').replace(',', '.'))])),
+  };
+}
+
+/** A lab with what it takes in, when, how warm and how old: its own rules, never constants of the product. */
+function LabForm({ thing }: { thing: Lab | null }) {
+  const write = useRegister('labs', labRegistered);
+  const table = bottleTables.newest[0]!;
+  return (
+    <>
+      <h1>{thing ? thing.name : 'Register a lab'}</h1>
+      <EntryForm<Values>
+        keep={`lab.${thing?.id ?? 'new'}`}
+        initial={valuesOf(thing)}
+        schema={Lab}
+        payloadOf={(values) => labOf(values, thing)}
+        write={write}
+        submit={thing ? 'Write the change' : 'Register it'}
+      >
+        {() => (
+          <>
+            <div className="form-grid">
+              <Form.Item name="id" hidden>
+                <Input />
+              </Form.Item>
+              <Form.Item name="name" label="Name">
+                <Input size="large" maxLength={120} autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="zone" label="Time zone of its clock">
+                <ZoneSelect />
+              </Form.Item>
+              <Form.Item name="source" label="Where these rules stand">
+                <Input size="large" maxLength={300} autoComplete="off" />
+              </Form.Item>
+              <Form.Item name="asksForSeal" valuePropName="checked" label="Custody">
+                <Checkbox>It asks for a seal number</Checkbox>
+              </Form.Item>
+            </div>
+            <section className="stack">
+              <h2>Intake hours</h2>
+              <Form.List name="intake">
+                {(rows, { add, remove }) => (
+                  <>
+                    {rows.map(({ key, name }) => (
+                      <div key={key} className="register-row">
+                        <Form.Item name={[name, 'weekday']} label="Day">
+                          <Select size="large" options={days} />
+                        </Form.Item>
+                        <Form.Item name={[name, 'opens']} label="Opens">
+                          <TimeInput />
+                        </Form.Item>
+                        <Form.Item name={[name, 'closes']} label="Closes">
+                          <TimeInput />
+                        </Form.Item>
+                        <Button
+                          type="text"
+                          icon={<DeleteOutlined />}
+                          onClick={() => remove(name)}
+                          aria-label={`Remove intake ${name + 1}`}
+                        />
+                      </div>
+                    ))}
+                    <div>
+                      <Button icon={<PlusOutlined />} onClick={() => add({ weekday: 1, opens: '', closes: '' })}>
+                        More hours
+                      </Button>
+                    </div>
+                  </>
+                )}
+              </Form.List>
+            </section>
+            <section className="stack">
+              <h2>Bacteria on some days</h2>
+              <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
+              <Form.List name="bacteria">
+                {(rows, { add, remove }) => (
+                  <>
+                    {rows.map(({ key, name }) => (
+                      <div key={key} className="register-row">
+                        <Form.Item name={[name, 'weekday']} label="Day">
+                          <Select size="large" options={days} />
+                        </Form.Item>
+                        <Form.Item name={[name, 'closes']} label="Until">
+                          <TimeInput />
+                        </Form.Item>
+                        <Button type="text" icon={<DeleteOutlined />} onClick={() => remove(name)} aria-label={`Remove day ${name + 1}`} />
+                      </div>
+                    ))}
+                    <div>
+                      <Button icon={<PlusOutlined />} onClick={() => add({ weekday: 5, closes: null })}>
+                        One more day
+                      </Button>
+                    </div>
+                  </>
+                )}
+              </Form.List>
+            </section>
+            <section className="stack">
+              <h2>Temperature on arrival</h2>
+              {(Object.keys(classes) as TemperatureClass[]).map((name) => (
+                <div key={name} className="register-row">
+                  <span className="strong">{classes[name]}</span>
+                  <Form.Item name={['temperature', name, 'least']} label={`${classes[name]}: coldest`}>
+                    <TypedInput units={['degC']} label={`${classes[name]}: coldest`} />
+                  </Form.Item>
+                  <Form.Item name={['temperature', name, 'most']} label={`${classes[name]}: warmest`}>
+                    <TypedInput units={['degC']} label={`${classes[name]}: warmest`} />
+                  </Form.Item>
+                </div>
+              ))}
+            </section>
+            <section className="stack">
+              <h2>Holding times that are shorter here</h2>
+              <Form.List name="holding">
+                {(rows, { add, remove }) => (
+                  <>
+                    {rows.map(({ key, name }) => (
+                      <div key={key} className="register-row">
+                        <Form.Item name={[name, 'rule']} label="Bottle">
+                          <Select
+                            size="large"
+                            options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({
+                              value: rule,
+                              label: cardOf(table, rule).name,
+                            }))}
+                          />
+                        </Form.Item>
+                        <Form.Item name={[name, 'hours']} label="Hours to receipt">
+                          <Input size="large" inputMode="decimal" />
+                        </Form.Item>
+                        <Button
+                          type="text"
+                          icon={<DeleteOutlined />}
+                          onClick={() => remove(name)}
+                          aria-label={`Remove holding ${name + 1}`}
+                        />
+                      </div>
+                    ))}
+                    <div>
+                      <Button icon={<PlusOutlined />} onClick={() => add({ rule: 'bacteria', hours: '' })}>
+                        One more bottle
+                      </Button>
+                    </div>
+                  </>
+                )}
+              </Form.List>
+            </section>
+          </>
+        )}
+      </EntryForm>
+    </>
+  );
+}
+
+export const LabPage = thingPage('labs', LabForm);

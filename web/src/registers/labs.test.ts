@@ -1,0 +1,32 @@
+import { Lab } from '@fonte/core/registers';
+import { expect, it } from 'vitest';
+import { labOf } from './LabForm.tsx';
+import { hoursInShort } from './LabsPage.tsx';
+
+const hours = (weekdays: number[], opens = '08:00', closes = '16:00') => weekdays.map((weekday) => ({ weekday, opens, closes }));
+
+it('says hours in short: days in a row together, others one by one', () => {
+  expect(hoursInShort(hours([1, 2, 3, 4, 5]))).toBe('Mon–Fri 08:00–16:00');
+  expect(hoursInShort([...hours([1, 3]), ...hours([6], '09:00', '12:00')])).toBe('Mon, Wed 08:00–16:00; Sat 09:00–12:00');
+});
+
+it('keeps what the form of a lab does not show, leaves out days without hours, and refuses hours that are half said', () => {
+  const before = { temperature: { legionella: { least: 6, most: 20 } } } as unknown as Lab;
+  const values = {
+    id: '018f0000-0000-7000-8000-000000000010',
+    name: 'Lab',
+    zone: 'UTC',
+    intake: [...hours([1]), { weekday: 2 }],
+    bacteria: [{ weekday: 5 }],
+    holding: [{ rule: 'bacteria', hours: '18,5' }],
+    temperature: { bacteria: { least: 1, most: 10 }, chilled: {} },
+  };
+  expect(Lab.parse(labOf(values, before))).toMatchObject({
+    intake: hours([1]),
+    temperature: { legionella: { least: 6, most: 20 }, bacteria: { least: 1, most: 10 } },
+    bacteriaCloses: { 5: null },
+    holding: { bacteria: 18.5 },
+  });
+  const half = Lab.safeParse(labOf({ ...values, intake: [{ weekday: 1, opens: '08:00' }] }, null));
+  expect(half.error?.issues.map(({ path }) => path.join('.'))).toEqual(['intake.0.closes']);
+});
