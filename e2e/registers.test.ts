@@ -143,20 +143,31 @@ describe.sequential('a round without a lab', () => {
     await see(page, 'To Lab of the next island.');
   });
 
-  it('has its report read, and is done then', async () => {
+  it('has one result typed off a sheet, the rest read from a file, and is done then', async () => {
     await click(page, 'Take its report in when it comes', 'link');
-    const bottles = ['N', 'N', 'A'];
     const code = await page.evaluate(() => /\d{6}[A-Z]/.exec(document.body.innerText)![0]);
+    await click(page, 'Type results in');
+    await type(page, `Result of Ammonium (as NH₄) in ${code}-WH1-A`, '0,05');
+    await click(page, 'Write 1 result down');
+    await see(page, 'Choose the unit of Ammonium (as NH₄).');
+    await page.click(`[aria-label="Unit of Ammonium (as NH₄) in ${code}-WH1-A"]`);
+    await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+    await page.evaluate(() => {
+      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === 'mg/L NH4')!.click();
+    });
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    await click(page, 'Write 1 result down');
+    await see(page, 'typed.csv');
     const rows = [
       ['Nitrate', '11', 'mg/L NO3'],
       ['Nitrite', '<0.02', 'mg/L NO2'],
-      ['Ammonium', '0.05', 'mg/L NH4'],
-    ].map((cells, index) => [`${code}-WH1-${bottles[index]}`, ...cells].join(','));
+    ].map((cells) => [`${code}-WH1-N`, ...cells].join(','));
     const file = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'island.csv');
     writeFileSync(file, ['Sample,Parameter,Result,Unit', ...rows].join('\n'));
     const input = (await page.waitForSelector('input[type=file]'))!;
     await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
-    await click(page, 'Write 3 results down');
+    await click(page, 'Write 2 results down');
     await see(page, 'Every result meets its value.');
     await open('/rounds', 'By boat');
     await see(page, 'Done');

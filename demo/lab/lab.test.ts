@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import { newId } from '@fonte/core/book';
 import type { IntakeRequest } from '@fonte/core/lab';
-import { readReport, type BottleAtLab } from '@fonte/core/read';
+import { readReport, textTable, type BottleAtLab } from '@fonte/core/read';
 import { hour } from '@fonte/core/time';
 import { HttpLabDesk } from '@fonte/server';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -96,7 +96,7 @@ describe('its report', () => {
     const report = await desk.report(reference);
     const filledOn = '2026-11-23';
     const read = readReport(
-      report!.bytes,
+      textTable(report!.bytes),
       new Map<string, BottleAtLab>([
         ['A-MW3-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn }],
         ['A-MH1-B', { name: 'Bacteria', parameters: ['coliforms', 'ecoli'] as const, filledOn }],

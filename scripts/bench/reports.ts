@@ -1,5 +1,5 @@
 import { judgeResult, limitSets } from '@fonte/core/limits';
-import { readReport, type BottlesByLabel } from '@fonte/core/read';
+import { readReport, textTable, type BottlesByLabel } from '@fonte/core/read';
 import Papa from 'papaparse';
 import { inTurn, median, record } from './measure.ts';
 
@@ -24,7 +24,7 @@ export async function reports(): Promise<void> {
   const { bytes, text, bottles } = longReport(rows);
   const limits = limitSets.newest[0]!;
   const read = () => {
-    const found = readReport(bytes, bottles);
+    const found = readReport(textTable(bytes), bottles);
     if (!('draft' in found) || found.draft.results.length !== rows) throw new Error('The report was not read whole.');
     for (const result of found.draft.results) judgeResult(result, limits, '2026-11-23');
   };

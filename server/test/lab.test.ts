@@ -7,6 +7,7 @@ import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { lab, phone, technician } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
+import { workbookOf } from './workbook.ts';
 
 let at: Bench;
 let handOver: string;
@@ -206,6 +207,50 @@ describe('a report', () => {
       await query('UPDATE files SET bytes = ? WHERE sha256 = ?', [Buffer.from(csv.replace('12,9', '1,29')), sha256]);
     });
     expect((await at.api.post(url(`/${sha256}/draft`)).send({})).status).toBe(410);
+  });
+
+  it('is handed out again as it came, to be saved and not shown', async () => {
+    const sha256 = await sha(upload(csv));
+    const answer = await at.api
+      .get(url(`/${sha256}/file`))
+      .buffer(true)
+      .parse((response, done) => {
+        const parts: Buffer[] = [];
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () => done(null, Buffer.concat(parts)));
+      });
+    expect((answer.body as Buffer).toString()).toBe(csv);
+    expect(answer.headers).toMatchObject({
+      'content-type': 'application/octet-stream',
+      'content-disposition': 'attachment; filename=r.csv',
+      'content-security-policy': 'sandbox',
+    });
+    expect((await at.api.get(url(`/${'e'.repeat(64)}/file`))).status).toBe(404);
+  });
+
+  it('that is an Excel workbook is read like a CSV, with the digits that its numbers have', async () => {
+    const rows = csv
+      .trim()
+      .split('\n')
+      .map((line) => line.split(';') as (string | number)[]);
+    rows[1]![2] = 12.9;
+    rows[2]![2] = 0.1 + 0.2;
+    const read = await draft(await sha(upload(workbookOf({ Cover: [['Ponta Norte'], ['2026']], Results: rows }))));
+    expect(read).toMatchObject({ encoding: 'xlsx', rowCount: 3 });
+    expect(read.results.map(({ line, written }) => [line, written.result])).toEqual([
+      [2, '12.9'],
+      [3, '0.3'],
+    ]);
+  });
+
+  it('of which several sheets hold tables is not guessed at, nor a ZIP that is no workbook', async () => {
+    const table = csv
+      .trim()
+      .split('\n')
+      .map((line) => line.split(';'));
+    const fault = async (body: Buffer) => ((await upload(body)).body as { fault: { code: string } }).fault.code;
+    expect(await fault(workbookOf({ Chemistry: table, Bacteria: table }))).toBe('several-sheets');
+    expect(await fault(Buffer.from([0x50, 0x4b, 0x03, 0x04, 1, 2, 3]))).toBe('no-workbook');
   });
 
   it('with a mark, Windows line ends and quoted breaks is read', async () => {

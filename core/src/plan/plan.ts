@@ -1,11 +1,13 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { millis } from '../time/index.ts';
 import type { z } from 'zod';
 import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
   judgedAnew,
+  roundGivenUp,
   roundPlanned,
   type PlannedVisit,
   type RoundEditions,
@@ -21,6 +23,8 @@ export interface PlanBook {
   /** The editions that judge now: those of the plan, unless a person had it judged anew. */
   editions: RoundEditions | null;
   packed: ReadonlySet<string>;
+  /** That the rest of it will not be done, and why. */
+  givenUp: { entry: string; at: number; reason: string } | null;
 }
 
 export interface PlanAround {
@@ -53,13 +57,14 @@ function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[])
 }
 
 export const planRoom: Room<PlanBook, PlanAround> = {
-  kinds: [roundPlanned, analysisAdded, analysisRemoved, bottlesPacked, judgedAnew],
-  empty: { first: null, plan: null, editions: null, packed: new Set() },
-  fits: ({ plan }, entry, around) => {
+  kinds: [roundPlanned, analysisAdded, analysisRemoved, bottlesPacked, judgedAnew, roundGivenUp],
+  empty: { first: null, plan: null, editions: null, packed: new Set(), givenUp: null },
+  fits: ({ plan, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
     const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
     if (analysisRemoved.is(entry)) return visit ? removalFits(visit, entry.payload.analysis, around) : null;
+    if (roundGivenUp.is(entry)) return givenUp ? misfit('given-up', 'kind') : null;
     if (!bottlesPacked.is(entry)) return null;
     const unknown = entry.payload.bottles.find((id) => !around.hasBottle(id));
     return unknown === undefined ? null : misfit('not-in-round', 'payload.bottles', { bottle: unknown });
@@ -79,6 +84,7 @@ export const planRoom: Room<PlanBook, PlanAround> = {
     if (analysisRemoved.is(entry))
       return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };
     if (bottlesPacked.is(entry)) return { ...book, packed: new Set([...book.packed, ...entry.payload.bottles]) };
+    if (roundGivenUp.is(entry)) return { ...book, givenUp: { entry: entry.id, at: millis(entry.at), reason: entry.payload.reason } };
     if (!judgedAnew.is(entry)) return book;
     const { limits = editions.limits, followUps = editions.followUps } = entry.payload;
     return { ...book, editions: { ...editions, limits, followUps } };

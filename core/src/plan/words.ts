@@ -2,6 +2,7 @@ import type { MisfitWords } from '../book/index.ts';
 
 export const planWords: MisfitWords = {
   'no-plan': 'There is no such round.',
+  'given-up': 'This round was given up already.',
   'planned-already': 'This round is planned already.',
   'no-such-visit': 'This round has no such point.',
   'in-plan': 'It is in the plan already.',

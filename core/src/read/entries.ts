@@ -9,19 +9,25 @@ const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 export const ReadFault = z.object({ code: z.string().max(60), line: z.number().int(), column: z.number().int() });
 export type ReadFault = z.infer<typeof ReadFault>;
 
-/** A lab's report arrived: from the lab's desk, or from the person who took it in. The file is kept under its hash. */
+const received = {
+  sha256,
+  name: z.string().max(200),
+  size: z.number().int().min(0),
+  /** Why it could not be read when it came; null when it could. */
+  fault: ReadFault.nullable(),
+};
+/** At first reports came from labs and as files only. */
+const firstSources = z.object({ ...received, from: z.enum(['lab', 'upload']) });
+
+/**
+ * A lab's report arrived: from the lab's desk, from the person who took it in, or typed off a sheet of paper. The file is
+ * kept under its hash.
+ */
 export const reportReceived = entryKind(
   'report-received',
   'Report received',
-  z.object({
-    sha256,
-    name: z.string().max(200),
-    size: z.number().int().min(0),
-    from: z.enum(['lab', 'upload']),
-    /** Why it could not be read when it came; null when it could. */
-    fault: ReadFault.nullable(),
-  }),
-  { stands: 'in-book', by: ['server', ...field], madeBy: 'server' },
+  z.object({ ...received, from: z.enum(['lab', 'upload', 'typed']) }),
+  { stands: 'in-book', by: ['server', ...field], madeBy: 'server', earlier: [{ payload: firstSources, upgrade: (before) => before }] },
 );
 
 /** A report will not be read, or not any more; it stays kept. */

@@ -8,3 +8,4 @@ export * from './missing.ts';
 export * from './report.ts';
 export * from './reports.ts';
 export * from './words.ts';
+export * from './typed.ts';

@@ -3,7 +3,7 @@ import type { LabResult } from './entries.ts';
 import { interpret, type BottlesByLabel, type Unread } from './interpret.ts';
 import { proposeMapping, refuseMapping, type Mapping } from './mapping.ts';
 import { missingResults } from './missing.ts';
-import { parseTable, type Refusal } from './table.ts';
+import { parseTable, type LabTable, type Refusal } from './table.ts';
 import type { ParameterId } from '../parameters/index.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
@@ -29,15 +29,23 @@ export interface ReportDraft {
   missing: { bottle: string; parameters: ParameterId[] }[];
 }
 
-/**
- * Reads the bytes of a lab's report: decode, split, propose columns unless a mapping is given, convert. Returns the
- * draft, or a refusal when the file is no table at all.
- */
-export function readReport(bytes: Uint8Array, bottles: BottlesByLabel, given?: Mapping): { draft: ReportDraft } | { refusal: Refusal } {
+/** A report's table, with how it was written down; or why there is none. */
+export type ReportTable = { table: LabTable; encoding: string } | { refusal: Refusal };
+
+/** Reads bytes as delimited text: decode, then split. */
+export function textTable(bytes: Uint8Array): ReportTable {
   const { text, encoding } = decodeText(bytes);
   const parsed = parseTable(text);
-  if ('refusal' in parsed) return parsed;
-  const { table } = parsed;
+  return 'refusal' in parsed ? parsed : { ...parsed, encoding };
+}
+
+/**
+ * Reads a lab's report from its table: propose columns unless a mapping is given, convert. Returns the draft, or the refusal of
+ * a file that is no table at all.
+ */
+export function readReport(from: ReportTable, bottles: BottlesByLabel, given?: Mapping): { draft: ReportDraft } | { refusal: Refusal } {
+  if ('refusal' in from) return from;
+  const { table, encoding } = from;
   const mapping = given ?? proposeMapping(table);
   const refusal = refuseMapping(table, mapping);
   const { results, unread, doubts } = refusal ? { results: [], unread: [], doubts: [] } : interpret(table, mapping, bottles);

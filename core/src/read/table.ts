@@ -28,7 +28,7 @@ const preambleRows = 20;
 /** More rows, columns or letters in a cell than a report of a lab has: the file is something else. */
 export const tableBounds = { rows: 250_000, columns: 500, cell: 10_000 } as const;
 
-/** How PDF, ZIP (and with it spreadsheets) and old office files begin. */
+/** How PDF, ZIP and old office files begin. */
 const binaryMarks = ['%PDF', 'PK\u0003', '\u00d0\u00cf'];
 
 const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({
@@ -85,7 +85,7 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
     const before = text.slice(0, Math.max(0, nul)).split('\n');
     return refusal(
       'not-text',
-      'This is no CSV: it holds bytes that no text has. Export the report as CSV.',
+      'This is neither CSV nor an Excel workbook (.xlsx): it holds bytes that no text has. Export the report as one of them.',
       before.length,
       before.at(-1)!.length + 1,
     );
@@ -100,6 +100,17 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
     const line = all[quotes.row ?? 0]?.line ?? 1;
     return refusal('quotes', `A quotation mark on line ${line} is not closed or stands in the wrong place.`, line, 1);
   }
+  return tableIn(all, parsed.meta.delimiter);
+}
+
+/** The table that rows of cells hold, from a format that has rows and cells of its own; each row is a line. */
+export function tableOfRows(rows: readonly string[][]): { table: LabTable } | { refusal: Refusal } {
+  const all = rows.map((cells, index): TableRow => ({ line: index + 1, cells: cells.map((cell) => cell.trim()) }));
+  return all.some((row) => !isBlank(row)) ? tableIn(all, '') : refusal('empty', 'The file is empty.');
+}
+
+/** Finds the header among rows, and what stands below it. */
+function tableIn(all: readonly TableRow[], delimiter: string): { table: LabTable } | { refusal: Refusal } {
   const large = tooLarge(all);
   if (large) return large;
   const at = findHeader(all);
@@ -107,5 +118,5 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
   if (!header) return refusal('no-columns', 'No row with column names was found: at least three columns are needed.', all[0]!.line, 1);
   const rows = all.slice(at + 1).filter((row) => !isBlank(row));
   if (rows.length === 0) return refusal('no-rows', 'There is a header and no row below it.', header.line, 1);
-  return { table: { delimiter: parsed.meta.delimiter, header: header.cells, headerLine: header.line, rows } };
+  return { table: { delimiter, header: header.cells, headerLine: header.line, rows } };
 }

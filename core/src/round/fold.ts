@@ -1,7 +1,7 @@
 import type { FollowUp } from '../act/index.ts';
 import { isBefore, standing, struck, upgraded, type Aside, type Entry, type Strike } from '../book/index.ts';
 import type { HandOver } from '../custody/index.ts';
-import type { Plan, RoundEditions } from '../plan/index.ts';
+import type { Plan, PlanBook, RoundEditions } from '../plan/index.ts';
 import type { RoundReport } from '../read/index.ts';
 import { advance, advanceAll } from './advance.ts';
 import type { BottleState } from './bottle.ts';
@@ -15,6 +15,8 @@ import { visitState, type VisitState } from './visit.ts';
 export interface RoundState {
   plan: Plan;
   editions: RoundEditions;
+  /** That the rest of it will not be done, and why; null for a round that goes on. */
+  givenUp: PlanBook['givenUp'];
   tables: RoundTables;
   /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
   unknown: string[];
@@ -72,12 +74,13 @@ export function followBook(folding: Folding, entry: Entry): Folding | null {
 
 /** What a book says, laid out for those who read it; null for a book whose round was not planned. */
 export function look({ round, strikes, corrections }: Folding): RoundState | null {
-  const { plan, editions } = round.plan;
+  const { plan, editions, givenUp } = round.plan;
   if (!plan || !editions) return null;
   const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
     plan,
     editions,
+    givenUp,
     tables: tablesOf(editions),
     unknown: unknownEditions(editions),
     visits,

@@ -39,7 +39,8 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
 
 /** What comes next in a round, in the order of the work; null when it is done. What waits for a clock lets others come first. */
 export function nextStep(round: RoundState): NextStep | null {
-  const steps = round.visits.flatMap((visit) => nextAtVisit(visit) ?? []);
+  // Of a round that was given up only what is out already asks for something.
+  const steps = round.givenUp ? [] : round.visits.flatMap((visit) => nextAtVisit(visit) ?? []);
   const first = steps.find((step) => !step.waits) ?? steps[0];
   if (first) return first;
   const step = (room: StepRoom, code: string, count = 1): NextStep => ({ room, visit: null, code, data: { count } });

@@ -6,7 +6,7 @@ import { bottleTables } from '../bottles/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
 import { levelRead } from '../level/index.ts';
-import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlanned } from '../plan/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundGivenUp, roundPlanned } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
@@ -365,4 +365,21 @@ it('names the next step through the day', () => {
   purged();
   expect(nextStep(state())).toMatchObject({ room: 'fill', code: 'fill', data: { count: 4 } });
   expect(tapPoint.code).toBe('MH1');
+});
+
+describe('a round that is given up', () => {
+  it('asks for nothing more in the field, and for what is out already', () => {
+    book.sampleTap();
+    book.write(roundGivenUp, { reason: 'storm, the road is closed' });
+    expect(state().givenUp).toMatchObject({ reason: 'storm, the road is closed' });
+    expect(nextStep(state())).toMatchObject({ code: 'hand-over', data: { count: 1 } });
+    expect(misfit(book.make(roundGivenUp, { reason: 'again' }))?.message).toBe('This round was given up already.');
+  });
+
+  it('is done at once when nothing was taken, and goes on when that is struck', () => {
+    const given = book.write(roundGivenUp, { reason: 'planned for the wrong week' });
+    expect(nextStep(state())).toBeNull();
+    book.correct(given, 'it goes on');
+    expect(nextStep(state())).toMatchObject({ code: 'measure-level' });
+  });
 });

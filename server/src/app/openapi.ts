@@ -134,6 +134,13 @@ export function openApiDocument(): object {
           responses: { 201: { description: 'Kept' }, default: problem },
         },
       },
+      '/api/rounds/{round}/reports/{sha256}/file': {
+        get: {
+          summary: 'The kept file as it came',
+          parameters: [path('round'), path('sha256')],
+          responses: { 200: { description: 'The file', content: { 'application/octet-stream': {} } }, default: problem },
+        },
+      },
       '/api/rounds/{round}/reports/{sha256}/draft': {
         post: {
           summary: 'Read a report and propose its columns',

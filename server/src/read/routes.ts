@@ -20,7 +20,13 @@ const DraftRequest = z.object({ mapping: Mapping.optional() });
 /** Who asks for it: the entry stands in that person's name. */
 const By = z.object({ author: Id, device: Id });
 const ReadRequest = z.object({ id: EntrySchema.shape.id, mapping: Mapping, by: By });
-const UploadRequest = z.object({ name: z.string().max(200).default('report.csv'), author: Id, device: Id });
+const UploadRequest = z.object({
+  name: z.string().max(200).default('report.csv'),
+  /** Typed off a sheet of paper on the page. */
+  from: z.enum(['upload', 'typed']).default('upload'),
+  author: Id,
+  device: Id,
+});
 
 /** Lets so many requests through at once. */
 function atOnce(most: number): RequestHandler {
@@ -42,7 +48,7 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
   interface Arrival {
     name: string;
     bytes: Uint8Array;
-    from: 'lab' | 'upload';
+    from: 'lab' | 'upload' | 'typed';
     by: z.infer<typeof By> | null;
   }
   /** Keeps a report, readable or not, and writes down that it came. */
@@ -97,13 +103,22 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     atOnce(uploadsAtOnce),
     express.raw({ type: () => true, limit: largestReport, inflate: false }),
     async (request, response) => {
-      const { name, ...by } = parsed(UploadRequest, request.query);
+      const { name, from, ...by } = parsed(UploadRequest, request.query);
       const bytes = request.body instanceof Buffer ? new Uint8Array(request.body) : new Uint8Array();
       if (bytes.length === 0)
         throw new Problem(422, 'report-empty', 'The file is empty.', [{ path: 'file', message: 'The file is empty.' }]);
-      response.status(201).json(await keep(String(request.params['round']), { name, bytes, from: 'upload', by }));
+      response.status(201).json(await keep(String(request.params['round']), { name, bytes, from, by }));
     },
   );
+
+  /** The kept file as it came, to be saved: never shown as a page of ours. */
+  app.get('/api/rounds/:round/reports/:sha256/file', async (request, response) => {
+    const { round, sha256: hash } = request.params;
+    const report = (await books.round(round)).reports.find((one) => one.sha256 === hash);
+    if (!report) throw new Problem(404, 'no-report', 'This round has no such report.');
+    const bytes = await keptFile(store, hash);
+    response.attachment(report.name).type('application/octet-stream').set('content-security-policy', 'sandbox').send(Buffer.from(bytes));
+  });
 
   app.post('/api/rounds/:round/reports/:sha256/draft', async (request, response) => {
     const { mapping } = parsed(DraftRequest, request.body);

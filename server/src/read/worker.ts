@@ -1,5 +1,6 @@
 import { parentPort } from 'node:worker_threads';
 import { readReport, type BottlesByLabel, type Mapping } from '@fonte/core/read';
+import { tableIn } from './formats/index.ts';
 
 export interface ReadJob {
   bytes: Uint8Array;
@@ -8,9 +9,8 @@ export interface ReadJob {
 }
 
 parentPort?.once('message', ({ bytes, bottles, mapping }: ReadJob) => {
-  try {
-    parentPort?.postMessage({ read: readReport(bytes, bottles, mapping) });
-  } catch (error) {
-    parentPort?.postMessage({ error: (error as Error).name });
-  }
+  tableIn(bytes).then(
+    (table) => parentPort?.postMessage({ read: readReport(table, bottles, mapping) }),
+    (error: Error) => parentPort?.postMessage({ error: error.name }),
+  );
 });

@@ -15,7 +15,8 @@ export function usePages<T>(path: string | null, size: number, mark: (item: T) =
       return `${path}${joint}limit=${size}${from === undefined ? '' : `&after=${encodeURIComponent(mark(from))}`}`;
     },
     (url: string) => get<T[]>(url),
-    { revalidateFirstPage: true, keepPreviousData: true },
+    // Never an answer from just before: what was written a moment ago must stand in the list.
+    { revalidateFirstPage: true, keepPreviousData: true, dedupingInterval: 0 },
   );
   const isFull = data !== undefined && data.at(-1)?.length === size;
   return {

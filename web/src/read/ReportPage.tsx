@@ -14,6 +14,7 @@ import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { useDraft } from '../units/useDraft.ts';
 import { Draft } from './Draft.tsx';
+import { TypeIn } from './TypeIn.tsx';
 
 /** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
 export function ReportPage() {
@@ -22,6 +23,7 @@ export function ReportPage() {
   const { busy, run, say } = useAction();
   const fetching = useAction();
   const [hasNone, setHasNone] = useState(false);
+  const [typing, setTyping] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   const fetchIt = () =>
     fetching.run(async () => {
@@ -36,7 +38,7 @@ export function ReportPage() {
         {
           method: 'POST',
           body: chosen,
-          headers: { 'content-type': 'text/csv' },
+          headers: { 'content-type': 'application/octet-stream' },
         },
       );
       await refresh();
@@ -65,14 +67,17 @@ export function ReportPage() {
             Fetch from the lab
           </Button>
           <Button size="large" loading={busy} onClick={() => file.current?.click()}>
-            Take in a CSV file
+            Take in a file
+          </Button>
+          <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
+            Type results in
           </Button>
           <input
             ref={file}
             type="file"
-            accept=".csv,text/csv,text/plain"
+            accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
             className="hidden"
-            aria-label="CSV file"
+            aria-label="Report file"
             tabIndex={-1}
             onChange={(event) => {
               const chosen = event.target.files?.[0];
@@ -83,6 +88,7 @@ export function ReportPage() {
         </div>
       </div>
       <Said say={say ?? fetching.say} />
+      {typing && <TypeIn done={() => setTyping(false)} />}
       {hasNone && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
       {round.reports.length === 0 && atLab === 0 && (
         <Empty title="No bottle is at the lab">
@@ -104,7 +110,10 @@ function Report({ report }: { report: RoundReport }) {
         <span className="strong">{report.name}</span>{' '}
         <span className="soft">
           {(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…
-        </span>
+        </span>{' '}
+        <a href={`/api/rounds/${id}/reports/${report.sha256}/file`} download>
+          Save the file
+        </a>
       </p>
       {report.read && !report.putAside && (
         <div className="row between panel">

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { Clocks, Settle } from '../book/Settle.tsx';
 import { useRound } from '../book/useRound.ts';
+import { GiveUp } from '../plan/GiveUp.tsx';
 import { PlanPanel } from '../plan/PlanPanel.tsx';
 import { FollowUps } from '../act/FollowUps.tsx';
 import { stepPath } from './paths.ts';
@@ -17,7 +18,7 @@ export function RoundPage() {
     <>
       <section className="row between">
         <div>
-          <h1>{next ? sayNext(next) : 'This round is done'}</h1>
+          <h1>{next ? sayNext(next) : round.givenUp ? 'This round was given up' : 'This round is done'}</h1>
           {where && <p className="soft">{where}</p>}
         </div>
         {next && next.room !== 'plan' && (
@@ -30,6 +31,7 @@ export function RoundPage() {
       <Clocks />
       {round.followUps.length > 0 && <FollowUps />}
       <PlanPanel />
+      <GiveUp />
     </>
   );
 }

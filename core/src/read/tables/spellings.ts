@@ -5,7 +5,11 @@ import type { UnitId } from '../../units/index.ts';
  * How labs spell parameters, folded to lower-case letters and digits without accents. `basis` says that the name itself
  * tells how the result is expressed. Common usage in English, Portuguese, Spanish, French and German.
  */
-export const parameterSpellings: Partial<Record<ParameterId, readonly string[]>> = {
+export const parameterSpellings: Record<ParameterId, readonly string[]> = {
+  oxygen: ['dissolvedoxygen', 'oxygen', 'oxigeniodissolvido', 'oxigenodisuelto', 'oxygenedissous', 'sauerstoff'],
+  redox: ['redoxpotential', 'redox', 'orp', 'potencialredox'],
+  freeChlorine: ['freechlorine', 'freeresidualchlorine', 'clororesiduallivre', 'clorolivre', 'clorolibre', 'chlorelibre', 'freieschlor'],
+  totalChlorine: ['totalchlorine', 'totalresidualchlorine', 'clororesidualtotal', 'clorototal', 'chloretotal', 'gesamtchlor'],
   temperature: ['temperature', 'watertemperature', 'temperatura', 'temperaturadaagua', 'wassertemperatur'],
   ph: ['ph', 'phlab', 'phvalue', 'phat25c', 'phwert'],
   conductivity: [
@@ -93,6 +97,7 @@ export const parameterSpellings: Partial<Record<ParameterId, readonly string[]>>
 
 /** How labs spell units, folded to lower case without spaces, accents or superscripts; µ and μ both become u. */
 export const unitSpellings: Record<string, UnitId> = {
+  mv: 'mV',
   'mg/l': 'mg/L',
   mgl: 'mg/L',
   'mgl-1': 'mg/L',

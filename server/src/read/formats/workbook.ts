@@ -1,0 +1,51 @@
+import { tableOfRows, type ReportTable } from '@fonte/core/read';
+import readWorkbook from 'read-excel-file/node';
+import type { ReportFormat } from './index.ts';
+
+const zip = [0x50, 0x4b, 0x03, 0x04];
+
+const noWorkbook: ReportTable = {
+  refusal: { code: 'no-workbook', message: 'This is no Excel workbook that can be read. Export the report as CSV.', line: 1, column: 1 },
+};
+
+/** A cell as its text: a number with the digits it has, without the noise of binary fractions; a date as `2026-11-23`. */
+function textOf(cell: unknown): string {
+  if (cell === null || cell === undefined) return '';
+  if (cell instanceof Date)
+    return cell
+      .toISOString()
+      .slice(0, cell.getUTCHours() + cell.getUTCMinutes() === 0 ? 10 : 16)
+      .replace('T', ' ');
+  if (typeof cell === 'number') return String(Number(cell.toPrecision(12)));
+  return String(cell);
+}
+
+const severalSheets = (names: readonly string[]): ReportTable => ({
+  refusal: {
+    code: 'several-sheets',
+    message: `Several sheets hold tables: ${names.map((name) => `“${name.slice(0, 40)}”`).join(', ')}. Save the one with the results as a file of its own.`,
+    line: 1,
+    column: 1,
+  },
+});
+
+/** An Excel workbook (.xlsx) of which one sheet holds a table. Which of several is meant is not guessed. */
+export const workbook: ReportFormat = {
+  endings: ['.xlsx'],
+  accepts: (bytes) => zip.every((byte, index) => bytes[index] === byte),
+  table: async (bytes) => {
+    try {
+      const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => ({
+        name: sheet,
+        parsed: tableOfRows(data.map((row) => row.map(textOf))),
+      }));
+      const tables = sheets.flatMap(({ name, parsed }) => ('table' in parsed ? [{ name, table: parsed.table }] : []));
+      if (tables.length > 1) return severalSheets(tables.map(({ name }) => name));
+      if (tables[0]) return { table: tables[0].table, encoding: 'xlsx' };
+      const refused = sheets[0]?.parsed;
+      return refused && 'refusal' in refused ? refused : noWorkbook;
+    } catch {
+      return noWorkbook;
+    }
+  },
+};

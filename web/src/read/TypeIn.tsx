@@ -1,0 +1,129 @@
+import { parameter, type ParameterId } from '@fonte/core/parameters';
+import { typedMapping, typedSheet, unitsToType, type TypedResult } from '@fonte/core/read';
+import { bottlesAtLab } from '@fonte/core/round';
+import { Button, Input, Select, Table } from 'antd';
+import { useState } from 'react';
+import { post, request } from '../app/api.ts';
+import { deviceId, useSession } from '../app/session.ts';
+import { Said } from '../book/Said.tsx';
+import { useAction } from '../book/useAction.ts';
+import { useRound } from '../book/useRound.ts';
+import { useDraft } from '../units/useDraft.ts';
+
+type Typed = Record<string, { result: string; unit: string; reportingLimit: string }>;
+
+interface Row {
+  key: string;
+  bottle: string;
+  id: ParameterId;
+}
+
+/** Results off a sheet of paper: what was asked for stands there, the rest is typed as it is printed. */
+export function TypeIn({ done }: { done: () => void }) {
+  const { id: round, round: state, refresh } = useRound();
+  const { author } = useSession();
+  const { busy, run, say } = useAction();
+  const [typed, setTyped, clear, entryId] = useDraft<Typed>(`typed.${round}`, {});
+  const [missing, setMissing] = useState(false);
+  const reported = new Set(
+    state.reports.flatMap(({ read, putAside }) => (putAside ? [] : (read?.results ?? []))).map((one) => `${one.bottle} ${one.parameter}`),
+  );
+  const rows = [...bottlesAtLab(state)]
+    .flatMap(([bottle, { parameters }]) => parameters.map((id): Row => ({ key: `${bottle} ${id}`, bottle, id })))
+    .filter(({ key }) => !reported.has(key));
+  const at = ({ key, id }: Row) =>
+    typed[key] ?? { result: '', unit: unitsToType(id).length === 1 ? unitsToType(id)[0]! : '', reportingLimit: '' };
+  const set = (row: Row, change: Partial<Typed[string]>) => setTyped({ ...typed, [row.key]: { ...at(row), ...change } });
+  const results = rows.flatMap((row): TypedResult[] => {
+    const said = at(row);
+    return said.result.trim() === '' ? [] : [{ bottle: row.bottle, parameter: row.id, ...said }];
+  });
+  const withoutUnit = results.filter(({ unit }) => unit === '');
+
+  const write = () => {
+    setMissing(true);
+    if (withoutUnit.length > 0) return;
+    void run(async () => {
+      const query = new URLSearchParams({ name: 'typed.csv', from: 'typed', author, device: deviceId() });
+      const { sha256 } = await request<{ sha256: string }>(`/api/rounds/${round}/reports?${query.toString()}`, {
+        method: 'POST',
+        body: typedSheet(results),
+        headers: { 'content-type': 'text/csv' },
+      });
+      await post(`/api/rounds/${round}/reports/${sha256}/read`, {
+        id: entryId,
+        mapping: typedMapping,
+        by: { author, device: deviceId() },
+      });
+      clear();
+      await refresh();
+      done();
+    });
+  };
+  return (
+    <section className="stack">
+      <h2>Type results in</h2>
+      <p className="soft">As they are printed, with a sign such as “&lt;” before the number. What is not on the sheet stays empty.</p>
+      <Table<Row>
+        dataSource={rows}
+        pagination={false}
+        size="small"
+        scroll={{ x: 'max-content' }}
+        columns={[
+          { title: 'Bottle', dataIndex: 'bottle' },
+          { title: 'Parameter', render: (_, { id }) => parameter(id).name },
+          {
+            title: 'Result',
+            render: (_, row) => (
+              <Input
+                aria-label={`Result of ${parameter(row.id).name} in ${row.bottle}`}
+                value={at(row).result}
+                maxLength={40}
+                style={{ width: 120 }}
+                onChange={(event) => set(row, { result: event.target.value })}
+              />
+            ),
+          },
+          {
+            title: 'Unit',
+            render: (_, row) => (
+              <Select
+                aria-label={`Unit of ${parameter(row.id).name} in ${row.bottle}`}
+                value={at(row).unit || null}
+                placeholder="Choose"
+                status={missing && at(row).result !== '' && at(row).unit === '' ? 'error' : ''}
+                style={{ width: 140 }}
+                options={unitsToType(row.id).map((unit) => ({ value: unit, label: unit }))}
+                onChange={(unit) => set(row, { unit })}
+              />
+            ),
+          },
+          {
+            title: 'Reporting limit',
+            render: (_, row) => (
+              <Input
+                aria-label={`Reporting limit of ${parameter(row.id).name} in ${row.bottle}`}
+                value={at(row).reportingLimit}
+                maxLength={40}
+                style={{ width: 120 }}
+                onChange={(event) => set(row, { reportingLimit: event.target.value })}
+              />
+            ),
+          },
+        ]}
+      />
+      {missing && withoutUnit.length > 0 && (
+        <p className="field-error">Choose the unit of {withoutUnit.map(({ parameter: id }) => parameter(id).name).join(', ')}.</p>
+      )}
+      <Said say={say} />
+      <div className="row">
+        <Button type="primary" size="large" loading={busy} disabled={results.length === 0} onClick={write}>
+          Write {results.length === 1 ? '1 result' : `${results.length} results`} down
+        </Button>
+        <Button size="large" onClick={done}>
+          Later
+        </Button>
+      </div>
+    </section>
+  );
+}
