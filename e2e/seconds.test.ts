@@ -143,6 +143,34 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
   });
 });
 
+describe.sequential('a supply well that runs', () => {
+  it('needs no level and no volume, only readings that hold', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'Tannery 1, upstream');
+    await type(page, 'Name', 'Running well');
+    await type(page, 'System or site', 'Lomba Velha');
+    await click(page, 'Plan it');
+    await see(page, 'Measure the level');
+    await click(page, 'Go on');
+    await click(page, 'The level cannot be read');
+    await click(page, 'Leave the level out');
+    await see(page, 'Say why, in a few words.');
+    await type(page, 'Why it cannot be read', 'sealed head');
+    await click(page, 'Leave the level out');
+    await see(page, 'Left out.');
+    await click(page, 'Purge', 'link');
+    await see(page, 'The level was left out');
+    await choose(page, 'Method', 'Supply well that runs');
+    await tick(page, 'The pump was running already');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Start the purge');
+    for (const [index, set] of walk.goodSets.slice(1).entries()) await walk.readSet(page, index + 1, { ...set, pumped: '0' });
+    await see(page, 'Stable');
+    await walk.endPurge(page);
+    expect(await overflow(page)).toBe(0);
+  });
+});
+
 describe.sequential('a verdict by several sets', () => {
   it('stands beside the one that leads, and the coordinator may let another lead, with a reason', async () => {
     await open('/rounds', 'School tap');

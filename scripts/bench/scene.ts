@@ -57,6 +57,7 @@ export function longBook(size: number): Script {
   script.atWell(levelRead, depth);
   script.atWell(levelRead, depth);
   script.atWell(purgeSetUp, {
+    method: 'volumes',
     insideDiameter: { text: '52', unit: 'mm' },
     volumes: 3,
     criterion: 'epa-1996@2026-1',

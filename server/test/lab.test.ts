@@ -21,6 +21,7 @@ beforeEach(async () => {
     script.atWell(levelRead, level),
     script.atWell(levelRead, level),
     script.atWell(purgeSetUp, {
+      method: 'volumes',
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
       criterion: 'two-sets@2026-1',

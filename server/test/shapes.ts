@@ -25,6 +25,7 @@ const set = (pumped: string, ph = '7.10') => ({
   values: { ph: { text: ph, unit: 'pH' as const }, temperature: { text: '16,1', unit: 'degC' as const } },
 });
 const setUp = {
+  method: 'volumes' as const,
   insideDiameter: { text: '52', unit: 'mm' as const },
   volumes: 3,
   criterion: 'two-sets@2026-1',

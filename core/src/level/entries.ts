@@ -19,3 +19,11 @@ export const levelRead = entryKind(
   }),
   { stands: 'at-visit', by: field, correction: 'replace' },
 );
+
+/** The level could not be read, and why: no access for a tape, an obstruction, a sealed head. */
+export const levelLeftOut = entryKind(
+  'level-left-out',
+  'Level left out',
+  z.object({ reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300) }),
+  { stands: 'at-visit', by: field, correction: 'replace' },
+);

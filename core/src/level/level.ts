@@ -5,7 +5,7 @@ import { base, type Typed } from '../units/index.ts';
 import type { Computed } from '../working/index.ts';
 import { agree } from './agreement.ts';
 import { depthBelowGround, waterLevelElevation } from './depth.ts';
-import { levelRead, type WaterState } from './entries.ts';
+import { levelLeftOut, levelRead, type WaterState } from './entries.ts';
 import { questionLevel } from './question.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
@@ -34,6 +34,8 @@ export interface AgreedLevel {
 export interface LevelState {
   readonly readings: LevelReading[];
   agreed: AgreedLevel | null;
+  /** Why it could not be read; null where that was not said. */
+  leftOut: LevelBook['leftOut'];
 }
 
 /** What a book says of the level of one visit. */
@@ -41,6 +43,7 @@ export interface LevelBook {
   readings: Trail<LevelReading>;
   /** The later of the last two readings at one mark that agree; later ones that agree with nothing do not unmake it. */
   agreed: LevelReading | null;
+  leftOut: { entry: string; reason: string } | null;
 }
 
 export interface LevelAround {
@@ -50,11 +53,11 @@ export interface LevelAround {
 }
 
 export const levelRoom: Room<LevelBook, LevelAround> = {
-  kinds: [levelRead],
-  empty: { readings: Trail.of(), agreed: null },
+  kinds: [levelRead, levelLeftOut],
+  empty: { readings: Trail.of(), agreed: null, leftOut: null },
   fits: (_, entry, { point, tolerances }) => {
-    if (!levelRead.is(entry)) return null;
     if (point.type !== 'well') return misfit('no-level', 'visit');
+    if (!levelRead.is(entry)) return null;
     const { measuringPoint, depth, kept } = entry.payload;
     const mark = point.well.measuringPoints.find((candidate) => candidate.name === measuringPoint);
     if (!mark) return misfit('no-such-mark', 'payload.measuringPoint');
@@ -62,8 +65,10 @@ export const levelRoom: Room<LevelBook, LevelAround> = {
     const asked = questionLevel({ depth: base(depth), mark, well: point.well, record: [], tolerances })[0];
     return asked ? misfit('unexplained', 'payload.kept', { why: asked.message }) : null;
   },
-  advance: ({ readings, agreed }, entry, { tolerances }) => {
-    if (!levelRead.is(entry)) return { readings, agreed };
+  advance: (book, entry, { tolerances }) => {
+    if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, reason: entry.payload.reason } };
+    if (!levelRead.is(entry)) return book;
+    const { readings, agreed, leftOut } = book;
     const { depth: typed, measuringPoint, water, kept } = entry.payload;
     const reading: LevelReading = {
       entry: entry.id,
@@ -76,18 +81,19 @@ export const levelRoom: Room<LevelBook, LevelAround> = {
     };
     const before = readings.at(-1);
     const agrees = before && tolerances && before.measuringPoint === measuringPoint && agree(before.typed, typed, tolerances);
-    return { readings: readings.with(reading), agreed: agrees ? reading : agreed };
+    return { readings: readings.with(reading), agreed: agrees ? reading : agreed, leftOut };
   },
 };
 
 /** The level of a well at one visit, with what follows from it. */
-export function levelState({ readings, agreed: found }: LevelBook, point: WellPoint): LevelState {
+export function levelState({ readings, agreed: found, leftOut }: LevelBook, point: WellPoint): LevelState {
   const mark = point.well.measuringPoints.find((candidate) => candidate.name === found?.measuringPoint);
   return {
     get readings() {
       return readings.all();
     },
     agreed: found && mark ? agreedAt(found, mark) : null,
+    leftOut,
   };
 }
 
@@ -104,6 +110,6 @@ function agreedAt({ at, measuringPoint, depth, typed, water }: LevelReading, { s
 }
 
 /** What is asked for next of a level, or null when two readings agree. */
-export function askLevel({ agreed, readings }: LevelState): Ask | null {
-  return agreed ? null : { code: readings.length === 0 ? 'measure-level' : 'read-again' };
+export function askLevel({ agreed, readings, leftOut }: LevelState): Ask | null {
+  return agreed || leftOut ? null : { code: readings.length === 0 ? 'measure-level' : 'read-again' };
 }

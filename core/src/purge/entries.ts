@@ -15,20 +15,36 @@ export const probeParameters = [
 ] as const satisfies readonly ParameterId[];
 export type ProbeParameter = (typeof probeParameters)[number];
 
-export const purgeSetUp = entryKind(
-  'purge-set-up',
-  'Purge set up',
-  z.object({
-    /** True inside diameter: from the pipe table or typed. */
-    insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
-    pipe: z.string().max(40).optional(),
-    volumes: z.number().min(1).max(20),
-    /** The edition of the stability criterion. */
-    criterion: EditionRef,
-    parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
-  }),
-  { stands: 'at-visit', by: field, correction: 'replace' },
-);
+const byVolumes = {
+  /** True inside diameter: from the pipe table or typed. */
+  insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
+  pipe: z.string().max(40).optional(),
+  volumes: z.number().min(1).max(20),
+};
+const judged = {
+  /** The edition of the stability criterion. */
+  criterion: EditionRef,
+  parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
+};
+
+/** How a well is purged: each method with what it asks for, and nothing of another. */
+export const PurgeChoice = z.discriminatedUnion('method', [
+  z.object({ method: z.literal('volumes'), ...byVolumes, ...judged }),
+  /** A supply well with its own pump: it runs already, or is run until it is stable. */
+  z.object({ method: z.literal('running'), ranBefore: z.boolean(), ...judged }),
+]);
+export type PurgeChoice = z.infer<typeof PurgeChoice>;
+export type PurgeMethodId = PurgeChoice['method'];
+
+/** At first there was one method. */
+const onlyVolumes = z.object({ ...byVolumes, ...judged });
+
+export const purgeSetUp = entryKind('purge-set-up', 'Purge set up', PurgeChoice, {
+  stands: 'at-visit',
+  by: field,
+  correction: 'replace',
+  earlier: [{ payload: onlyVolumes, upgrade: (before: z.infer<typeof onlyVolumes>) => ({ method: 'volumes', ...before }) }],
+});
 
 const values = z.partialRecord(z.enum(probeParameters), Typed).superRefine((readings, issues) => {
   for (const [id, typed] of Object.entries(readings)) {

@@ -7,3 +7,4 @@ export * from './stability.ts';
 export * from './purge.ts';
 export * from './built.ts';
 export * from './words.ts';
+export * from './methods/index.ts';

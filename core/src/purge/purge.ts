@@ -2,14 +2,13 @@ import { misfit, Trail, type Ask, type Entry, type Misfit, type Room } from '../
 import type { Finding } from '../findings/index.ts';
 import type { AgreedLevel } from '../level/index.ts';
 import { inOwnUnit, type ParameterId } from '../parameters/index.ts';
-import { bottomBelow, type Point, type WellPoint } from '../registers/index.ts';
+import type { Point, WellPoint } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
-import { base, showNumber, type Typed } from '../units/index.ts';
-import type { Computed } from '../working/index.ts';
+import { base, type Typed } from '../units/index.ts';
 import { criteria, type Criterion } from './criteria.ts';
-import { purgeEnded, purgeReading, purgeSetUp, type ProbeParameter } from './entries.ts';
+import { purgeEnded, purgeReading, purgeSetUp, type ProbeParameter, type PurgeChoice } from './entries.ts';
+import { purgeMethod, type PurgeAim, type PurgeMethod } from './methods/index.ts';
 import { judgeStability, type ReadingSet, type Stability } from './stability.ts';
-import { casingVolume, waterColumn } from './volume.ts';
 
 export interface PurgeSet {
   entry: string;
@@ -27,17 +26,13 @@ export interface PurgeSet {
 export interface PurgeSetUp {
   entry: string;
   at: number;
-  insideDiameter: number;
-  insideDiameterTyped: Typed;
-  pipe?: string;
-  volumes: number;
-  /** Name of the criterion's edition, and the criterion, null where this copy of the product does not have it. */
-  criterion: string;
+  chosen: PurgeChoice;
+  method: PurgeMethod;
+  /** The criterion, null where this copy of the product does not have its edition. */
   rule: Criterion | null;
-  parameters: ProbeParameter[];
-  column: Computed;
-  oneVolume: Computed;
-  target: Computed;
+  parameters: readonly ProbeParameter[];
+  /** What is to be pumped; null where the method does not say. */
+  aim: PurgeAim | null;
 }
 
 export interface PurgeState {
@@ -63,7 +58,7 @@ export interface PurgeState {
 
 /** What a book says of the purge of one visit. */
 export interface PurgeBook {
-  setUp: { entry: string; at: number; chosen: (typeof purgeSetUp)['payload']['_output'] } | null;
+  setUp: { entry: string; at: number; chosen: PurgeChoice } | null;
   sets: Trail<PurgeSet>;
   pumped: number;
   lowest: number | null;
@@ -79,44 +74,14 @@ export interface PurgeAround {
   level: AgreedLevel | null;
 }
 
-/** `volumes` times one volume, in m³. */
-export function purgeTarget(one: Computed, volumes: number): Computed {
-  const value = one.value * volumes;
-  return {
-    value,
-    unit: 'm3',
-    working: {
-      formula: 'to remove = volumes · one volume',
-      inputs: [
-        { symbol: 'n', name: 'volumes', value: volumes, unit: '1', decimals: 0 },
-        { symbol: 'V', name: 'one volume', value: one.value * 1000, unit: 'L', decimals: 2 },
-      ],
-      steps: [...one.working.steps, `${volumes} · ${showNumber(one.value * 1000, 2)} L = ${showNumber(value * 1000, 1)} L`],
-      source: 'Three or more casing volumes: US EPA Region 4, groundwater sampling procedure; common practice',
-    },
-  };
-}
-
 function setUpState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeSetUp | null {
-  const mark = point.well.measuringPoints.find((candidate) => candidate.name === level?.measuringPoint);
-  if (!book.setUp || !level || !mark) return null;
+  if (!book.setUp) return null;
   const { entry, at, chosen } = book.setUp;
-  const column = waterColumn({ bottom: bottomBelow(mark, point.well), depth: level.depth });
-  const oneVolume = casingVolume({ insideDiameter: base(chosen.insideDiameter), column: Math.max(0, column.value) });
-  return {
-    entry,
-    at,
-    insideDiameter: base(chosen.insideDiameter),
-    insideDiameterTyped: chosen.insideDiameter,
-    ...(chosen.pipe ? { pipe: chosen.pipe } : {}),
-    volumes: chosen.volumes,
-    criterion: chosen.criterion,
-    rule: criteria.find(chosen.criterion),
-    parameters: chosen.parameters,
-    column,
-    oneVolume,
-    target: purgeTarget(oneVolume, chosen.volumes),
-  };
+  const method = purgeMethod(chosen.method);
+  const aim = method.aim(chosen, point, level);
+  // What a method was set up on may be gone since: then it is to be set up anew.
+  if (method.needsLevel && !aim) return null;
+  return { entry, at, chosen, method, rule: criteria.find(chosen.criterion), parameters: chosen.parameters, aim };
 }
 
 function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null): Finding[] {
@@ -131,11 +96,12 @@ function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stabili
     findings.push({
       code: 'criterion-unknown',
       severity: 'stop',
-      message: `The stability criterion ${setUp.criterion} is not known to this copy of Fonte: nothing is judged by it.`,
+      message: `The stability criterion ${setUp.chosen.criterion} is not known to this copy of Fonte: nothing is judged by it.`,
       advice: 'Update Fonte, or change the set-up to a criterion that it has.',
     });
   }
-  const over = setUp && setUp.oneVolume.value > 0 && (book.sets.at(-1)?.pumped ?? 0) / setUp.oneVolume.value >= 5;
+  const one = setUp?.aim?.oneVolume.value ?? 0;
+  const over = one > 0 && (book.sets.at(-1)?.pumped ?? 0) / one >= 5;
   if (over && !stability?.stable) {
     findings.push({
       code: 'five-volumes',
@@ -157,6 +123,7 @@ function readingSets(sets: readonly PurgeSet[]): ReadingSet[] {
 /** The purge of one visit by casing volumes, against the level that stands. */
 export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
   const setUp = setUpState(book, point, level);
+  const aim = setUp?.aim ?? null;
   const stability = setUp?.rule ? judgeStability(setUp.rule, readingSets(book.sets.last(setUp.rule.sets)), setUp.parameters) : null;
   return {
     setUp,
@@ -167,11 +134,11 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
     setsFrom: (place) => book.sets.last(Math.max(0, book.sets.length - place)),
     pumped: book.pumped,
     stability,
-    volumesDone: setUp && setUp.oneVolume.value > 0 ? book.pumped / setUp.oneVolume.value : 0,
+    volumesDone: aim && aim.oneVolume.value > 0 ? book.pumped / aim.oneVolume.value : 0,
     drawdown: level && book.lowest !== null ? book.lowest - level.depth : null,
     pumpingLevel: book.pumpingLevel,
     findings: questions(book, setUp, stability),
-    ready: setUp !== null && book.pumped >= setUp.target.value - 1e-9 && stability?.stable === true,
+    ready: setUp !== null && (aim === null || book.pumped >= aim.target.value - 1e-9) && stability?.stable === true,
     ended: book.ended,
   };
 }
@@ -180,7 +147,7 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
 function fits(book: PurgeBook, entry: Entry, around: PurgeAround): Misfit | null {
   const { point } = around;
   if (point.type !== 'well') return misfit('no-purge', 'visit');
-  if (purgeSetUp.is(entry)) return around.level ? null : misfit('level-first', 'visit');
+  if (purgeSetUp.is(entry)) return purgeMethod(entry.payload.method).needsLevel && !around.level ? misfit('level-first', 'visit') : null;
   if (!book.setUp) return misfit('set-up-first', 'visit');
   if (book.ended) return misfit('purge-ended', 'visit');
   if (!purgeEnded.is(entry) || entry.payload.reason) return null;

@@ -22,6 +22,7 @@ beforeEach(() => {
 const depth = (text: string) => ({ measuringPoint: 'North rim', depth: { text, unit: 'm' as const }, water: 'static' as const });
 const set = (pumped: string) => ({ pumped: { text: pumped, unit: 'L' as const }, values: { ph: { text: '7.1', unit: 'pH' as const } } });
 const setUp = {
+  method: 'volumes' as const,
   insideDiameter: { text: '52', unit: 'mm' as const },
   volumes: 3,
   criterion: 'two-sets@2026-1',

@@ -5,13 +5,13 @@ import type { Entry } from '../book/index.ts';
 import { bottleTables } from '../bottles/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
-import { levelRead } from '../level/index.ts';
+import { levelLeftOut, levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundGivenUp, roundPlanned } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
 import { clockStarted } from '../tap/index.ts';
-import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextStep, overview, sayMisfit } from './index.ts';
+import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextAtVisit, nextStep, overview, sayMisfit } from './index.ts';
 
 const table = bottleTables.newest[0]!;
 let book: Script;
@@ -33,6 +33,7 @@ const purged = () => {
   level('7.40');
   level('7.40');
   book.atWell(purgeSetUp, {
+    method: 'volumes',
     insideDiameter: { text: '52', unit: 'mm' },
     volumes: 3,
     criterion: 'two-sets@2026-1',
@@ -123,14 +124,15 @@ describe('level and purge', () => {
     level('7.40');
     level('7.40');
     book.atWell(purgeSetUp, {
+      method: 'volumes',
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
       criterion: 'two-sets@2026-1',
       parameters: ['temperature', 'ph', 'oxygen'],
     });
     const { setUp } = visit(book.well).purge!;
-    expect(setUp!.column.value).toBeCloseTo(18.6 - 7.4, 9);
-    expect(setUp!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
+    expect(setUp!.aim!.column.value).toBeCloseTo(18.6 - 7.4, 9);
+    expect(setUp!.aim!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
     readings('35', '16.8');
     readings('72', '15.6');
     expect(visit(book.well).purge!.stability!.heldUpBy.map((verdict) => verdict.parameter)).toEqual(['temperature']);
@@ -142,6 +144,7 @@ describe('level and purge', () => {
     level('7.40');
     level('7.40');
     book.atWell(purgeSetUp, {
+      method: 'volumes',
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
       criterion: 'two-sets@2026-1',
@@ -156,6 +159,7 @@ describe('level and purge', () => {
     level('7.40');
     level('7.40');
     book.atWell(purgeSetUp, {
+      method: 'volumes',
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
       criterion: 'two-sets@2026-1',
@@ -170,7 +174,7 @@ describe('level and purge', () => {
     const second = book.entries.filter(levelRead.is)[1]!;
     book.correct(second, 'misread the tape', { payload: { ...second.payload, depth: { text: '7.404', unit: 'm' } } });
     expect(visit(book.well).level?.agreed?.typed.text).toBe('7.404');
-    expect(visit(book.well).purge!.setUp!.column.value).toBeCloseTo(11.196, 9);
+    expect(visit(book.well).purge!.setUp!.aim!.column.value).toBeCloseTo(11.196, 9);
   });
 });
 
@@ -381,5 +385,33 @@ describe('a round that is given up', () => {
     expect(nextStep(state())).toBeNull();
     book.correct(given, 'it goes on');
     expect(nextStep(state())).toMatchObject({ code: 'measure-level' });
+  });
+});
+
+describe('a supply well that runs', () => {
+  const running = { method: 'running' as const, ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph' as const] };
+  const set = (ph: string) => book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text: ph, unit: 'pH' } } });
+
+  it('needs no level and no volume, only readings that hold', () => {
+    book.atWell(levelLeftOut, { reason: 'sealed head, no way in for a tape' });
+    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'set-up-purge' });
+    expect(
+      misfit(book.make(purgeSetUp, { ...running, method: 'volumes', insideDiameter: { text: '52', unit: 'mm' }, volumes: 3 }, book.well))
+        ?.path,
+    ).toBe('visit');
+    book.atWell(purgeSetUp, running);
+    set('7.40');
+    expect(misfit(book.make(purgeEnded, { flowCellDetached: true }, book.well))?.path).toBe('payload.reason');
+    set('7.42');
+    expect(visit(book.well).purge).toMatchObject({ ready: true, volumesDone: 0, setUp: { aim: null } });
+    book.atWell(purgeEnded, { flowCellDetached: true });
+    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'fill' });
+  });
+
+  it('asks for the level again when leaving it out is struck', () => {
+    const left = book.atWell(levelLeftOut, { reason: 'no tape in the van' });
+    expect(nextAtVisit(visit(book.well))?.code).toBe('set-up-purge');
+    book.correct(left, 'a tape was found');
+    expect(nextAtVisit(visit(book.well))?.code).toBe('measure-level');
   });
 });

@@ -31,6 +31,7 @@ import { useDraft } from '../units/useDraft.ts';
 import { Figure } from '../working/Figure.tsx';
 import { WellSection } from './WellSection.tsx';
 import { depthUnits, waterNames } from './names.ts';
+import { LeaveOut } from './LeaveOut.tsx';
 import { Readings } from './Readings.tsx';
 
 interface Draft {
@@ -172,6 +173,11 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
             {recordError !== undefined && (
               <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>
             )}
+            {last && !agreed && (
+              <p className="soft">
+                Last time, {showMoment(last.at, round.plan.zone)}: <span className="strong">{show(last.depth, unit, decimals)}</span>
+              </p>
+            )}
             <Findings of={findings} />
             {asks && (
               <div className="typed">
@@ -212,6 +218,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               </Button>
             </div>
           </form>
+          <LeaveOut visit={visit} level={level} />
           <Readings visit={visit} level={level} />
         </div>
       </div>

@@ -1,4 +1,4 @@
-import type { PurgeState } from '@fonte/core/purge';
+import type { PurgeAim, PurgeState } from '@fonte/core/purge';
 import { bottomBelow, type MeasuringPoint, type Well } from '@fonte/core/registers';
 import { fromBase, showNumber, unitLabel, type UnitId } from '@fonte/core/units';
 import { useUnitSystem } from '../units/system.ts';
@@ -67,7 +67,7 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
           </g>
         )}
         <path d={`M${casing.left - 18} ${y(0) - 7}l15 7-15 7z`} className="mark-point" />
-        {purge?.setUp && <Volumes purge={purge} top={y(depth ?? 0)} bottom={y(bottom)} unit={volumeUnit} />}
+        {purge?.setUp?.aim && <Volumes aim={purge.setUp.aim} purge={purge} top={y(depth ?? 0)} bottom={y(bottom)} unit={volumeUnit} />}
         <g className="scale">
           <text x={casing.left - 24} y={y(0) + 5} textAnchor="end">
             mark
@@ -105,8 +105,20 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
 }
 
 /** What was pumped against what is to be removed, one box a volume, each as high as the water column. */
-function Volumes({ purge, top: from, bottom: to, unit }: { purge: PurgeState; top: number; bottom: number; unit: UnitId }) {
-  const { volumes, oneVolume } = purge.setUp!;
+function Volumes({
+  aim,
+  purge,
+  top: from,
+  bottom: to,
+  unit,
+}: {
+  aim: PurgeAim;
+  purge: PurgeState;
+  top: number;
+  bottom: number;
+  unit: UnitId;
+}) {
+  const { volumes, oneVolume } = aim;
   const whole = Math.ceil(Math.max(volumes, Math.min(purge.volumesDone, 6)));
   const step = Math.min(26, 78 / whole);
   return (

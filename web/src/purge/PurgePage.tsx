@@ -25,30 +25,27 @@ function PurgeAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
   const { point, level, purge } = visit;
   if (point.type !== 'well' || !purge) return <p>A tap is not purged.</p>;
-  if (!level?.agreed) {
-    return (
-      <div className="stack-wide">
-        <VisitHead visit={visit} />
-        <Empty title="The level comes first">
-          <p>The volume follows from the water column: two readings of the level must agree.</p>
-          <Link to={roomPath(id, 'level', visit.id)}>Measure the level</Link>
-        </Empty>
-      </div>
-    );
-  }
-  const mark = point.well.measuringPoints.find((one) => one.name === level.agreed!.measuringPoint)!;
+  const agreed = level?.agreed ?? null;
+  const mark = point.well.measuringPoints.find((one) => one.name === agreed?.measuringPoint);
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
       <div className="halves">
         <div className="picture">
-          <WellSection
-            well={point.well}
-            mark={mark}
-            depth={level.agreed.depth}
-            pumping={purge.ended ? null : purge.pumpingLevel}
-            purge={purge}
-          />
+          {agreed && mark ? (
+            <WellSection
+              well={point.well}
+              mark={mark}
+              depth={agreed.depth}
+              pumping={purge.ended ? null : purge.pumpingLevel}
+              purge={purge}
+            />
+          ) : (
+            <Empty title={level?.leftOut ? 'The level was left out' : 'The level is not read yet'}>
+              <p>{level?.leftOut?.reason ?? 'A volume follows from the water column: two readings of the level must agree.'}</p>
+              <Link to={roomPath(id, 'level', visit.id)}>To the level</Link>
+            </Empty>
+          )}
         </div>
         <div className="ask">
           {purge.setUp ? <Purging visit={visit} point={point} purge={purge} /> : <SetUpForm visit={visit} point={point} />}
@@ -66,7 +63,8 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
     },
   } = useUnitSystem();
   const setUp = purge.setUp!;
-  const short = setUp.target.value - purge.pumped;
+  const { aim } = setUp;
+  const short = aim ? aim.target.value - purge.pumped : 0;
   return (
     <>
       <Verdict purge={purge} left={short} />
@@ -77,12 +75,10 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
             {showNumber(fromBase(purge.pumped, unit), decimals)}
             <span className="unit">{unitLabel(unit)}</span>
           </span>
-          <span className="small soft">
-            {showNumber(purge.volumesDone, 1)} of {setUp.volumes} volumes
-          </span>
+          <span className="small soft">{aim ? `${showNumber(purge.volumesDone, 1)} of ${aim.volumes} volumes` : setUp.method.title}</span>
         </div>
-        <Figure label="To remove" of={setUp.target} unit={unit} decimals={decimals} />
-        <Figure label="One volume" of={setUp.oneVolume} unit={unit} decimals={decimals} />
+        {aim && <Figure label="To remove" of={aim.target} unit={unit} decimals={decimals} />}
+        {aim && <Figure label="One volume" of={aim.oneVolume} unit={unit} decimals={decimals} />}
         <div className="figure">
           <span className="soft small">Drawdown</span>
           <span className="value">
@@ -115,7 +111,7 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
       <Sets purge={purge} />
       {!purge.ended && (
         <details>
-          <summary>Change casing, volumes or criterion</summary>
+          <summary>Change the method or the criterion</summary>
           <SetUpForm visit={visit} point={point} />
         </details>
       )}
@@ -134,12 +130,13 @@ function Verdict({ purge, left }: { purge: PurgeState; left: number }) {
     return (
       <p className="word tone-good" style={{ fontSize: 26 }}>
         <Mark kind="good" size={26} />
-        Stable, and {showNumber(purge.volumesDone, 1)} volumes out
+        {purge.setUp?.aim ? `Stable, and ${showNumber(purge.volumesDone, 1)} volumes out` : 'Stable'}
       </p>
     );
   const parts = [
     left > 1e-9 ? `${show(left, unit, decimals)} to go` : null,
     names.length > 0 ? `held up by ${names.join(', ')}` : null,
+    purge.stability?.stable === false && names.length === 0 ? 'more sets are needed' : null,
   ].filter(Boolean);
   return (
     <p className="word tone-question" style={{ fontSize: 26 }}>

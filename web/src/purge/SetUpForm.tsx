@@ -1,19 +1,37 @@
 import { parameter } from '@fonte/core/parameters';
-import { criteria, insideDiameter, pipe, pipeIds, probeParameters, purgeSetUp, type PipeId, type ProbeParameter } from '@fonte/core/purge';
+import {
+  criteria,
+  insideDiameter,
+  pipe,
+  pipeIds,
+  probeParameters,
+  purgeMethod,
+  purgeMethodIds,
+  purgeSetUp,
+  questionBuilt,
+  type PipeId,
+  type ProbeParameter,
+  type PurgeChoice,
+  type PurgeMethodId,
+} from '@fonte/core/purge';
 import { refOf } from '@fonte/core/editions';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
-import { fromBase, showNumber, type Typed } from '@fonte/core/units';
+import { base, fromBase, showNumber, type Typed } from '@fonte/core/units';
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useId, useState } from 'react';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { Findings } from '../findings/Findings.tsx';
+import { Figure } from '../working/Figure.tsx';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { useUnitSystem } from '../units/system.ts';
 
 interface Draft {
+  method: PurgeMethodId;
+  ranBefore: boolean;
   pipe: string;
   diameter: Typed;
   volumes: number;
@@ -21,22 +39,27 @@ interface Draft {
   parameters: ProbeParameter[];
 }
 
-/** The true inside diameter, how many volumes, and by which criterion the readings are judged. */
+/** By which method, with what that asks for, and by which criterion the readings are judged. What is to be pumped stands there before the start. */
 export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: WellPoint; onDone?: () => void }) {
   const { append } = useRound();
   const {
     units: {
       diameter: [unit, decimals],
+      volume: [volumeUnit, volumeDecimals],
     },
   } = useUnitSystem();
-  const given = visit.purge?.setUp;
+  const given = visit.purge?.setUp?.chosen;
+  const byVolumes = given?.method === 'volumes' ? given : null;
+  const agreed = visit.level?.agreed ?? null;
   const typed = (metres: number): Typed => ({ text: showNumber(fromBase(metres, unit), decimals), unit });
   const [draft, setDraft, clear, entryId] = useDraft<Draft>(`purge-set-up.${visit.id}`, {
-    pipe: given?.pipe ?? point.well.pipe ?? '',
-    diameter: given?.insideDiameterTyped ?? typed(point.well.insideDiameter),
-    volumes: given?.volumes ?? 3,
+    method: given?.method ?? (agreed || point.use === 'monitoring' ? 'volumes' : 'running'),
+    ranBefore: given?.method === 'running' ? given.ranBefore : false,
+    pipe: byVolumes?.pipe ?? point.well.pipe ?? '',
+    diameter: byVolumes?.insideDiameter ?? typed(point.well.insideDiameter),
+    volumes: byVolumes?.volumes ?? 3,
     criterion: given?.criterion ?? refOf(criteria.newest[0]!),
-    parameters: given?.parameters ?? ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
+    parameters: given ? [...given.parameters] : ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
   });
   const [tried, setTried] = useState(false);
   const { busy, run, at, say } = useAction();
@@ -44,22 +67,26 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
   const rule = criteria.find(draft.criterion);
   const judged = rule?.tolerances.map((tolerance) => tolerance.parameter) ?? [];
-  const problem = numberError(draft.diameter);
+  const method = purgeMethod(draft.method);
+  const problem = draft.method === 'volumes' ? numberError(draft.diameter) : undefined;
+  const judgedBy = { criterion: draft.criterion, parameters: draft.parameters };
+  const chosen: PurgeChoice =
+    draft.method === 'volumes'
+      ? {
+          method: 'volumes',
+          insideDiameter: draft.diameter,
+          ...(draft.pipe ? { pipe: draft.pipe } : {}),
+          volumes: draft.volumes,
+          ...judgedBy,
+        }
+      : { method: 'running', ranBefore: draft.ranBefore, ...judgedBy };
+  const aim = problem ? null : method.aim(chosen, point, agreed);
+  const asked = draft.method === 'volumes' && !problem ? questionBuilt({ insideDiameter: base(draft.diameter), pipe: draft.pipe }) : [];
   const write = () => {
     setTried(true);
     if (problem) return;
     void run(async () => {
-      await append(
-        purgeSetUp,
-        {
-          insideDiameter: draft.diameter,
-          ...(draft.pipe ? { pipe: draft.pipe } : {}),
-          volumes: draft.volumes,
-          criterion: draft.criterion,
-          parameters: draft.parameters,
-        },
-        { at: visit.id, id: entryId, kept: clear },
-      );
+      await append(purgeSetUp, chosen, { at: visit.id, id: entryId, kept: clear });
       onDone?.();
     });
   };
@@ -72,36 +99,68 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
       }}
     >
       <div className="typed">
-        <label htmlFor={pipeId}>Casing</label>
-        <Select
-          id={pipeId}
-          size="large"
-          value={draft.pipe}
-          onChange={(value) => set({ pipe: value, ...(value ? { diameter: typed(insideDiameter(value as PipeId)) } : {}) })}
-          options={[
-            { value: '', label: 'Other: type the inside diameter' },
-            ...pipeIds.map((value) => ({ value, label: pipe(value).name })),
-          ]}
+        <span className="strong">Method</span>
+        <Segmented<PurgeMethodId>
+          aria-label="Method"
+          value={draft.method}
+          onChange={(chosenMethod) => set({ method: chosenMethod })}
+          options={purgeMethodIds.map((value) => ({
+            value,
+            label: purgeMethod(value).title,
+            disabled: purgeMethod(value).needsLevel && !agreed,
+          }))}
         />
-        {draft.pipe && <p className="soft small">{pipe(draft.pipe as PipeId).source}</p>}
+        <p className="soft small">
+          {method.meantFor}. {method.source}.
+        </p>
       </div>
-      <TypedField
-        label="True inside diameter"
-        value={draft.diameter}
-        units={['mm', 'in']}
-        onChange={(diameter) => set({ diameter, pipe: '' })}
-        error={(tried ? problem : undefined) ?? at('insideDiameter')}
-        hint="Not the nominal size: a “2 inch” pipe measures 2.067 in."
-      />
-      <div className="typed">
-        <span className="strong">Volumes to remove</span>
-        <Segmented
-          aria-label="Volumes to remove"
-          value={draft.volumes}
-          onChange={(volumes) => set({ volumes })}
-          options={[3, 4, 5].map((value) => ({ value, label: String(value) }))}
-        />
-      </div>
+      {draft.method === 'running' && (
+        <Checkbox checked={draft.ranBefore} onChange={(event) => set({ ranBefore: event.target.checked })}>
+          The pump was running already
+        </Checkbox>
+      )}
+      {draft.method === 'volumes' && (
+        <>
+          <div className="typed">
+            <label htmlFor={pipeId}>Casing</label>
+            <Select
+              id={pipeId}
+              size="large"
+              value={draft.pipe}
+              onChange={(value) => set({ pipe: value, ...(value ? { diameter: typed(insideDiameter(value as PipeId)) } : {}) })}
+              options={[
+                { value: '', label: 'Other: type the inside diameter' },
+                ...pipeIds.map((value) => ({ value, label: pipe(value).name })),
+              ]}
+            />
+            {draft.pipe && <p className="soft small">{pipe(draft.pipe as PipeId).source}</p>}
+          </div>
+          <TypedField
+            label="True inside diameter"
+            value={draft.diameter}
+            units={['mm', 'in']}
+            onChange={(diameter) => set({ diameter, pipe: '' })}
+            error={(tried ? problem : undefined) ?? at('insideDiameter')}
+            hint="Not the nominal size: a “2 inch” pipe measures 2.067 in."
+          />
+          <div className="typed">
+            <span className="strong">Volumes to remove</span>
+            <Segmented
+              aria-label="Volumes to remove"
+              value={draft.volumes}
+              onChange={(volumes) => set({ volumes })}
+              options={[3, 4, 5].map((value) => ({ value, label: String(value) }))}
+            />
+          </div>
+          <Findings of={asked} />
+          {aim && (
+            <div className="figures">
+              <Figure label="One volume" of={aim.oneVolume} unit={volumeUnit} decimals={volumeDecimals} />
+              <Figure label="To remove" of={aim.target} unit={volumeUnit} decimals={volumeDecimals} />
+            </div>
+          )}
+        </>
+      )}
       <div className="typed">
         <label htmlFor={ruleId}>Stable when</label>
         <Select
