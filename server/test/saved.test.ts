@@ -22,10 +22,14 @@ if (process.env['FONTE_SAVE'])
     writeFileSync(fileOf(name), `${JSON.stringify({ entries, rows: rowsIn(readView(entries[0]!.book, entries)!) })}\n`);
   }
 
-type Rows = Record<string, unknown>;
+type Rows = Record<string, object>;
 function rowsIn(view: BookView): Rows {
   return Object.fromEntries([...allRowsOf(view)].sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, { placed }]) => [key, placed.row]));
 }
+
+/** Rows without what is kept in them for the first page alone, which may show more from one version to the next. */
+const lasting = (rows: Rows): Rows =>
+  Object.fromEntries(Object.entries(rows).map(([key, row]) => [key, { ...row, overview: undefined, data: undefined }]));
 
 const saved = readdirSync(folder)
   .filter((file) => file.endsWith('.json'))
@@ -43,7 +47,7 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
 
   it('folds to the rows it was saved with, and its chain holds', () => {
     expect(findBreaks(entries, sha256)).toEqual([]);
-    expect(rowsIn(readView(book, entries)!)).toEqual(rows);
+    expect(lasting(rowsIn(readView(book, entries)!))).toEqual(lasting(rows));
   });
 
   it('folds to the same rows in whatever order its entries arrive, and in whatever portions', () => {
@@ -72,7 +76,7 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
         }
         // What was written by and by is what is made at once.
         expect(Object.fromEntries([...table].sort(([a], [b]) => (a < b ? -1 : 1)))).toEqual(rowsIn(view));
-        expect(rowsIn(view)).toEqual(rows);
+        expect(lasting(rowsIn(view))).toEqual(lasting(rows));
       }),
       { numRuns: 8 },
     );

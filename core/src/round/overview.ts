@@ -27,6 +27,7 @@ export interface RoundOverview {
   name: string;
   code: string;
   date: string;
+  zone: string;
   system: string;
   points: { name: string; type: 'well' | 'tap' }[];
   stages: Stage[];
@@ -53,11 +54,12 @@ export function overview(round: RoundState): RoundOverview {
       ? [{ bottle: bottle.id, pointName: nameOf(bottle.visit) ?? '', deadline: bottle.holding.deadline }]
       : [],
   );
-  const { name, code, date, system } = round.plan;
+  const { name, code, date, zone, system } = round.plan;
   return {
     name,
     code,
     date,
+    zone,
     system,
     next,
     nextPoint: nameOf(next?.visit ?? null),

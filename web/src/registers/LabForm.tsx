@@ -1,8 +1,8 @@
 import { Lab, labRegistered } from '@fonte/core/registers';
 import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
-import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { Button, Checkbox, Form, Input, Select } from 'antd';
+import { Checkbox, Form, Input, Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
+import { RowList } from '../form/RowList.tsx';
 import { TypedInput } from '../units/TypedField.tsx';
 import type { Typed } from '@fonte/core/units';
 import { freshId, useRegister } from './useRegister.ts';
@@ -115,62 +115,37 @@ function LabForm({ thing }: { thing: Lab | null }) {
             </div>
             <section className="stack">
               <h2>Intake hours</h2>
-              <Form.List name="intake">
-                {(rows, { add, remove }) => (
+              <RowList name={['intake']} one="intake" add="More hours" fresh={() => ({ weekday: 1, opens: '', closes: '' })}>
+                {(row) => (
                   <>
-                    {rows.map(({ key, name }) => (
-                      <div key={key} className="register-row">
-                        <Form.Item name={[name, 'weekday']} label="Day">
-                          <Select size="large" options={days} />
-                        </Form.Item>
-                        <Form.Item name={[name, 'opens']} label="Opens">
-                          <TimeInput />
-                        </Form.Item>
-                        <Form.Item name={[name, 'closes']} label="Closes">
-                          <TimeInput />
-                        </Form.Item>
-                        <Button
-                          type="text"
-                          icon={<DeleteOutlined />}
-                          onClick={() => remove(name)}
-                          aria-label={`Remove intake ${name + 1}`}
-                        />
-                      </div>
-                    ))}
-                    <div>
-                      <Button icon={<PlusOutlined />} onClick={() => add({ weekday: 1, opens: '', closes: '' })}>
-                        More hours
-                      </Button>
-                    </div>
+                    <Form.Item name={[row, 'weekday']} label="Day">
+                      <Select size="large" options={days} />
+                    </Form.Item>
+                    <Form.Item name={[row, 'opens']} label="Opens">
+                      <TimeInput />
+                    </Form.Item>
+                    <Form.Item name={[row, 'closes']} label="Closes">
+                      <TimeInput />
+                    </Form.Item>
                   </>
                 )}
-              </Form.List>
+              </RowList>
             </section>
             <section className="stack">
               <h2>Bacteria on some days</h2>
               <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
-              <Form.List name="bacteria">
-                {(rows, { add, remove }) => (
+              <RowList name={['bacteria']} one="day" add="One more day" fresh={() => ({ weekday: 5, closes: null })}>
+                {(row) => (
                   <>
-                    {rows.map(({ key, name }) => (
-                      <div key={key} className="register-row">
-                        <Form.Item name={[name, 'weekday']} label="Day">
-                          <Select size="large" options={days} />
-                        </Form.Item>
-                        <Form.Item name={[name, 'closes']} label="Until">
-                          <TimeInput />
-                        </Form.Item>
-                        <Button type="text" icon={<DeleteOutlined />} onClick={() => remove(name)} aria-label={`Remove day ${name + 1}`} />
-                      </div>
-                    ))}
-                    <div>
-                      <Button icon={<PlusOutlined />} onClick={() => add({ weekday: 5, closes: null })}>
-                        One more day
-                      </Button>
-                    </div>
+                    <Form.Item name={[row, 'weekday']} label="Day">
+                      <Select size="large" options={days} />
+                    </Form.Item>
+                    <Form.Item name={[row, 'closes']} label="Until">
+                      <TimeInput />
+                    </Form.Item>
                   </>
                 )}
-              </Form.List>
+              </RowList>
             </section>
             <section className="stack">
               <h2>Temperature on arrival</h2>
@@ -188,39 +163,21 @@ function LabForm({ thing }: { thing: Lab | null }) {
             </section>
             <section className="stack">
               <h2>Holding times that are shorter here</h2>
-              <Form.List name="holding">
-                {(rows, { add, remove }) => (
+              <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
+                {(row) => (
                   <>
-                    {rows.map(({ key, name }) => (
-                      <div key={key} className="register-row">
-                        <Form.Item name={[name, 'rule']} label="Bottle">
-                          <Select
-                            size="large"
-                            options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({
-                              value: rule,
-                              label: cardOf(table, rule).name,
-                            }))}
-                          />
-                        </Form.Item>
-                        <Form.Item name={[name, 'hours']} label="Hours to receipt">
-                          <Input size="large" inputMode="decimal" />
-                        </Form.Item>
-                        <Button
-                          type="text"
-                          icon={<DeleteOutlined />}
-                          onClick={() => remove(name)}
-                          aria-label={`Remove holding ${name + 1}`}
-                        />
-                      </div>
-                    ))}
-                    <div>
-                      <Button icon={<PlusOutlined />} onClick={() => add({ rule: 'bacteria', hours: '' })}>
-                        One more bottle
-                      </Button>
-                    </div>
+                    <Form.Item name={[row, 'rule']} label="Bottle">
+                      <Select
+                        size="large"
+                        options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({ value: rule, label: cardOf(table, rule).name }))}
+                      />
+                    </Form.Item>
+                    <Form.Item name={[row, 'hours']} label="Hours to receipt">
+                      <Input size="large" inputMode="decimal" />
+                    </Form.Item>
                   </>
                 )}
-              </Form.List>
+              </RowList>
             </section>
           </>
         )}

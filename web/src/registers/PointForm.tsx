@@ -1,8 +1,8 @@
 import { pipe, pipeIds, questionBuilt } from '@fonte/core/purge';
 import { Point, pointRegistered } from '@fonte/core/registers';
-import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { Button, Checkbox, Form, Input, Segmented, Select } from 'antd';
+import { Checkbox, Form, Input, Segmented, Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
+import { RowList } from '../form/RowList.tsx';
 import { TypedInput } from '../units/TypedField.tsx';
 import { emptyMark, pointOf, valuesOf, type PointValues } from './pointValues.ts';
 import { freshId, useRegister } from './useRegister.ts';
@@ -32,33 +32,17 @@ function WellFields() {
     <>
       <section className="stack">
         <h2>Measuring points</h2>
-        <Form.List name={['well', 'measuringPoints']}>
-          {(rows, { add, remove }) => (
+        <RowList name={['well', 'measuringPoints']} one="mark" add="One more mark" fresh={emptyMark} least={1}>
+          {(row) => (
             <>
-              {rows.map(({ key, name }) => (
-                <div key={key} className="form-grid">
-                  <Form.Item name={[name, 'name']} label="Measuring point">
-                    <Input size="large" maxLength={80} />
-                  </Form.Item>
-                  <Length name={[name, 'elevation']} label="Elevation of the mark" />
-                  <Length name={[name, 'stickUp']} label="Mark above ground" />
-                  {rows.length > 1 && (
-                    <div>
-                      <Button icon={<DeleteOutlined />} onClick={() => remove(name)}>
-                        Remove this mark
-                      </Button>
-                    </div>
-                  )}
-                </div>
-              ))}
-              <div>
-                <Button icon={<PlusOutlined />} onClick={() => add(emptyMark())}>
-                  One more mark
-                </Button>
-              </div>
+              <Form.Item name={[row, 'name']} label="Measuring point">
+                <Input size="large" maxLength={80} />
+              </Form.Item>
+              <Length name={[row, 'elevation']} label="Elevation of the mark" />
+              <Length name={[row, 'stickUp']} label="Mark above ground" />
             </>
           )}
-        </Form.List>
+        </RowList>
       </section>
       <section className="stack">
         <h2>How it is built</h2>

@@ -1,5 +1,6 @@
 import type { FollowUp } from '@fonte/core/act';
 import { sayNext, type RoundOverview, type RunningClock, type WaitingBottle } from '@fonte/core/round';
+import { wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
 import useSWR from 'swr';
@@ -7,6 +8,7 @@ import { Empty, Failed, Loading } from '../app/Feedback.tsx';
 import { roomPath, stepPath } from '../round/paths.ts';
 import { MiniStream } from '../round/MiniStream.tsx';
 import { Mark } from '../theme/Mark.tsx';
+import { showDate, showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Countdown, Deadline } from '../time/Countdown.tsx';
 import './today.css';
@@ -68,10 +70,14 @@ function NextUp({ round }: { round: RoundLine }) {
   const navigate = useNavigate();
   const { overview } = round;
   const next = overview.next;
+  const time = useNow(10_000);
+  const isToday = wallTime(time, overview.zone).date === round.date;
   return (
     <section className="next-up" aria-labelledby="next-up">
+      <p className="soft">{showMoment(time, overview.zone)}</p>
       <p className="soft">
         {overview.name}, {overview.code}
+        {isToday ? '' : `, planned for ${showDate(round.date)}`}
       </p>
       <h1 id="next-up">{next ? sayNext(next) : 'All done'}</h1>
       <p className="next-where">{overview.nextPoint ?? overview.points.map((point) => point.name).join(' and ')}</p>
