@@ -36,6 +36,7 @@ async function reportWaiting(
     rule: bottle.endsWith('B') ? 'Bacteria' : 'Dissolved metals',
     collectedAt: new Date(at - hour).toISOString(),
     sampleType: 'routine',
+    purpose: 'sample',
     residual: '0.41 mg/L',
     condition: 'Good',
     requests: [],

@@ -143,6 +143,38 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
   });
 });
 
+describe.sequential('a blank and a duplicate', () => {
+  const take = async (name: string) => {
+    await page.click('[aria-label="Duplicate or blank at Tannery 2, yard"]');
+    await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
+    await page.evaluate((wanted) => {
+      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === wanted)!.click();
+    }, name);
+  };
+
+  it('go along with their own labels, and the blank is filled first', async () => {
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'Tannery 2, yard');
+    await type(page, 'Name', 'With a blank');
+    await type(page, 'System or site', 'Lomba Velha');
+    await click(page, 'Plan it');
+    await see(page, 'Measure the level');
+    await take('Field blank: Dissolved metals');
+    await see(page, 'Field blank: Dissolved metals');
+    await take('Duplicate: Nutrients');
+    await see(page, '8 labels, filled in but for the time');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    const visit = await page.$eval('.stream-point a', (one) => (one as HTMLAnchorElement).href);
+    await page.goto(visit.replace(/level$/, 'fill'), { waitUntil: 'networkidle0' });
+    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
+    expect(label).toMatch(/-MW2-M-FR$/);
+    await see(page, `Open ${label.replace('FR', 'FS')}, the water that the lab supplied`);
+    await click(page, 'Filled and capped');
+    await see(page, 'The purge comes first');
+  });
+});
+
 describe.sequential('a supply well that runs', () => {
   it('needs no level and no volume, only readings that hold', async () => {
     await open('/rounds/new', 'Plan a round');

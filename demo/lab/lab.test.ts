@@ -30,6 +30,7 @@ const bottle = (change: Partial<IntakeRequest['bottles'][number]> = {}): IntakeR
   rule: 'Nitrate, nitrite',
   collectedAt: new Date(monday - hour).toISOString(),
   sampleType: 'routine',
+  purpose: 'sample',
   residual: 'not-needed',
   condition: 'Good',
   requests: ['Nutrients'],

@@ -41,9 +41,12 @@ export function reportCsv(order: Order): Buffer {
   const rows = accepted.flatMap((line) => {
     const { date, time } = wallTime(Date.parse(line.collectedAt), lab.zone);
     const collected = `${date.split('-').reverse().join('/')} ${time}`;
-    return (findings[line.point]?.[line.rule] ?? ordinary[line.rule] ?? []).map((found) =>
-      [line.bottle, collected, found.test, found.limit, found.value, found.unit, found.method].join(';'),
-    );
+    const isBlank = line.purpose === 'field-blank';
+    return (findings[line.point]?.[line.rule] ?? ordinary[line.rule] ?? []).map((found) => {
+      // Clean water stays clean in this lab.
+      const value = isBlank && found.limit ? `<${found.limit}` : found.value;
+      return [line.bottle, collected, found.test, found.limit, value, found.unit, found.method].join(';');
+    });
   });
   const head = [
     `Boletim de ensaio ${order.reference}`,

@@ -2,9 +2,14 @@ import { z } from 'zod';
 import { shelf, type Edition } from '../editions/index.ts';
 import { analyses2026, type AnalysisRow } from './tables/analyses.ts';
 import { analyses, rules } from './tables/bottles-2026-2.ts';
+import { purposes, type PurposeRow } from './tables/purposes.ts';
 import { rules2026, type BottleRule } from './tables/rules.ts';
 
-export type { AnalysisRow, BottleRule };
+export type { AnalysisRow, BottleRule, PurposeRow };
+export type PurposeId = keyof typeof purposes;
+/** What may be planned beside the sample itself. */
+export const extraPurposes = (Object.keys(purposes) as PurposeId[]).filter((id): id is Exclude<PurposeId, 'sample'> => id !== 'sample');
+export const purpose = (id: PurposeId): PurposeRow => purposes[id];
 export type AnalysisId = keyof typeof analyses;
 export type RuleId = keyof typeof rules;
 

@@ -12,6 +12,8 @@ const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottl
   id: `A-${rule}`,
   visit: 'v',
   rule,
+  purpose: 'sample',
+  supply: null,
   card: card(rule),
   place: `A-${rule}`,
   spare: false,

@@ -1,4 +1,4 @@
-import type { BottleRule, RuleId } from '../bottles/index.ts';
+import type { BottleRule, PurposeId, RuleId } from '../bottles/index.ts';
 import { misfit, type Ask, type Misfit, type Room } from '../book/index.ts';
 import type { PlannedBottle } from '../plan/index.ts';
 import { millis } from '../time/index.ts';
@@ -9,6 +9,9 @@ export interface FieldBottle {
   id: string;
   visit: string;
   rule: RuleId;
+  purpose: PurposeId;
+  /** The label of the bottle that is poured into this one; null where there is none. */
+  supply: string | null;
   /** The rule's card, of the edition that holds for the round. */
   card: BottleRule;
   /** The planned bottle whose place it takes; its own id when it is the planned one. */
@@ -35,8 +38,8 @@ export interface FillBook {
 export interface FillAround {
   /** The bottles of the visit as they are at that time. */
   bottles: () => readonly (FieldBottle & { handedOver: boolean })[];
-  /** Why no bottle of this rule may be filled here and now, or null. */
-  gate: (rule: RuleId) => Misfit | null;
+  /** Why this bottle may not be filled here and now, or null. */
+  gate: (bottle: FieldBottle) => Misfit | null;
 }
 
 /** The label of the spare that takes a bottle's place: `…-N` is followed by `…-N2`, then `…-N3`. */
@@ -55,6 +58,8 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       id,
       visit: planned.visit,
       rule: planned.rule,
+      purpose: planned.purpose,
+      supply: planned.supply,
       card,
       place: planned.id,
       spare: id !== planned.id,
@@ -78,7 +83,7 @@ export const fillRoom: Room<FillBook, FillAround> = {
     if (bottle.state === 'discarded') return misfit('thrown-away', 'payload.bottle');
     if (bottle.handedOver) return misfit('handed-over', 'payload.bottle');
     if (!bottleFilled.is(entry)) return null;
-    return bottle.state === 'filled' ? misfit('filled-already', 'payload.bottle') : around.gate(bottle.rule);
+    return bottle.state === 'filled' ? misfit('filled-already', 'payload.bottle') : around.gate(bottle);
   },
   advance: (book, entry) => {
     const done = { at: millis(entry.at), entry: entry.id };
@@ -91,7 +96,7 @@ export const fillRoom: Room<FillBook, FillAround> = {
 };
 
 /** What is asked for next of bottles that are filled freely, or null when none is empty. */
-export function askFill(bottles: readonly FieldBottle[]): Ask | null {
+export function askFill(bottles: readonly FieldBottle[], code: 'fill' | 'fill-blanks' = 'fill'): Ask | null {
   const count = bottles.filter((bottle) => bottle.state === 'empty').length;
-  return count > 0 ? { code: 'fill', data: { count } } : null;
+  return count > 0 ? { code, data: { count } } : null;
 }

@@ -9,4 +9,7 @@ export const fillWords: MisfitWords = {
   'not-at-filling': ({ title }) => `“${title}” is not at its filling step.`,
 };
 
-export const fillAsks: MisfitWords = { fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`) };
+export const fillAsks: MisfitWords = {
+  fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`),
+  'fill-blanks': ({ count }) => (count === 1 ? 'Fill the blank: 1 bottle' : `Fill the blanks first: ${count} bottles`),
+};

@@ -21,6 +21,8 @@ export const IntakeRequest = z.object({
       rule: z.string(),
       collectedAt: z.iso.datetime(),
       sampleType: z.enum(['routine', 'special']),
+      /** Sample, duplicate or blank. */
+      purpose: z.string(),
       residual: z.string(),
       condition: z.string(),
       requests: z.array(z.string()),

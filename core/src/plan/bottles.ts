@@ -1,11 +1,15 @@
-import { cardOf, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { cardOf, purpose, rulesFor, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
 import type { PlannedVisit } from './entries.ts';
+import type { PlannedExtra } from './plan.ts';
 
 /** A bottle that the plan calls for. Its id is what stands on the label. */
 export interface PlannedBottle {
   id: string;
   visit: string;
   rule: RuleId;
+  purpose: PurposeId;
+  /** The label of the bottle that is poured into this one; null where there is none. */
+  supply: string | null;
 }
 
 /** The label's identifier: round, point and bottle letter, such as `261123A-MW3-N`; `261123A-MW3.2-N` at the second visit of a point. */
@@ -19,13 +23,35 @@ export function nthVisit(visits: readonly PlannedVisit[], id: string): number {
   return visits.slice(0, place + 1).filter((visit) => visit.point.id === visits[place]?.point.id).length;
 }
 
-/** The bottles that a plan calls for at one of its points, in filling order. */
-export function bottlesAt(visit: PlannedVisit, roundCode: string, table: BottleTable, nth = 1): PlannedBottle[] {
-  return rulesFor(table, visit.analyses).map((rule) => ({
-    id: bottleId(roundCode, visit.point.code, cardOf(table, rule).letter, nth),
-    visit: visit.id,
-    rule,
-  }));
+/**
+ * The bottles that a plan calls for at one of its visits: blanks first, as nothing of the point's water may have been about;
+ * then in filling order, each sample with its duplicate. Of several analyses that share a bottle there is one.
+ */
+export function bottlesAt(
+  visit: PlannedVisit,
+  roundCode: string,
+  table: BottleTable,
+  { nth = 1, extras = [] }: { nth?: number; extras?: readonly Pick<PlannedExtra, 'analysis' | 'purpose'>[] } = {},
+): PlannedBottle[] {
+  const rules = rulesFor(table, visit.analyses);
+  const of = (rule: RuleId, id: PurposeId): PlannedBottle => {
+    const { mark, supply } = purpose(id);
+    const label = (added: string) =>
+      bottleId(roundCode, visit.point.code, cardOf(table, rule).letter + (added === '' ? '' : `-${added}`), nth);
+    return { id: label(mark), visit: visit.id, rule, purpose: id, supply: supply && label(supply) };
+  };
+  const asked = (rule: RuleId, isWater: boolean) =>
+    [
+      ...new Set(
+        extras
+          .filter(({ analysis }) => visit.analyses.includes(analysis) && rulesFor(table, [analysis]).includes(rule))
+          .map((one) => one.purpose),
+      ),
+    ].filter((id) => purpose(id).isWater === isWater);
+  return [
+    ...rules.flatMap((rule) => asked(rule, false).map((id) => of(rule, id))),
+    ...rules.flatMap((rule) => [of(rule, 'sample'), ...asked(rule, true).map((id) => of(rule, id))]),
+  ];
 }
 
 /** One line of the packing count. Spares are bottles without a label: one of each kind in ten, at least one. */
@@ -36,12 +62,12 @@ export interface BottleCount {
 }
 
 /**
- * How many bottles of each kind to pack.
+ * How many bottles of each kind to pack for these.
  * Source: "always carry extra bottles", at least one in ten, common practice.
  */
-export function countBottles(table: BottleTable, chosen: readonly (readonly AnalysisId[])[]): BottleCount[] {
+export function countBottles(table: BottleTable, bottles: readonly Pick<PlannedBottle, 'rule' | 'supply'>[]): BottleCount[] {
   const counts = new Map<RuleId, number>();
-  for (const analyses of chosen) for (const rule of rulesFor(table, analyses)) counts.set(rule, (counts.get(rule) ?? 0) + 1);
+  for (const { rule, supply } of bottles) counts.set(rule, (counts.get(rule) ?? 0) + (supply === null ? 1 : 2));
   return [...counts]
     .map(([rule, needed]) => ({ rule, needed, spares: Math.ceil(needed / 10) }))
     .sort((a, b) => cardOf(table, a.rule).order - cardOf(table, b.rule).order);

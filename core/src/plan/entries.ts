@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AnalysisId } from '../bottles/index.ts';
+import { AnalysisId, extraPurposes } from '../bottles/index.ts';
 import { entryKind, field, Id } from '../book/index.ts';
 import { EditionRef } from '../editions/index.ts';
 import { Lab, Point } from '../registers/index.ts';
@@ -60,6 +60,14 @@ const change = z.object({ analysis: AnalysisId });
 const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const;
 export const analysisAdded = entryKind('analysis-added', 'Analysis added', change, changed);
 export const analysisRemoved = entryKind('analysis-removed', 'Analysis taken away', change, changed);
+
+/** A duplicate or a blank is taken along for an analysis at a visit. */
+export const extraPlanned = entryKind(
+  'extra-planned',
+  'Duplicate or blank planned',
+  z.object({ analysis: AnalysisId, purpose: z.enum(extraPurposes as [(typeof extraPurposes)[number], ...typeof extraPurposes]) }),
+  changed,
+);
 
 /** Bottles that stand labelled in the kit. */
 export const bottlesPacked = entryKind(

@@ -1,11 +1,12 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
-import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
 import { millis } from '../time/index.ts';
 import type { z } from 'zod';
 import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
+  extraPlanned,
   judgedAnew,
   roundGivenUp,
   roundPlanned,
@@ -23,8 +24,18 @@ export interface PlanBook {
   /** The editions that judge now: those of the plan, unless a person had it judged anew. */
   editions: RoundEditions | null;
   packed: ReadonlySet<string>;
+  /** What is taken along beside the samples. */
+  extras: readonly PlannedExtra[];
   /** That the rest of it will not be done, and why. */
   givenUp: { entry: string; at: number; reason: string } | null;
+}
+
+/** A duplicate or blank of an analysis at a visit. */
+export interface PlannedExtra {
+  entry: string;
+  visit: string;
+  analysis: AnalysisId;
+  purpose: PurposeId;
 }
 
 export interface PlanAround {
@@ -57,12 +68,18 @@ function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[])
 }
 
 export const planRoom: Room<PlanBook, PlanAround> = {
-  kinds: [roundPlanned, analysisAdded, analysisRemoved, bottlesPacked, judgedAnew, roundGivenUp],
-  empty: { first: null, plan: null, editions: null, packed: new Set(), givenUp: null },
-  fits: ({ plan, givenUp }, entry, around) => {
+  kinds: [roundPlanned, analysisAdded, analysisRemoved, extraPlanned, bottlesPacked, judgedAnew, roundGivenUp],
+  empty: { first: null, plan: null, editions: null, packed: new Set(), extras: [], givenUp: null },
+  fits: ({ plan, extras, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
     const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
+    if (extraPlanned.is(entry)) {
+      const { analysis, purpose } = entry.payload;
+      if (!visit?.analyses.includes(analysis)) return misfit('not-in-plan', 'payload.analysis');
+      const known = extras.some((one) => one.visit === entry.visit && one.analysis === analysis && one.purpose === purpose);
+      return known ? misfit('in-plan', 'payload.purpose') : null;
+    }
     if (analysisRemoved.is(entry)) return visit ? removalFits(visit, entry.payload.analysis, around) : null;
     if (roundGivenUp.is(entry)) return givenUp ? misfit('given-up', 'kind') : null;
     if (!bottlesPacked.is(entry)) return null;
@@ -83,6 +100,7 @@ export const planRoom: Room<PlanBook, PlanAround> = {
     if (analysisAdded.is(entry)) return { ...book, plan: withAnalyses(plan, entry, (now) => [...now, entry.payload.analysis]) };
     if (analysisRemoved.is(entry))
       return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };
+    if (extraPlanned.is(entry)) return { ...book, extras: [...book.extras, { entry: entry.id, visit: entry.visit!, ...entry.payload }] };
     if (bottlesPacked.is(entry)) return { ...book, packed: new Set([...book.packed, ...entry.payload.bottles]) };
     if (roundGivenUp.is(entry)) return { ...book, givenUp: { entry: entry.id, at: millis(entry.at), reason: entry.payload.reason } };
     if (!judgedAnew.is(entry)) return book;

@@ -1,8 +1,8 @@
 import type { ActAround, FollowUp } from '../act/index.ts';
-import { rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { purpose, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import type { Misfit } from '../book/index.ts';
 import type { CustodyAround } from '../custody/index.ts';
-import type { FillAround } from '../fill/index.ts';
+import type { FieldBottle, FillAround } from '../fill/index.ts';
 import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
 import type { PurgeAround } from '../purge/index.ts';
@@ -78,15 +78,18 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAro
 
   isToFill(analysis: AnalysisId): boolean {
     const { table, bottles } = this.visit();
-    return table !== null && bottles.some(({ state, rule }) => state === 'empty' && rulesFor(table, [analysis]).includes(rule));
+    return (
+      table !== null &&
+      bottles.some(({ state, rule, purpose: id }) => state === 'empty' && purpose(id).isWater && rulesFor(table, [analysis]).includes(rule))
+    );
   }
 
   bottles(): readonly BottleState[] {
     return this.visit().bottles;
   }
 
-  gate(rule: RuleId): Misfit | null {
-    return fillGate(this.visit(), rule);
+  gate(bottle: FieldBottle): Misfit | null {
+    return fillGate(this.visit(), bottle);
   }
 
   private visit(): VisitState {

@@ -17,6 +17,8 @@ export interface RoundState {
   editions: RoundEditions;
   /** That the rest of it will not be done, and why; null for a round that goes on. */
   givenUp: PlanBook['givenUp'];
+  /** Duplicates and blanks beside the samples. */
+  extras: PlanBook['extras'];
   tables: RoundTables;
   /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
   unknown: string[];
@@ -74,13 +76,14 @@ export function followBook(folding: Folding, entry: Entry): Folding | null {
 
 /** What a book says, laid out for those who read it; null for a book whose round was not planned. */
 export function look({ round, strikes, corrections }: Folding): RoundState | null {
-  const { plan, editions, givenUp } = round.plan;
+  const { plan, editions, givenUp, extras } = round.plan;
   if (!plan || !editions) return null;
   const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
     plan,
     editions,
     givenUp,
+    extras,
     tables: tablesOf(editions),
     unknown: unknownEditions(editions),
     visits,

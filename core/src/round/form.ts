@@ -1,8 +1,9 @@
-import { analysisName, rulesFor, type RuleId } from '../bottles/index.ts';
+import { analysisName, purpose, rulesFor } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { wallTime } from '../time/index.ts';
 import { measured } from '../tap/index.ts';
 import type { BottlesByLabel } from '../read/index.ts';
+import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
 import { runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
@@ -11,9 +12,10 @@ import type { VisitState } from './visit.ts';
  * The residual a form states for a bottle: as measured, missing (null), or not needed where nothing is chlorinated or the
  * protocol that fills it does not ask for it.
  */
-export function residualFor(visit: VisitState, rule: RuleId): string | null | 'not-needed' {
+export function residualFor(visit: VisitState, bottle: Pick<BottleState, 'rule' | 'purpose'>): string | null | 'not-needed' {
   if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
-  const by = runThatFills(visit, rule);
+  if (!purpose(bottle.purpose).isWater) return 'not-needed';
+  const by = runThatFills(visit, bottle);
   const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
   if (by && !isAsked) return 'not-needed';
   const [run] = by ? [by.run] : visit.runs;
@@ -21,7 +23,7 @@ export function residualFor(visit: VisitState, rule: RuleId): string | null | 'n
 }
 
 /** The names of the analyses that a bottle is for at its point. */
-export function requestsOf(visit: VisitState, rule: RuleId): string[] {
+export function requestsOf(visit: VisitState, { rule }: Pick<BottleState, 'rule'>): string[] {
   const { table } = visit;
   return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => analysisName(table, id)) : [];
 }
@@ -34,9 +36,9 @@ export function formLines(round: RoundState): FormLine[] {
       .map((bottle) => ({
         bottle,
         pointName: visit.name,
-        requests: requestsOf(visit, bottle.rule),
+        requests: requestsOf(visit, bottle),
         sampleType: bottle.sample,
-        residual: residualFor(visit, bottle.rule),
+        residual: residualFor(visit, bottle),
       })),
   );
 }

@@ -1,4 +1,5 @@
 import type { Ask } from '../book/index.ts';
+import { purpose } from '../bottles/index.ts';
 import { askFill } from '../fill/index.ts';
 import { askLevel } from '../level/index.ts';
 import { askPurge } from '../purge/index.ts';
@@ -30,11 +31,20 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
   if (measure || analyses.length === 0) return measure;
   const pumping = purge && at('purge', askPurge(purge));
   if (pumping) return pumping;
+  // Blanks first: nothing of the point's water may have been about.
+  const blanks = at(
+    'fill',
+    askFill(
+      bottles.filter((bottle) => !purpose(bottle.purpose).isWater),
+      'fill-blanks',
+    ),
+  );
+  if (blanks) return blanks;
   const due = runsOf(visit).find(({ run }) => !run || !isOver(run));
   const step = due && at('tap', askRun(due.protocol, due.run));
   if (step) return { ...step, procedure: due.procedure };
   // What a run was to fill and did not is no longer asked for: the run is over.
-  return at('fill', askFill(bottles.filter(({ rule }) => runThatFills(visit, rule)?.run?.finished !== false)));
+  return at('fill', askFill(bottles.filter((bottle) => runThatFills(visit, bottle)?.run?.finished !== false)));
 }
 
 /** What comes next in a round, in the order of the work; null when it is done. What waits for a clock lets others come first. */

@@ -8,6 +8,7 @@ import { hour } from '../time/index.ts';
 import { foresee, fold, formLines, nextAtVisit, overview, residualFor, runsOf, runThatFills } from './index.ts';
 
 const procedure = 'coliforms-distribution';
+const bacteria = { rule: 'bacteria', purpose: 'sample' } as const;
 let book: Script;
 const round = () => fold(book.entries)!;
 const short = () => overview(round());
@@ -64,14 +65,14 @@ describe('a round in short', () => {
 
 describe('the form', () => {
   it('misses the residual until it was measured at a chlorinated tap', () => {
-    expect(residualFor(tap(), 'bacteria')).toBeNull();
+    expect(residualFor(tap(), bacteria)).toBeNull();
     book.sampleTap({ residual: '0,05' });
-    expect(residualFor(tap(), 'bacteria')).toBe('0,05 mg/L');
+    expect(residualFor(tap(), bacteria)).toBe('0,05 mg/L');
     expect(formLines(round())).toMatchObject([{ sampleType: 'special', residual: '0,05 mg/L', requests: ['Coliforms + E. coli'] }]);
   });
 
   it('needs none at a well', () => {
-    expect(residualFor(round().visits[0]!, 'metals')).toBe('not-needed');
+    expect(residualFor(round().visits[0]!, { rule: 'metals', purpose: 'sample' })).toBe('not-needed');
   });
 });
 
@@ -88,11 +89,11 @@ describe('what a protocol fills', () => {
     expect(ids(tap())).toEqual([procedure]);
     expect(ids({ ...tap(), analyses: ['metals'] })).toEqual([]);
     expect(ids({ ...well!, analyses: ['coliforms'] })).toEqual([]);
-    expect([runThatFills(tap(), 'bacteria')?.procedure, runThatFills(tap(), 'metals'), runThatFills(well!, 'bacteria')]).toEqual([
-      procedure,
-      null,
-      null,
-    ]);
+    expect([
+      runThatFills(tap(), bacteria)?.procedure,
+      runThatFills(tap(), { rule: 'metals', purpose: 'sample' }),
+      runThatFills(well!, bacteria),
+    ]).toEqual([procedure, null, null]);
   });
 
   it('stays what it was once a run is started', () => {

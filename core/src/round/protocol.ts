@@ -1,4 +1,4 @@
-import { rulesFor, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { purpose, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
 import type { Point } from '../registers/index.ts';
 import { protocolsFor, type Protocol, type RunState } from '../tap/index.ts';
 
@@ -29,8 +29,9 @@ export function runsOf({ point, analyses, runs, unknownRuns }: Sampled): DueRun[
   return [...due, ...others.map((run) => ({ procedure: run.procedure, protocol: run.protocol, run }))];
 }
 
-/** The run at a step of which a bottle is filled; null for one that is filled freely. */
-export function runThatFills(visit: Sampled, rule: RuleId): DueRun | null {
+/** The run at a step of which a bottle is filled; null for one that is filled freely, as a blank is. */
+export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: RuleId; purpose: PurposeId }): DueRun | null {
   const { table } = visit;
-  return (table && runsOf(visit).find(({ protocol }) => rulesFor(table, [protocol.analysis]).includes(rule))) ?? null;
+  if (!table || !purpose(id).isWater) return null;
+  return runsOf(visit).find(({ protocol }) => rulesFor(table, [protocol.analysis]).includes(rule)) ?? null;
 }

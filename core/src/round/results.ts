@@ -1,5 +1,6 @@
 import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
-import { inReadingOrder, judgeResult, judgeSums, type JudgedResult, type LimitSet, type SumVerdict } from '../limits/index.ts';
+import { purpose, type PurposeId } from '../bottles/index.ts';
+import { boundsOf, inReadingOrder, judgeResult, judgeSums, type JudgedResult, type LimitSet, type SumVerdict } from '../limits/index.ts';
 import { refOf } from '../editions/index.ts';
 import { parameter } from '../parameters/index.ts';
 import type { LabResult, ReadBook } from '../read/index.ts';
@@ -11,6 +12,17 @@ import { visitState, type VisitState } from './visit.ts';
 /** A judged result with what its bottle was. */
 export interface RoundResult extends JudgedResult {
   sample: 'routine' | 'special';
+  purpose: PurposeId;
+  /** Blanks of the round in which the same parameter was found: what they took up may be in this bottle too. */
+  doubt: readonly string[];
+}
+
+/** A result of a blank: never the water of a point, and a mark on what it went along with when something was found. */
+export interface BlankResult {
+  visit: string;
+  pointName: string;
+  result: LabResult;
+  isHit: boolean;
 }
 
 export interface VisitVerdict {
@@ -27,21 +39,42 @@ export interface RoundVerdict {
   /** What the results were compared with; the first one leads. */
   sets: readonly [LimitSet, ...LimitSet[]];
   visits: VisitVerdict[];
+  blanks: BlankResult[];
   occasions: Occasion[];
 }
 
-function judgeVisit(visit: VisitState, results: readonly LabResult[], zone: string, [set, ...others]: RoundVerdict['sets']): VisitVerdict {
+function blankResults(visit: VisitState, results: readonly LabResult[]): BlankResult[] {
+  return results.flatMap((result) => {
+    const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
+    if (!bottle || purpose(bottle.purpose).isWater) return [];
+    return [{ visit: visit.id, pointName: visit.name, result, isHit: boundsOf(result).low > 0 }];
+  });
+}
+
+function judgeVisit(
+  visit: VisitState,
+  results: readonly LabResult[],
+  blanks: readonly BlankResult[],
+  zone: string,
+  [set, ...others]: RoundVerdict['sets'],
+): VisitVerdict {
   const own = results.flatMap((result) => {
     const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
-    return bottle?.filledAt != null ? [{ result, sample: bottle.sample, day: wallTime(bottle.filledAt, zone).date }] : [];
+    if (bottle?.filledAt == null || !purpose(bottle.purpose).isWater) return [];
+    return [{ result, sample: bottle.sample, purpose: bottle.purpose, day: wallTime(bottle.filledAt, zone).date }];
   });
-  const judged = own.map(({ result, sample, day }) => ({
+  const hits = (id: LabResult['parameter']) =>
+    blanks.filter(({ result, isHit }) => isHit && result.parameter === id).map(({ result }) => result.bottle);
+  const judged = own.map(({ result, sample, purpose: own, day }) => ({
     result,
     sample,
+    purpose: own,
+    doubt: hits(result.parameter),
     verdict: judgeResult(result, set, day),
     others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day) })),
   }));
-  const all = own.map(({ result }) => result);
+  // A duplicate is not a second share of a sum.
+  const all = own.filter((one) => one.purpose === 'sample').map(({ result }) => result);
   return { visit: visit.id, pointName: visit.name, use: visit.point.use, judged: inReadingOrder(judged), sums: judgeSums(all, set) };
 }
 
@@ -69,11 +102,12 @@ export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zon
   const results = reports.flatMap((report) => (report.putAside ? [] : (report.read?.results ?? [])));
   if (results.length === 0 || !first) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
+  const blanks = visits.flatMap((visit) => blankResults(visit, results));
   const verdicts = visits
-    .map((visit) => judgeVisit(visit, results, zone, [first, ...others]))
+    .map((visit) => judgeVisit(visit, results, blanks, zone, [first, ...others]))
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
-  return { sets: [first, ...others], visits: verdicts, occasions: verdicts.flatMap(occasionsOf) };
+  return { sets: [first, ...others], visits: verdicts, blanks, occasions: verdicts.flatMap(occasionsOf) };
 }
 
 function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {

@@ -1,6 +1,6 @@
-import { cardOf, type AnalysisId, type BottleTable, type RuleId } from '../bottles/index.ts';
+import { cardOf, purpose, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import { misfit, type Misfit } from '../book/index.ts';
-import { inTheField } from '../fill/index.ts';
+import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
@@ -34,7 +34,7 @@ export interface VisitState {
 
 function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: BottleTable | null): VisitState {
   const { id, point, analyses } = visit;
-  const { plan, packed } = round.plan;
+  const { plan, packed, extras } = round.plan;
   const level = point.type === 'well' ? levelState(book.level, point) : null;
   const purge = point.type === 'well' ? purgeState(book.purge, point, level?.agreed ?? null) : null;
   const runs = [...book.runs.values()].flatMap((run) => runState(run, point) ?? []);
@@ -46,15 +46,17 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const sampled = { point, analyses, runs, unknownRuns, table };
   const around = { lab: plan!.lab, handOvers: round.custody, reports: round.read };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
-  const bottles = (table ? bottlesAt(visit, plan!.code, table, nth) : []).flatMap((one) => {
-    const by = runThatFills(sampled, one.rule);
-    // A run that cannot be judged here may have filled any of them.
-    const sample = unknownRuns.length > 0 && !by?.run ? 'special' : (by?.run?.sample ?? 'routine');
-    const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
-    return inTheField(one, cardOf(table!, one.rule), book.fill).map((bottle) =>
-      bottleInStream(bottle, { ...around, measured, sample, packed: packed.has(bottle.place) }),
-    );
-  });
+  const bottles = (table ? bottlesAt(visit, plan!.code, table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).flatMap(
+    (one) => {
+      const by = runThatFills(sampled, one);
+      // A run that cannot be judged here may have filled any of them.
+      const sample = unknownRuns.length > 0 && !by?.run ? 'special' : (by?.run?.sample ?? 'routine');
+      const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
+      return inTheField(one, cardOf(table!, one.rule), book.fill).map((bottle) =>
+        bottleInStream(bottle, { ...around, measured, sample, packed: packed.has(bottle.place) }),
+      );
+    },
+  );
   const isSpecial = unknownRuns.length > 0 || runs.some((run) => run.sample === 'special');
   return {
     ...sampled,
@@ -92,10 +94,12 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
   return visit;
 }
 
-/** Why no bottle of a rule may be filled at a visit as it stands, or null. For page and book alike. */
-export function fillGate(visit: VisitState, rule: RuleId): Misfit | null {
+/** Why a bottle may not be filled at a visit as it stands, or null. For page and book alike. */
+export function fillGate(visit: VisitState, bottle: Pick<FieldBottle, 'rule' | 'purpose'>): Misfit | null {
+  // A blank holds none of the point's water.
+  if (!purpose(bottle.purpose).isWater) return null;
   if (visit.purge && !visit.purge.ended) return misfit('end-purge-first', 'payload.bottle');
-  const by = runThatFills(visit, rule);
+  const by = runThatFills(visit, bottle);
   if (!by || by.run?.finished || by.run?.now?.step.act.type === 'fill') return null;
   return misfit('not-at-filling', 'payload.bottle', { title: by.protocol.title });
 }

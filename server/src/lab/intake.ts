@@ -17,9 +17,10 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
       rule: bottle.card.name,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
       sampleType: bottle.sample,
-      residual: residualFor(visit, bottle.rule) ?? '',
+      purpose: bottle.purpose,
+      residual: residualFor(visit, bottle) ?? '',
       condition: bottleConditions[line.condition],
-      requests: requestsOf(visit, bottle.rule),
+      requests: requestsOf(visit, bottle),
     };
   });
   return {

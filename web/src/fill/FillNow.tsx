@@ -1,3 +1,4 @@
+import { purpose } from '@fonte/core/bottles';
 import { bottleDiscarded, bottleFilled, discardReasons } from '@fonte/core/fill';
 import type { BottleState } from '@fonte/core/round';
 import { Button, Modal, Select, Input } from 'antd';
@@ -70,10 +71,18 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
       <BottlePicture rule={rule} filled={false} />
       <div className="stack">
         <div>
-          <p className="soft small">{bottle.spare ? 'Spare: write its own label' : 'Next bottle'}</p>
+          <p className="soft small">
+            {bottle.spare ? 'Spare: write its own label' : 'Next bottle'}
+            {bottle.purpose === 'sample' ? '' : `. ${purpose(bottle.purpose).name}: ${purpose(bottle.purpose).why}`}
+          </p>
           <p className="label-like">{bottle.id}</p>
           <h2>{rule.name}</h2>
         </div>
+        {bottle.supply && (
+          <p className="finding question small">
+            Open {bottle.supply}, the water that the lab supplied, here at the point and pour all of it into this bottle.
+          </p>
+        )}
         <RuleCard rule={rule} />
         <Said say={say} />
         <div className="row">

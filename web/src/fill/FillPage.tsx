@@ -1,5 +1,6 @@
+import { purpose } from '@fonte/core/bottles';
 import { bottleFilled } from '@fonte/core/fill';
-import { fillGate, runThatFills, stages, type VisitState } from '@fonte/core/round';
+import { fillGate, runThatFills, stages, type BottleState, type VisitState } from '@fonte/core/round';
 import { isOver } from '@fonte/core/tap';
 import { Link } from 'react-router';
 import { Empty } from '../app/Feedback.tsx';
@@ -14,28 +15,30 @@ import { showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Discard, FillNow } from './FillNow.tsx';
 
+const isBlank = (bottle: BottleState) => !purpose(bottle.purpose).isWater;
+
 /** Bottles in their order; one card at a time. */
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
   const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
-  const next = empty.find((bottle) => fillGate(visit, bottle.rule)?.code !== 'not-at-filling');
-  const first = empty.map((bottle) => runThatFills(visit, bottle.rule)).find((by) => by && !(by.run && isOver(by.run)));
+  const next = empty.find((bottle) => fillGate(visit, bottle)?.code !== 'not-at-filling');
+  const first = empty.map((bottle) => runThatFills(visit, bottle)).find((by) => by && !(by.run && isOver(by.run)));
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
-      {visit.purge && !visit.purge.ended && (
+      {visit.purge && !visit.purge.ended && !(next && isBlank(next)) && (
         <Empty title="The purge comes first">
           <p>Bottles are filled once it has ended and the flow cell is off.</p>
           <Link to={roomPath(id, 'purge', visit.id)}>To the purge</Link>
         </Empty>
       )}
-      {first && (
+      {first && !(next && isBlank(next)) && (
         <Empty title="The protocol comes first">
           <p>Its bottle is filled at a step of “{first.protocol.title}”.</p>
           <Link to={roomPath(id, 'tap', visit.id, first.procedure)}>To the protocol</Link>
         </Empty>
       )}
-      {(!visit.purge || visit.purge.ended) && !first && next && <FillNow key={next.id} bottle={next} />}
+      {next && (isBlank(next) || ((!visit.purge || visit.purge.ended) && !first)) && <FillNow key={next.id} bottle={next} />}
       {empty.length === 0 && visit.bottles.length > 0 && (
         <p className="word tone-good" style={{ fontSize: 26 }}>
           <Mark kind="good" size={26} />
@@ -75,6 +78,7 @@ export function Bottles({ visit }: { visit: VisitState }) {
               </span>
               <span>
                 <span className="strong">{bottle.lost ? <s>{bottle.id}</s> : bottle.id}</span> {bottle.card.name}
+                {bottle.purpose === 'sample' ? '' : `, ${purpose(bottle.purpose).name.toLowerCase()}`}
                 <span className="small soft">
                   {bottle.filledAt !== null ? `, ${showTime(bottle.filledAt, round.plan.zone)}` : ''}
                   {bottle.lost ? `: ${bottle.lost.reason}` : ''}

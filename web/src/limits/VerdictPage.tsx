@@ -52,6 +52,7 @@ export function VerdictPage() {
       {verdict.visits.map((visit) => (
         <AtPoint key={visit.visit} verdict={visit} />
       ))}
+      <Blanks verdict={round.verdict} />
       <Refused />
     </div>
   );
@@ -105,6 +106,7 @@ function sentence(verdict: RoundVerdict): string {
   });
   const parts = [
     ...new Set(found),
+    ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
     ...told('over-health', 'over a health value'),
     ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
     ...told('over-action', 'over an action level'),
@@ -198,6 +200,8 @@ function Line({ one }: { one: RoundResult }) {
       </span>
       <span className="small soft">
         {sample === 'special' ? 'A special sample, not for compliance. ' : ''}
+        {one.purpose === 'duplicate' ? 'The duplicate. ' : ''}
+        {one.doubt.length > 0 ? `In doubt: the blank ${one.doubt.join(', ')} holds it too. ` : ''}
         {sayBecause(result.parameter, verdict.because)}
         {verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''}{' '}
         {limit?.note ? `${limit.note}.` : ''} Line {result.line}: “{result.written.result} {result.written.unit}”.
@@ -214,6 +218,25 @@ function Line({ one }: { one: RoundResult }) {
         </ul>
       )}
     </li>
+  );
+}
+
+/** What blanks held: never the water of a point. */
+function Blanks({ verdict: { blanks } }: { verdict: RoundVerdict }) {
+  if (blanks.length === 0) return null;
+  return (
+    <section className="stack">
+      <h2>Blanks</h2>
+      <ul className="plain">
+        {blanks.map(({ result, pointName, isHit }) => (
+          <li key={`${result.bottle} ${result.parameter}`} className={`word tone-${isHit ? 'stop' : 'good'}`}>
+            <Mark kind={isHit ? 'stop' : 'good'} size={15} />
+            {pointName}, {result.bottle}: {parameter(result.parameter).name}{' '}
+            {isHit ? `found, ${result.written.result} ${result.written.unit}. What it went along with is in doubt.` : 'not found'}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -1,7 +1,7 @@
 import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { newId, writeEntry } from '@fonte/core/book';
 import { editionsOn } from '@fonte/core/round';
-import { countBottles, nthVisit, roundPlanned } from '@fonte/core/plan';
+import { bottlesAt, countBottles, nthVisit, roundPlanned } from '@fonte/core/plan';
 import type { Lab, Point } from '@fonte/core/registers';
 import { day, wallTime } from '@fonte/core/time';
 import { Button, Checkbox, DatePicker, Input, Select } from 'antd';
@@ -84,7 +84,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
   const counts = countBottles(
     table,
-    visits.map(({ analyses }) => analyses),
+    visits.flatMap((one) => bottlesAt(one, code, table, { nth: nthVisit(visits, one.id) })),
   );
   const editions = isDay ? editionsOn(draft.date) : null;
   const limits = draft.limits ?? editions?.limits ?? [];

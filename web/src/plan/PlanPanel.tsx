@@ -1,7 +1,8 @@
-import { analysisIds, analysisName, cardOf, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
-import { analysisAdded, analysisRemoved, bottlesPacked, countBottles } from '@fonte/core/plan';
+import { analysisIds, analysisName, cardOf, extraPurposes, purpose, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
+import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, extraPlanned } from '@fonte/core/plan';
 import type { VisitState } from '@fonte/core/round';
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
+import { Correct } from '../book/Correct.tsx';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -24,6 +25,7 @@ function Analyses({ visit }: { visit: VisitState }) {
         <div className="small soft">
           {visit.point.code}, {visit.point.place}
         </div>
+        <Extras visit={visit} />
       </th>
       {offered(visit.table).map((id) => (
         <td key={id}>
@@ -43,6 +45,52 @@ function Analyses({ visit }: { visit: VisitState }) {
   );
 }
 
+/** Duplicates and blanks that go along for this visit. */
+function Extras({ visit }: { visit: VisitState }) {
+  const { round, append } = useRound();
+  const { busy, run, say } = useAction();
+  const planned = round.extras.filter((one) => one.visit === visit.id && visit.analyses.includes(one.analysis));
+  const choices = visit.analyses.flatMap((analysis) =>
+    extraPurposes
+      .filter((id) => !planned.some((one) => one.analysis === analysis && one.purpose === id))
+      .map((id) => ({ value: `${analysis} ${id}`, label: `${purpose(id).name}: ${analysisName(visit.table, analysis)}` })),
+  );
+  const plan = (chosen: string) => {
+    const [analysis, id] = chosen.split(' ') as [AnalysisId, (typeof extraPurposes)[number]];
+    void run(() => append(extraPlanned, { analysis, purpose: id }, { at: visit.id }));
+  };
+  return (
+    <div className="small">
+      {planned.map((one) => (
+        <div key={one.entry}>
+          {purpose(one.purpose).name}: {analysisName(visit.table, one.analysis)}{' '}
+          <Correct
+            entry={one.entry}
+            kind={extraPlanned}
+            what={`${purpose(one.purpose).name.toLowerCase()} at ${visit.name}`}
+            label="Take away"
+          />
+        </div>
+      ))}
+      {choices.length > 0 && (
+        <Select
+          aria-label={`Duplicate or blank at ${visit.name}`}
+          size="small"
+          value={null}
+          placeholder="Duplicate or blank"
+          disabled={busy}
+          options={choices}
+          onChange={(chosen: string | null) => {
+            if (chosen) plan(chosen);
+          }}
+          popupMatchSelectWidth={false}
+        />
+      )}
+      <Said say={say} />
+    </div>
+  );
+}
+
 function Packing() {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
@@ -50,7 +98,7 @@ function Packing() {
   const counts = table
     ? countBottles(
         table,
-        round.visits.map((visit) => visit.analyses),
+        round.bottles.filter((bottle) => !bottle.spare),
       )
     : [];
   const unpacked = round.bottles.filter((bottle) => bottle.stage === 'planned').map((bottle) => bottle.id);

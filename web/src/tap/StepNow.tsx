@@ -110,9 +110,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
     });
   };
   const { act } = step;
-  const bottle = visit.bottles.find(
-    (candidate) => candidate.state === 'empty' && runThatFills(visit, candidate.rule)?.procedure === procedure,
-  );
+  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
 
   return (
     <form
