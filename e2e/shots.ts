@@ -1,7 +1,8 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { click, desk, openBrowser, phone, see, type } from './browser.ts';
+import { people } from '../demo/data/registers.ts';
+import { click, desk, openBrowser, phone, see, tick, type } from './browser.ts';
 import { root, start } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -104,5 +105,15 @@ await type(page, 'Hold at the mark', '40.00');
 await type(page, 'Cut, the wetted length', '3.27');
 await type(page, 'Number', '12.57');
 await shot('bench');
+await page.goto(`${server.address}/rounds/new`, { waitUntil: 'networkidle0' });
+await tick(page, 'School');
+await tick(page, 'Lead and copper at the tap');
+await click(page, 'Visit again: School');
+await shot('new-round');
+await page.goto(`${server.address}/labs`, { waitUntil: 'networkidle0' });
+await page.select('.bar select', people.find((person) => person.role === 'coordinator')!.id);
+await click(page, 'Ponta Norte water laboratory', 'link');
+await see(page, 'Intake hours');
+await shot('lab');
 await browser.close();
 await server.stop();

@@ -1,3 +1,4 @@
+import { purpose } from '@fonte/core/bottles';
 import {
   nextAtVisit,
   runsOf,
@@ -20,7 +21,8 @@ import './stream.css';
 const roomOf: Partial<Record<Stage, StepRoom>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };
 
 function describe(bottle: BottleState, now: number): string {
-  const name = `${bottle.id}, ${bottle.card.name}`;
+  const what = bottle.purpose === 'sample' ? '' : `, ${purpose(bottle.purpose).name.toLowerCase()}`;
+  const name = `${bottle.id}, ${bottle.card.name}${what}`;
   if (bottle.lost) return `${name}: ${bottle.lost.how}, ${bottle.lost.reason}`;
   const left =
     bottle.holding && bottle.stage === 'filled'
@@ -64,6 +66,7 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
                   aria-label={describe(bottle, now)}
                 >
                   {bottle.card.letter}
+                  {purpose(bottle.purpose).mark.charAt(0).toLowerCase()}
                 </span>
               );
             })}
