@@ -5,13 +5,13 @@ import type { Entry } from '../book/index.ts';
 import { bottleTables, type RuleId } from '../bottles/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
-import { levelLeftOut, levelRead } from '../level/index.ts';
-import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, extraPlanned, roundGivenUp, roundPlanned } from '../plan/index.ts';
+import { levelRead } from '../level/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlanned } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
-import { clockStarted, stepDone } from '../tap/index.ts';
-import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextAtVisit, nextStep, overview, sayMisfit } from './index.ts';
+import { clockStarted } from '../tap/index.ts';
+import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextStep, overview, sayMisfit } from './index.ts';
 
 const table = bottleTables.newest[0]!;
 let book: Script;
@@ -372,136 +372,4 @@ it('names the next step through the day', () => {
   purged();
   expect(nextStep(state())).toMatchObject({ room: 'fill', code: 'fill', data: { count: 4 } });
   expect(tapPoint.code).toBe('MH1');
-});
-
-describe('a round that is given up', () => {
-  it('asks for nothing more in the field, and for what is out already', () => {
-    book.sampleTap();
-    book.write(roundGivenUp, { reason: 'storm, the road is closed' });
-    expect(state().givenUp).toMatchObject({ reason: 'storm, the road is closed' });
-    expect(nextStep(state())).toMatchObject({ code: 'hand-over', data: { count: 1 } });
-    expect(misfit(book.make(roundGivenUp, { reason: 'again' }))?.message).toBe('This round was given up already.');
-  });
-
-  it('is done at once when nothing was taken, and goes on when that is struck', () => {
-    const given = book.write(roundGivenUp, { reason: 'planned for the wrong week' });
-    expect(nextStep(state())).toBeNull();
-    book.correct(given, 'it goes on');
-    expect(nextStep(state())).toMatchObject({ code: 'measure-level' });
-  });
-});
-
-describe('a supply well that runs', () => {
-  const running = { method: 'running' as const, ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph' as const] };
-  const set = (ph: string) => book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text: ph, unit: 'pH' } } });
-
-  it('needs no level and no volume, only readings that hold', () => {
-    book.atWell(levelLeftOut, { reason: 'sealed head, no way in for a tape' });
-    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'set-up-purge' });
-    expect(
-      misfit(book.make(purgeSetUp, { ...running, method: 'volumes', insideDiameter: { text: '52', unit: 'mm' }, volumes: 3 }, book.well))
-        ?.path,
-    ).toBe('visit');
-    book.atWell(purgeSetUp, running);
-    set('7.40');
-    expect(misfit(book.make(purgeEnded, { flowCellDetached: true }, book.well))?.path).toBe('payload.reason');
-    set('7.42');
-    expect(visit(book.well).purge).toMatchObject({ ready: true, volumesDone: 0, setUp: { aim: null } });
-    book.atWell(purgeEnded, { flowCellDetached: true });
-    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'fill' });
-  });
-
-  it('asks for the level again when leaving it out is struck', () => {
-    const left = book.atWell(levelLeftOut, { reason: 'no tape in the van' });
-    expect(nextAtVisit(visit(book.well))?.code).toBe('set-up-purge');
-    book.correct(left, 'a tape was found');
-    expect(nextAtVisit(visit(book.well))?.code).toBe('measure-level');
-  });
-});
-
-describe('duplicates and blanks', () => {
-  const extra = (purpose: 'duplicate' | 'field-blank', analysis: 'metals' | 'nutrients' = 'metals') =>
-    book.write(extraPlanned, { analysis, purpose }, { at: book.well });
-  const ids = () => visit(book.well).bottles.map(({ id }) => id);
-
-  it('are bottles with labels of their own: blanks first, duplicates beside their sample', () => {
-    extra('duplicate');
-    extra('field-blank');
-    expect(ids()).toEqual(['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D', '261123A-MW3-N', '261123A-MW3-A', '261123A-MW3-G']);
-    expect(visit(book.well).bottles[0]).toMatchObject({ supply: '261123A-MW3-M-FS', purpose: 'field-blank' });
-    expect(misfit(book.make(extraPlanned, { analysis: 'metals', purpose: 'duplicate' }, book.well))?.path).toBe('payload.purpose');
-    expect(misfit(book.make(extraPlanned, { analysis: 'coliforms', purpose: 'duplicate' }, book.well))?.path).toBe('payload.analysis');
-  });
-
-  it('go with their analysis, and when they are struck', () => {
-    const planned = extra('duplicate');
-    book.atWell(analysisRemoved, { analysis: 'metals' });
-    expect(ids()).not.toContain('261123A-MW3-M-D');
-    book.atWell(analysisAdded, { analysis: 'metals' });
-    expect(ids()).toContain('261123A-MW3-M-D');
-    book.correct(planned, 'one in ten is enough');
-    expect(ids()).not.toContain('261123A-MW3-M-D');
-  });
-
-  it('that are blank are filled at any time, and asked for before the water', () => {
-    extra('field-blank');
-    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MW3-M-FR' }, book.well))).toBeUndefined();
-    purged();
-    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'fill-blanks', data: { count: 1 } });
-    fill('261123A-MW3-M-FR');
-    expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'fill', data: { count: 4 } });
-  });
-
-  it('of a bottle that a protocol fills wait for the protocol as the sample does', () => {
-    book.write(extraPlanned, { analysis: 'coliforms', purpose: 'duplicate' }, { at: book.tap });
-    expect(misfit(book.make(bottleFilled, { bottle: '261123A-MH1-B-D' }, book.tap))?.message).toContain('filling step');
-    book.sampleTap({ before: 'fill' });
-    book.atTap(bottleFilled, { bottle: '261123A-MH1-B' });
-    expect(
-      misfit(book.make(stepDone, { procedure: 'coliforms-distribution', step: 'fill', answer: { type: 'fill' } }, book.tap))?.message,
-    ).toBe('Fill the bottle first.');
-    book.atTap(bottleFilled, { bottle: '261123A-MH1-B-D' });
-    book.done('fill', { type: 'fill' });
-    expect(visit(book.tap).runs[0]!.now?.step.id).toBe('cold');
-  });
-
-  it('are never the water of the point when they are blank: a hit puts what went along in doubt', () => {
-    extra('duplicate');
-    extra('field-blank');
-    purged();
-    for (const id of ['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D']) fill(id);
-    book.write(handedOver, {
-      to: lab.id,
-      releasedBy: 'Inês Faria',
-      receivedBy: 'Desk',
-      coolerTemperature: { text: '4', unit: 'degC' },
-      signature: 'Inês Faria',
-      bottles: ['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D'].map((bottle) => ({ bottle, condition: 'good' as const })),
-    });
-    const iron = (bottle: string, value: number) => ({
-      line: 2,
-      bottle,
-      parameter: 'iron' as const,
-      form: 'value' as const,
-      value,
-      estimated: false,
-      reportingLimit: 5,
-      written: { result: String(value), unit: 'µg/L', reportingLimit: '5' },
-    });
-    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
-    book.write(reportRead, {
-      sha256: 'a'.repeat(64),
-      mapping: { columns: {} },
-      unread: 0,
-      results: [iron('261123A-MW3-M-FR', 900), iron('261123A-MW3-M', 100), iron('261123A-MW3-M-D', 104)],
-    });
-    const { verdict } = state();
-    expect(verdict!.blanks).toMatchObject([{ result: { bottle: '261123A-MW3-M-FR' }, isHit: true }]);
-    expect(verdict!.visits[0]!.judged.map(({ purpose, doubt, verdict: one }) => [purpose, doubt, one.state])).toEqual([
-      ['duplicate', ['261123A-MW3-M-FR'], 'meets'],
-      ['sample', ['261123A-MW3-M-FR'], 'meets'],
-    ]);
-    // 900 µg/L is over the 200 of the Directive, and asks for nothing: it is no water that anybody drinks.
-    expect(verdict!.occasions.every((one) => one.state === 'meets')).toBe(true);
-  });
 });

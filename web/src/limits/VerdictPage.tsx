@@ -1,4 +1,4 @@
-import { boundsOf, sayBecause, type JudgedResult, type SumVerdict, type VerdictState } from '@fonte/core/limits';
+import { sayBecause, type JudgedResult, type SumVerdict, type VerdictState } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
 import { showNumber, unitLabel } from '@fonte/core/units';
@@ -8,6 +8,8 @@ import { Empty } from '../app/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import { How } from '../working/Figure.tsx';
+import { Blanks, Refused } from './Beside.tsx';
+import { headline } from './headline.ts';
 import { JudgeAnew } from './JudgeAnew.tsx';
 import { ledBy, useLeadingLimits } from './leading.ts';
 import { LimitScale } from './LimitScale.tsx';
@@ -38,7 +40,7 @@ export function VerdictPage() {
   const [own] = round.verdict.sets;
   return (
     <div className="stack-wide">
-      <h1>{sentence(verdict)}</h1>
+      <h1>{headline(verdict)}</h1>
       <Sets verdict={verdict} />
       {verdict !== round.verdict && (
         <p className="finding note small">
@@ -81,43 +83,6 @@ function Sets({ verdict: { sets } }: { verdict: RoundVerdict }) {
       <JudgeAnew />
     </div>
   );
-}
-
-/** Germs are found, or it cannot be told, whatever a set says of them. */
-function sentence(verdict: RoundVerdict): string {
-  const all = verdict.visits.flatMap((visit) => visit.judged);
-  const germs = all.filter(({ result }) => parameter(result.parameter).unit === 'per100mL');
-  const rest = all.filter((one) => !germs.includes(one));
-  const count = (state: VerdictState) => rest.filter((one) => one.verdict.state === state).length;
-  const sums = verdict.visits.flatMap((visit) => visit.sums).filter((sum) => sum.state === 'over-health').length;
-  const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
-  let isFirst = true;
-  const told = (state: VerdictState, what: string, [one, many] = ['is ', 'are ']) => {
-    const number = count(state);
-    if (number === 0) return [];
-    const results = isFirst ? plural(number, 'result ', 'results ') : `${number} `;
-    isFirst = false;
-    return [`${results}${number === 1 ? one : many}${what}`];
-  };
-  const found = germs.flatMap(({ result, verdict: one }) => {
-    const name = parameter(result.parameter).name;
-    if (boundsOf(result).low > 0) return [`${name} found`];
-    return one.state === 'meets' || result.form === 'absent' || result.value === 0 ? [] : [`${name} cannot be told`];
-  });
-  const parts = [
-    ...new Set(found),
-    ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
-    ...told('over-health', 'over a health value'),
-    ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
-    ...told('over-action', 'over an action level'),
-    ...told('cannot-tell', 'cannot be told', ['', '']),
-    ...told('over-indicator', 'over an indicator value'),
-    ...told('over-aesthetic', 'over a value for taste or looks'),
-  ];
-  const text = parts.join(', ');
-  const unset = count('no-value');
-  if (text === '') return unset > 0 ? `Every result that has a value meets it; ${unset} have none.` : 'Every result meets its value.';
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }
 
 function AtPoint({ verdict }: { verdict: VisitVerdict }) {
@@ -218,42 +183,5 @@ function Line({ one }: { one: RoundResult }) {
         </ul>
       )}
     </li>
-  );
-}
-
-/** What blanks held: never the water of a point. */
-function Blanks({ verdict: { blanks } }: { verdict: RoundVerdict }) {
-  if (blanks.length === 0) return null;
-  return (
-    <section className="stack">
-      <h2>Blanks</h2>
-      <ul className="plain">
-        {blanks.map(({ result, pointName, isHit }) => (
-          <li key={`${result.bottle} ${result.parameter}`} className={`word tone-${isHit ? 'stop' : 'good'}`}>
-            <Mark kind={isHit ? 'stop' : 'good'} size={15} />
-            {pointName}, {result.bottle}: {parameter(result.parameter).name}{' '}
-            {isHit ? `found, ${result.written.result} ${result.written.unit}. What it went along with is in doubt.` : 'not found'}
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-function Refused() {
-  const { round } = useRound();
-  const refused = round.bottles.filter((bottle) => bottle.lost?.how === 'refused');
-  if (refused.length === 0) return null;
-  return (
-    <section className="stack">
-      <h2>No result</h2>
-      <ul>
-        {refused.map((bottle) => (
-          <li key={bottle.id}>
-            {bottle.id}: refused, {bottle.lost!.reason}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
