@@ -5,7 +5,7 @@ import { convert, readNumber } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
 import type { MeasureStop, Step, Stop } from './protocol.ts';
-import type { RunStep } from './run.ts';
+import type { RunStep } from './run-step.ts';
 
 const residualMinimumAt = (point: Point) => (point.type === 'tap' ? (point.tap.residualMinimum ?? undefined) : undefined);
 

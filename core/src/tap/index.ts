@@ -1,6 +1,7 @@
 export * from './entries.ts';
 export * from './protocol.ts';
 export * from './answers.ts';
+export * from './run-step.ts';
 export * from './run.ts';
 export * from './room.ts';
 export { protocols } from './tables/index.ts';

@@ -4,7 +4,8 @@ import type { Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
-import { findProtocol, isOver, protocolsFor, runState, type RunBook, type RunStep } from './run.ts';
+import { findProtocol, isOver, protocolsFor, runState, type RunBook } from './run.ts';
+import type { RunStep } from './run-step.ts';
 
 /** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
 export type RunsBook = ReadonlyMap<string, RunBook>;

@@ -5,27 +5,12 @@ import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
 import { stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Protocol, Step, Stop } from './protocol.ts';
+import type { Protocol, Step } from './protocol.ts';
+import type { RunStep } from './run-step.ts';
 import { protocols } from './tables/index.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
-
-export interface RunStep {
-  step: Step;
-  state: 'done' | 'skipped' | 'now' | 'later';
-  /** When its clock was started, in ms. */
-  clockFrom: number | null;
-  /** How long, in ms, after its time the start of its clock was written down; 0 when it was started as it happened. */
-  clockBackdated: number;
-  /** Why its clock was started anew, each time. */
-  restarts: readonly string[];
-  doneAt: number | null;
-  entry: string | null;
-  answer: StepAnswer | null;
-  departure: string | null;
-  stops: Stop[];
-}
 
 /** Where a run stands. `sample` is what its bottle is: only a run without stops takes a routine sample. */
 export interface RunState {

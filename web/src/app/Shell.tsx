@@ -4,6 +4,7 @@ import { roleNames } from '@fonte/core/book';
 import { useNow } from '../time/useNow.ts';
 import { useMe, useSession } from './session.ts';
 import { post } from './api.ts';
+import { usePageTitle } from './usePageTitle.ts';
 import { Failed } from './Feedback.tsx';
 import { Settings } from './Settings.tsx';
 
@@ -60,8 +61,12 @@ function SkipTime() {
 export function Shell() {
   const { demo, people, become } = useSession();
   const me = useMe();
+  const main = usePageTitle();
   return (
     <div className="shell">
+      <a className="skip-link" href="#main">
+        To the page
+      </a>
       <header className="bar">
         <Link to="/" className="name" aria-label="Fonte, today">
           <img src="/mark.svg" alt="" width={30} height={30} />
@@ -96,7 +101,7 @@ export function Shell() {
           )}
         </div>
       </header>
-      <main>
+      <main id="main" tabIndex={-1} ref={main}>
         <Outlet />
       </main>
       <ScrollRestoration />

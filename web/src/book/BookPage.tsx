@@ -2,7 +2,7 @@ import { server, struck, type BookEntry, type Entry } from '@fonte/core/book';
 import { sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useSession } from '../app/session.ts';
-import { showMoment } from '../time/show.ts';
+import { showMoment, showSecond } from '../time/show.ts';
 import { inWords } from './inWords.ts';
 import { useRound } from './useRound.ts';
 
@@ -52,7 +52,7 @@ export function BookPage() {
               return (
                 <tr key={entry.id}>
                   <td className="number">{index + 1}</td>
-                  <td style={{ whiteSpace: 'nowrap' }}>{showMoment(millis(entry.at), round.plan.zone)}</td>
+                  <td style={{ whiteSpace: 'nowrap' }}>{showSecond(millis(entry.at), round.plan.zone)}</td>
                   <td>{initials(entry.author)}</td>
                   <td>{nameOf(entry)}</td>
                   <td>

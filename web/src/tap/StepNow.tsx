@@ -11,29 +11,20 @@ import {
   type StepAnswer,
 } from '@fonte/core/tap';
 import { runThatFills, sayMisfit, type VisitState } from '@fonte/core/round';
-import type { Typed } from '@fonte/core/units';
-import { Button, Segmented } from 'antd';
-import { useState } from 'react';
+import { Button } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import { Said } from '../book/Said.tsx';
 import { useAction } from '../book/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { FillNow } from '../fill/FillNow.tsx';
 import { Mark } from '../theme/Mark.tsx';
-import { Countdown } from '../time/Countdown.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
+import { numberError } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
-import { Choices, Reason } from './Answers.tsx';
+import { Reason } from './Answers.tsx';
+import { StepBody, type StepDraft } from './StepBody.tsx';
 
-interface Draft {
-  checks: Record<string, boolean>;
-  option: string;
-  reading: Typed;
-  departure: string;
-}
-
-function answerFrom({ act }: Step, draft: Draft): StepAnswer {
+function answerFrom({ act }: Step, draft: StepDraft): StepAnswer {
   switch (act.type) {
     case 'checks': {
       const said = (is: boolean) => act.items.filter((item) => draft.checks[item.id] === is).map((item) => item.id);
@@ -60,7 +51,7 @@ type Detour = keyof typeof detours;
 export function StepNow({ visit, procedure, now }: { visit: VisitState; procedure: string; now: RunStep }) {
   const { append } = useRound();
   const { step } = now;
-  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`step.${visit.id}.${procedure}.${step.id}`, {
+  const [draft, setDraft, clear, entryId] = useDraft<StepDraft>(`step.${visit.id}.${procedure}.${step.id}`, {
     checks: {},
     option: '',
     reading: { text: '', unit: step.act.type === 'measure' ? step.act.unit : 'mg/L' },
@@ -72,7 +63,12 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   const { busy, run, say } = useAction();
   const time = useNow();
   const settled = useSettled();
-  const set = (change: Partial<Draft>) => setDraft({ ...draft, ...change });
+  const heading = useRef<HTMLHeadingElement>(null);
+  // The button that was pressed is gone: the keyboard goes on from the new step, unless a field has taken it.
+  useEffect(() => {
+    if (document.activeElement === document.body) heading.current?.focus();
+  }, []);
+  const set = (change: Partial<StepDraft>) => setDraft({ ...draft, ...change });
 
   const answer = answerFrom(step, draft);
   const misfit = misfitAnswer(step, answer);
@@ -122,7 +118,9 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       }}
       aria-label="The step now"
     >
-      <h2 className="step-say">{step.say}</h2>
+      <h2 className="step-say" tabIndex={-1} ref={heading}>
+        {step.say}
+      </h2>
       <p>{step.why}</p>
       {step.caution && (
         <p className="finding question">
@@ -132,53 +130,17 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           </span>
         </p>
       )}
-      {act.type === 'checks' &&
-        act.items.map((item) => (
-          <div key={item.id} className="check-line">
-            <span>{item.label}</span>
-            <Segmented
-              size="large"
-              aria-label={item.label}
-              value={item.id in draft.checks ? (draft.checks[item.id] ? 'yes' : 'no') : ''}
-              onChange={(value) => set({ checks: { ...draft.checks, [item.id]: value === 'yes' } })}
-              options={[
-                { value: 'yes', label: 'Yes' },
-                { value: 'no', label: 'No' },
-              ]}
-            />
-          </div>
-        ))}
-      {act.type === 'choose' && <Choices options={act.options} chosen={draft.option} onChoose={(option) => set({ option })} />}
-      {act.type === 'measure' && (
-        <TypedField
-          big
-          autoFocus
-          label={step.say}
-          value={draft.reading}
-          units={[act.unit]}
-          onChange={(reading) => set({ reading })}
-          error={tried && refused ? refused.message : undefined}
-          hint={step.source}
-        />
-      )}
-      {act.type === 'clock' &&
-        (now.clockFrom === null ? (
-          <div>
-            <Button
-              type="primary"
-              size="large"
-              loading={busy}
-              disabled={!settled}
-              onClick={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
-            >
-              Start the clock
-            </Button>{' '}
-            <span className="soft">{act.usual}</span>
-          </div>
-        ) : (
-          <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />
-        ))}
-      {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
+      <StepBody
+        visit={visit}
+        procedure={procedure}
+        now={now}
+        draft={draft}
+        set={set}
+        problem={tried && refused ? refused.message : undefined}
+        time={time}
+        busy={busy || !settled}
+        start={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
+      />
 
       {stops.map((stop) => (
         <div key={stop.say} className={`finding ${stop.outcome === 'abandoned' ? 'stop' : 'question'}`} role="alert">

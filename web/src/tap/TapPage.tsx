@@ -108,6 +108,9 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
   return (
     <div className="tap">
       <div className="ask">
+        <p className="hidden" role="status">
+          {run.now ? `Now: ${run.now.step.say}` : ''}
+        </p>
         {run.now && <StepNow key={`${run.now.step.id} ${run.now.restarts.length}`} visit={visit} procedure={run.procedure} now={run.now} />}
         {run.abandoned && <Abandoned run={run} />}
         {run.givenUp !== null && (

@@ -11,6 +11,11 @@ export function showMoment(milliseconds: number, zone: string): string {
   return `${day}, ${showTime(milliseconds, zone)}`;
 }
 
+/** `Mon 23 Nov, 14:05:09`: to the second, where the order of things is read. */
+export function showSecond(milliseconds: number, zone: string): string {
+  return `${showMoment(milliseconds, zone)}:${String(new Date(milliseconds).getUTCSeconds()).padStart(2, '0')}`;
+}
+
 /** `23 November 2026`. */
 export function showDate(date: string): string {
   return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(

@@ -8,23 +8,31 @@ interface Kept<T> {
   id: string;
 }
 
+const isPlain = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * A kept draft as the form has it now. One that an earlier version of the form kept lacks what is new in it: that comes from
+ * the empty form, so that an update in mid-work neither loses what was typed nor breaks the page.
+ */
+export function keptDraft<T>(text: string | null, fresh: Kept<T>): Kept<T> {
+  if (text === null) return fresh;
+  try {
+    const kept = JSON.parse(text) as Partial<Kept<T>> | null;
+    if (typeof kept?.id !== 'string' || kept.value === undefined) return fresh;
+    if (!isPlain(fresh.value)) return typeof kept.value === typeof fresh.value ? { value: kept.value, id: kept.id } : fresh;
+    return isPlain(kept.value) ? { value: { ...fresh.value, ...kept.value }, id: kept.id } : fresh;
+  } catch {
+    return fresh;
+  }
+}
+
 /**
  * What is being typed, kept in this tab until it is written down, so that a reload loses nothing. With it is kept the id of
  * the entry it will become. `clear` forgets both once it stands in the book.
  */
 export function useDraft<T>(key: string, initial: T): [T, (value: T) => void, () => void, string] {
   const name = `fonte.draft.${key}`;
-  const [{ value, id }, setKept] = useState<Kept<T>>(() => {
-    const text = sessionStorage.getItem(name);
-    const fresh = { value: initial, id: newId(now()) };
-    if (text === null) return fresh;
-    try {
-      const kept = JSON.parse(text) as Kept<T>;
-      return typeof kept.id === 'string' ? kept : fresh;
-    } catch {
-      return fresh;
-    }
-  });
+  const [{ value, id }, setKept] = useState<Kept<T>>(() => keptDraft(sessionStorage.getItem(name), { value: initial, id: newId(now()) }));
   const change = useCallback(
     (next: T) => {
       setKept((kept) => {

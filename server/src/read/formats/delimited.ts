@@ -1,5 +1,5 @@
 import { textTable } from '@fonte/core/read';
-import type { ReportFormat } from './index.ts';
+import type { ReportFormat } from './format.ts';
 
 /** Text with `;`, `,`, tabs or `|` between its cells. */
 export const delimited: ReportFormat = { endings: ['.csv', '.txt', '.tsv'], accepts: () => true, table: textTable };

@@ -1,6 +1,6 @@
 import { tableOfRows, type ReportTable } from '@fonte/core/read';
 import readWorkbook from 'read-excel-file/node';
-import type { ReportFormat } from './index.ts';
+import type { ReportFormat } from './format.ts';
 
 const zip = [0x50, 0x4b, 0x03, 0x04];
 
