@@ -102,14 +102,20 @@ const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
 function once<R>(work: (text: string) => R): (text: string) => R {
   const known = new Map<string, R>();
   return (text) => {
-    if (!known.has(text)) known.set(text, work(text));
-    return known.get(text)!;
+    let result = known.get(text);
+    if (result === undefined) known.set(text, (result = work(text)));
+    return result;
   };
 }
 
-/** What the words of a file mean. */
-function fileWords() {
-  return { parameter: once(parameterCalled), unit: once(unitCalled), days: once(possibleDays) };
+/** What the words of a file mean; its reporting limits, unlike its results, are few. */
+function fileWords(style: NumberStyle) {
+  return {
+    parameter: once(parameterCalled),
+    unit: once(unitCalled),
+    days: once(possibleDays),
+    limit: once((text) => readValue(text, '', style)),
+  };
 }
 
 function interpretRow(
@@ -145,7 +151,7 @@ function interpretRow(
   const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
   const inOwn = (number: number) => convert(number, from, own) * factor;
 
-  const limit = readValue(cell('reportingLimit'), '', style);
+  const limit = words.limit(cell('reportingLimit'));
   const reportingLimit = limit.ok && limit.value !== null ? inOwn(limit.value) : null;
   const number = value.value === null ? null : inOwn(value.value);
   const [least, most] = parameter(id).possible;
@@ -179,24 +185,25 @@ function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: Ret
 export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Interpretation {
   const column = mapping.columns.result;
   const style = numberStyle(table.rows.map((row) => row.cells[column ?? -1] ?? ''));
-  const words = fileWords();
+  const words = fileWords(style);
   const results: LabResult[] = [];
   const unread: Unread[] = [];
   const doubts: Unread[] = [];
-  const seen = new Map<string, number>();
+  const linesOf = new Map<string, Partial<Record<ParameterId, number>>>();
   for (const row of table.rows) {
     const read = interpretRow(row, mapping, bottles, style, words);
     if ('why' in read) {
       unread.push(read);
       continue;
     }
-    const key = `${read.bottle} ${read.parameter}`;
-    const before = seen.get(key);
+    let lines = linesOf.get(read.bottle);
+    if (!lines) linesOf.set(read.bottle, (lines = {}));
+    const before = lines[read.parameter];
     if (before !== undefined) {
       unread.push(reader(row, mapping).fail('parameter', `Reported twice: line ${before} has it too.`));
       continue;
     }
-    seen.set(key, row.line);
+    lines[read.parameter] = row.line;
     results.push(read);
     const doubt = doubtDate(row, mapping, bottles.get(read.bottle)!.filledOn, words);
     if (doubt) doubts.push(doubt);

@@ -4,9 +4,14 @@ import type { BottlesByLabel } from './interpret.ts';
 
 /** What was asked of an accepted bottle and is not in the report. */
 export function missingResults(results: readonly LabResult[], bottles: BottlesByLabel): { bottle: string; parameters: ParameterId[] }[] {
-  const got = new Set(results.map((result) => `${result.bottle} ${result.parameter}`));
+  const got = new Map<string, ParameterId[]>();
+  for (const { bottle, parameter } of results) {
+    const there = got.get(bottle);
+    if (there) there.push(parameter);
+    else got.set(bottle, [parameter]);
+  }
   return [...bottles].flatMap(([bottle, { parameters: asked }]) => {
-    const parameters = asked.filter((id) => !got.has(`${bottle} ${id}`));
+    const parameters = asked.filter((id) => !got.get(bottle)?.includes(id));
     return parameters.length > 0 ? [{ bottle, parameters }] : [];
   });
 }

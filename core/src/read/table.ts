@@ -49,7 +49,9 @@ function tooLarge(rows: readonly TableRow[]): { refusal: Refusal } | null {
 }
 
 function countBreaks(cells: readonly string[]): number {
-  return cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
+  let breaks = 0;
+  for (const cell of cells) if (/[\r\n]/.test(cell)) breaks += cell.match(/\r\n|\r|\n/g)!.length;
+  return breaks;
 }
 
 function withLines(data: readonly string[][]): TableRow[] {

@@ -49,7 +49,7 @@ export function readValue(
   const flags = qualifier.trim().toUpperCase();
   if (text === '') return { ok: false, message: 'The result is empty.' };
   if (text.length > longestResult) return { ok: false, message: `“${text.slice(0, 40)}…” is too long for a result.` };
-  const word = words.find(([pattern]) => pattern.test(text));
+  const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
   if (word) return { ok: true, form: word[1], value: null, estimated: false };
 
   const match = /^([<>≤≥]?)\s*([-−+]?[\d.,\s]+?)\s*([A-Z]{1,2})?$/i.exec(text);
