@@ -1,44 +1,17 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { atTheWell } from '../../test/at-the-well.ts';
 import { lab, Script } from '../../test/script.ts';
-import type { Entry } from '../book/index.ts';
 import { handedOver } from '../custody/index.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { levelLeftOut, levelRead } from '../level/index.ts';
+import { levelLeftOut } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived } from '../read/index.ts';
 import { stepDone } from '../tap/index.ts';
-import { fold, foresee, nextAtVisit, nextStep, sayMisfit } from './index.ts';
+import { nextAtVisit, nextStep } from './index.ts';
 
 let book: Script;
-const state = () => fold(book.entries)!;
-const visit = (id: string) => state().visits.find((candidate) => candidate.id === id)!;
-const misfit = (entry: Entry) => {
-  const found = foresee(book.entries, entry).misfit;
-  return found ? { path: found.field, message: sayMisfit(found) } : undefined;
-};
-const level = (text: string, unit: 'm' | 'ft' = 'm') =>
-  book.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
-const readings = (pumped: string, temperature: string) =>
-  book.atWell(purgeReading, {
-    pumped: { text: pumped, unit: 'L' },
-    values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
-  });
-const purged = () => {
-  level('7.40');
-  level('7.40');
-  book.atWell(purgeSetUp, {
-    method: 'volumes',
-    insideDiameter: { text: '52', unit: 'mm' },
-    volumes: 3,
-    criterion: 'two-sets@2026-1',
-    parameters: ['temperature', 'ph', 'oxygen'],
-  });
-  readings('35', '16.1');
-  readings('72', '16.1');
-  book.atWell(purgeEnded, { flowCellDetached: true });
-};
-const fill = (id: string) => book.atWell(bottleFilled, { bottle: id });
+const { state, visit, misfit, purged, fill } = atTheWell(() => book);
 
 beforeEach(() => {
   book = new Script().plan();

@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
+import { atTheWell } from '../../test/at-the-well.ts';
 import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { actionDone } from '../act/index.ts';
 import type { Entry } from '../book/index.ts';
@@ -7,43 +8,16 @@ import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
 import { levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlanned } from '../plan/index.ts';
-import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
+import { purgeEnded, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { hour } from '../time/index.ts';
 import { clockStarted } from '../tap/index.ts';
-import { bottlesAtLab, editionsOn, fold, foresee, formLines, nextStep, overview, sayMisfit } from './index.ts';
+import { bottlesAtLab, editionsOn, foresee, formLines, nextStep, overview } from './index.ts';
 
 const table = bottleTables.newest[0]!;
 let book: Script;
-const state = () => fold(book.entries)!;
-const visit = (id: string) => state().visits.find((candidate) => candidate.id === id)!;
+const { state, visit, misfit, level, readings, purged, fill } = atTheWell(() => book);
 const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
-const misfit = (entry: Entry) => {
-  const found = foresee(book.entries, entry).misfit;
-  return found ? { path: found.field, message: sayMisfit(found) } : undefined;
-};
-const level = (text: string, unit: 'm' | 'ft' = 'm') =>
-  book.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit }, water: 'static' });
-const readings = (pumped: string, temperature: string) =>
-  book.atWell(purgeReading, {
-    pumped: { text: pumped, unit: 'L' },
-    values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
-  });
-const purged = () => {
-  level('7.40');
-  level('7.40');
-  book.atWell(purgeSetUp, {
-    method: 'volumes',
-    insideDiameter: { text: '52', unit: 'mm' },
-    volumes: 3,
-    criterion: 'two-sets@2026-1',
-    parameters: ['temperature', 'ph', 'oxygen'],
-  });
-  readings('35', '16.1');
-  readings('72', '16.1');
-  book.atWell(purgeEnded, { flowCellDetached: true });
-};
-const fill = (id: string) => book.atWell(bottleFilled, { bottle: id });
 const handOver = (ids: string[]) =>
   book.write(handedOver, {
     to: lab.id,
