@@ -1,9 +1,10 @@
 /** Rooms of the core from the ground up: each may look only at rooms before it. */
 const rooms = [
   'schemas',
+  'endpoints',
+  'findings',
   'units',
   'working',
-  'findings',
   'time',
   'parameters',
   'book',

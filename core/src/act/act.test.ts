@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { atWall, hour } from '../time/index.ts';
-import { actionDone, followUps, followUpTables, resamples, type ActBook, type Occasion } from './index.ts';
+import { actionDone, followUps, followUpTables, resamples, sayTask, type ActBook, type Occasion } from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const arrived = atWall('2026-11-23', '15:40', zone);
@@ -48,13 +48,13 @@ describe('what follows from a verdict', () => {
       occasion({ parameter: 'nitrate', state: 'over-health' }),
       occasion({ parameter: 'lead', state: 'over-health' }),
     );
-    expect(both.map((action) => action.because)).toEqual(['Lead, Nitrate (as NO₃)']);
+    expect(both.map((action) => sayTask(action.task).because)).toEqual(['Lead, Nitrate (as NO₃)']);
     expect(ids(occasion(), occasion({ visit: 'v2' }))).toHaveLength(4);
   });
 
   it('never advises to boil against chemicals', () => {
     const [action] = actions(occasion({ parameter: 'nitrate', state: 'over-health' }));
-    expect(action!.do).toContain('No advice to boil');
+    expect(sayTask(action!.task).do).toContain('No advice to boil');
   });
 
   it('is done once somebody says what was done', () => {
@@ -68,7 +68,7 @@ describe('what follows from a verdict', () => {
 it('asks for a refused sample again within three days, with the reason', () => {
   const refused = [{ bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', reason: 'Leaking on arrival', at: arrived }];
   expect(resamples(refused, new Map())).toMatchObject([
-    { id: 'resample:A-MW3-A', because: 'Leaking on arrival', due: arrived + 72 * hour, done: null },
+    { id: 'resample:A-MW3-A', task: { code: 'resample', reason: 'Leaking on arrival' }, due: arrived + 72 * hour, done: null },
   ]);
   expect(resamples(refused, done('resample:A-MW3-A', 'sampled again'))[0]?.done?.note).toBe('sampled again');
 });

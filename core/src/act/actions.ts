@@ -1,7 +1,7 @@
+import { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
-import type { ParameterId } from '../parameters/index.ts';
-import { parameter } from '../parameters/index.ts';
+import { ParameterId } from '../parameters/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
 import type { FollowUpRule, FollowUpTable } from './tables/rules.ts';
@@ -16,17 +16,24 @@ export interface Occasion {
   state: VerdictState;
 }
 
+/** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
+export const Task = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('rule'), rule: z.string(), do: z.string(), parameters: z.array(ParameterId) }),
+  z.object({ code: z.literal('resample'), bottle: z.string(), reason: z.string() }),
+]);
+export type Task = z.infer<typeof Task>;
+
 /** Something that must be done by a deadline (ms). Its id is stable: one rule at one point. */
-export interface FollowUp {
-  id: string;
-  visit: string;
-  pointName: string;
-  do: string;
-  because: string;
-  due: number;
-  source: string;
-  done: { at: number; note: string; entry: string } | null;
-}
+export const FollowUp = z.object({
+  id: z.string(),
+  visit: z.string(),
+  pointName: z.string(),
+  task: Task,
+  due: z.number(),
+  source: z.string(),
+  done: z.object({ at: z.number(), note: z.string(), entry: z.string() }).nullable(),
+});
+export type FollowUp = z.infer<typeof FollowUp>;
 
 /** A bottle that the lab refused, with the moment (ms) of its answer. */
 export interface RefusedBottle {
@@ -70,8 +77,7 @@ export function resamples(refused: readonly RefusedBottle[], done: ActBook): Fol
       id,
       visit,
       pointName,
-      do: `Sample again: the lab refused ${bottle}.`,
-      because: reason,
+      task: { code: 'resample', bottle, reason },
       due: at + resampleWithin,
       source: 'Common practice',
       done: done.get(id) ?? null,
@@ -106,27 +112,27 @@ export function followUps({
   table: FollowUpTable;
   done: ActBook;
 }): FollowUp[] {
-  const found = new Map<string, FollowUp>();
+  const found = new Map<string, { followUp: FollowUp; parameters: ParameterId[] }>();
   for (const rule of table.rules) {
     for (const occasion of occasions.filter((candidate) => applies(rule, candidate))) {
       const id = `${rule.id}:${occasion.visit}`;
-      const name = parameter(occasion.parameter).name;
       const before = found.get(id);
       if (before) {
-        if (!before.because.split(', ').includes(name)) before.because += `, ${name}`;
+        if (!before.parameters.includes(occasion.parameter)) before.parameters.push(occasion.parameter);
         continue;
       }
-      found.set(id, {
+      const parameters = [occasion.parameter];
+      const followUp: FollowUp = {
         id,
         visit: occasion.visit,
         pointName: occasion.pointName,
-        do: rule.do,
-        because: name,
+        task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
         source: rule.source,
         due: 'hours' in rule.due ? arrived + rule.due.hours * hour : endOfDay(arrived, zone),
         done: done.get(id) ?? null,
-      });
+      };
+      found.set(id, { followUp, parameters });
     }
   }
-  return [...found.values()].sort((a, b) => a.due - b.due);
+  return [...found.values()].map(({ followUp }) => followUp).sort((a, b) => a.due - b.due);
 }

@@ -1,9 +1,9 @@
 import type { ChainBreak } from './chain.ts';
-import type { MisfitWords } from './misfit.ts';
+import type { Words } from '../findings/index.ts';
 import type { Role } from './roles.ts';
 import type { Unsound } from './sound.ts';
 
-export const bookWords: MisfitWords = {
+export const bookWords: Words = {
   'no-such-entry': 'There is no such entry in this book.',
   'other-kind': 'That entry is of another kind.',
   'cannot-be-struck': ({ title }) => `“${title}” cannot be struck.`,

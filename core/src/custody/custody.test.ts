@@ -91,9 +91,9 @@ describe('what the lab would refuse', () => {
   it.each([
     ['an empty cooler', draft({ lines: [] }), ['no-bottles']],
     ['no temperature', draft({ coolerTemperature: null }), ['no-temperature']],
-    ['a warm cooler', draft({ coolerTemperature: 10.1 }), ['temperature']],
-    ['a frozen cooler', draft({ coolerTemperature: -1 }), ['temperature']],
-    ['a cooler too warm for chemistry only', draft({ coolerTemperature: 8 }, bottle('nitrogen')), ['temperature']],
+    ['a warm cooler', draft({ coolerTemperature: 10.1 }), ['too-warm']],
+    ['a frozen cooler', draft({ coolerTemperature: -1 }), ['too-cold']],
+    ['a cooler too warm for chemistry only', draft({ coolerTemperature: 8 }, bottle('nitrogen')), ['too-warm']],
     ['a leak', draft({ conditions: { 'A-bacteria': 'leaking' } }), ['leaking']],
     ['a closed door', draft({ now: azores('2026-11-23', '17:00') }), ['intake-closed']],
     ['holding time over', draft({}, bottle('bacteria', monday - 19 * hour)), ['holding-over']],

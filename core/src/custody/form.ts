@@ -1,9 +1,8 @@
 import type { FieldBottle } from '../fill/index.ts';
-import type { Finding } from '../findings/index.ts';
+import type { Data, Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
-import { minute, showDuration } from '../time/index.ts';
-import { show } from '../units/index.ts';
-import { bottleConditions, type BottleCondition } from './entries.ts';
+import { minute } from '../time/index.ts';
+import type { BottleCondition } from './entries.ts';
 import { holdingOf } from './holding.ts';
 import { isIntakeOpen, nextIntake } from './intake.ts';
 
@@ -27,69 +26,30 @@ export interface FormDraft {
   now: number;
 }
 
-const refuse = (code: string, about: string, message: string, advice: string): Finding => ({
-  code,
-  severity: 'stop',
-  about,
-  message,
-  advice,
-});
+const stop = (code: string, field: string, data: Data = {}): Finding => ({ code, severity: 'stop', field, data });
+
+/** From here on a bottle's time is short, in ms. */
+const shortTime = 60 * minute;
 
 function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding[] {
   const { bottle } = line;
   const rule = bottle.card;
   const findings: Finding[] = [];
   const condition = draft.conditions[bottle.id] ?? 'good';
-  if (condition !== 'good') {
-    findings.push(
-      refuse(
-        condition,
-        bottle.id,
-        `${bottleConditions[condition]}.`,
-        'Take a new sample with a spare, or hand it over and expect a refusal.',
-      ),
-    );
-  }
+  if (condition !== 'good') findings.push(stop(condition, bottle.id));
   const left = holdingOf(bottle.rule, rule, bottle.filledAt ?? draft.now, lab).deadline - draft.now;
-  if (left <= 0) {
-    findings.push(refuse('holding-over', bottle.id, `Holding time is over since ${showDuration(-left)}.`, 'Take a new sample.'));
-  } else if (left < 60 * minute) {
-    findings.push({
-      code: 'holding-short',
-      severity: 'question',
-      about: bottle.id,
-      message: `Holding time ends in ${showDuration(left)}.`,
-      advice: 'Ask the lab to start it at once.',
-    });
-  }
+  if (left <= 0) findings.push(stop('holding-over', bottle.id, { since: -left }));
+  else if (left < shortTime) findings.push({ code: 'holding-short', severity: 'question', field: bottle.id, data: { left } });
   const range = lab?.temperature[rule.temperature];
   const cooler = draft.coolerTemperature;
-  if (range && cooler !== null && (cooler > range.most || cooler < range.least)) {
-    const way = cooler > range.most ? 'Too warm' : 'Too cold';
-    findings.push(
-      refuse(
-        'temperature',
-        bottle.id,
-        `${way}: the lab takes it at ${show(range.least, 'degC', 0)} to ${show(range.most, 'degC', 0)}.`,
-        'More ice, or space between ice and bottle; then measure again.',
-      ),
-    );
-  }
+  if (range && cooler !== null && (cooler > range.most || cooler < range.least))
+    findings.push(stop(cooler > range.most ? 'too-warm' : 'too-cold', bottle.id, range));
   if (lab && !isIntakeOpen(lab, draft.now, bottle.rule === 'bacteria')) {
     const next = nextIntake(lab, draft.now, bottle.rule === 'bacteria');
-    const wait = next ? `Intake opens in ${showDuration(next.opens - draft.now)}.` : 'No intake in the next two weeks.';
-    findings.push(
-      refuse(
-        'intake-closed',
-        bottle.id,
-        `The lab takes no ${rule.name.toLowerCase()} in now. ${wait}`,
-        'Call the lab, or plan the hand-over for then.',
-      ),
-    );
+    const data = { bottle: rule.name.toLowerCase() };
+    findings.push(next ? stop('intake-closed', bottle.id, { ...data, opens: next.opens - draft.now }) : stop('no-intake', bottle.id, data));
   }
-  if (line.residual === null) {
-    findings.push(refuse('residual-missing', bottle.id, 'The residual is missing.', 'Measure free chlorine at the tap.'));
-  }
+  if (line.residual === null) findings.push(stop('residual-missing', bottle.id));
   return findings;
 }
 
@@ -99,13 +59,8 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding
  */
 export function checkForm(draft: FormDraft, lab: Lab | null): Finding[] {
   const findings: Finding[] = [];
-  if (draft.lines.length === 0)
-    findings.push(refuse('no-bottles', 'form', 'No filled bottle is in the cooler.', 'Fill the bottles first.'));
-  if (draft.coolerTemperature === null)
-    findings.push(
-      refuse('no-temperature', 'coolerTemperature', 'The cooler temperature is missing.', 'Measure it in the water between the bottles.'),
-    );
-  if (lab?.asksForSeal && draft.seal.trim() === '')
-    findings.push(refuse('no-seal', 'seal', 'This lab asks for a seal number.', 'Seal the cooler and enter the number.'));
+  if (draft.lines.length === 0) findings.push(stop('no-bottles', 'form'));
+  if (draft.coolerTemperature === null) findings.push(stop('no-temperature', 'coolerTemperature'));
+  if (lab?.asksForSeal && draft.seal.trim() === '') findings.push(stop('no-seal', 'seal'));
   return [...findings, ...draft.lines.flatMap((line) => checkBottle(line, draft, lab))];
 }

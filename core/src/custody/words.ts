@@ -1,6 +1,39 @@
-import type { MisfitWords } from '../book/index.ts';
+import type { FindingWords, Phrase, Words } from '../findings/index.ts';
+import { showDuration } from '../time/index.ts';
+import { show } from '../units/index.ts';
+import { bottleConditions, type BottleCondition } from './entries.ts';
 
-export const custodyWords: MisfitWords = {
+const degrees = (value: unknown) => show(Number(value), 'degC', 0);
+const intake: Phrase = 'Call the lab, or plan the hand-over for then.';
+const cooler: Phrase = 'More ice, or space between ice and bottle; then measure again.';
+
+const conditions = Object.fromEntries(
+  (Object.keys(bottleConditions) as BottleCondition[])
+    .filter((condition) => condition !== 'good')
+    .map((condition) => [
+      condition,
+      [`${bottleConditions[condition]}.`, 'Take a new sample with a spare, or hand it over and expect a refusal.'] as const,
+    ]),
+);
+
+export const custodyFindings: FindingWords = {
+  ...conditions,
+  'holding-over': [({ since }) => `Holding time is over since ${showDuration(Number(since))}.`, 'Take a new sample.'],
+  'holding-short': [({ left }) => `Holding time ends in ${showDuration(Number(left))}.`, 'Ask the lab to start it at once.'],
+  'too-warm': [({ least, most }) => `Too warm: the lab takes it at ${degrees(least)} to ${degrees(most)}.`, cooler],
+  'too-cold': [
+    ({ least, most }) => `Too cold: the lab takes it at ${degrees(least)} to ${degrees(most)}.`,
+    'Keep the bottle off the ice; then measure again.',
+  ],
+  'intake-closed': [({ bottle, opens }) => `The lab takes no ${bottle} in now. Intake opens in ${showDuration(Number(opens))}.`, intake],
+  'no-intake': [({ bottle }) => `The lab takes no ${bottle} in now. No intake in the next two weeks.`, intake],
+  'residual-missing': ['The residual is missing.', 'Measure free chlorine at the tap.'],
+  'no-bottles': ['No filled bottle is in the cooler.', 'Fill the bottles first.'],
+  'no-temperature': ['The cooler temperature is missing.', 'Measure it in the water between the bottles.'],
+  'no-seal': ['This lab asks for a seal number.', 'Seal the cooler and enter the number.'],
+};
+
+export const custodyWords: Words = {
   'no-such-hand-over': 'There is no such hand-over.',
   'lab-answered': 'The lab has answered.',
   'other-lab': 'The round was planned for another lab.',

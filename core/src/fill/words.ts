@@ -1,6 +1,6 @@
-import type { MisfitWords } from '../book/index.ts';
+import type { Words } from '../findings/index.ts';
 
-export const fillWords: MisfitWords = {
+export const fillWords: Words = {
   'no-such-bottle': 'No such bottle at this point.',
   'thrown-away': 'This bottle was thrown away.',
   'handed-over': 'This bottle was handed over.',
@@ -9,7 +9,7 @@ export const fillWords: MisfitWords = {
   'not-at-filling': ({ title }) => `“${title}” is not at its filling step.`,
 };
 
-export const fillAsks: MisfitWords = {
+export const fillAsks: Words = {
   fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`),
   'fill-blanks': ({ count }) => (count === 1 ? 'Fill the blank: 1 bottle' : `Fill the blanks first: ${count} bottles`),
 };

@@ -63,7 +63,7 @@ export const levelRoom: Room<LevelBook, LevelAround> = {
     if (!mark) return misfit('no-such-mark', 'payload.measuringPoint');
     if (kept || !tolerances) return null;
     const asked = questionLevel({ depth: base(depth), mark, well: point.well, record: [], tolerances })[0];
-    return asked ? misfit('unexplained', 'payload.kept', { why: asked.message }) : null;
+    return asked ? misfit('unexplained', 'payload.kept', { ...asked.data, finding: asked.code }) : null;
   },
   advance: (book, entry, { tolerances }) => {
     if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, reason: entry.payload.reason } };

@@ -1,6 +1,5 @@
-import type { Finding } from '../findings/index.ts';
+import type { Data, Finding } from '../findings/index.ts';
 import { bottomBelow, type MeasuringPoint, type Well } from '../registers/index.ts';
-import { show } from '../units/index.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
 /** A level of an earlier visit: depth in m below the measuring point of that name, at a moment in ms. */
@@ -40,44 +39,20 @@ export function questionLevel({
   tolerances: Tolerances;
 }): Finding[] {
   const findings: Finding[] = [];
-  const ask = (code: string, message: string, advice: string) =>
-    findings.push({ code, severity: 'question', message, advice, about: 'depth' });
+  const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
   const bottom = bottomBelow(mark, well);
   const ground = depth - mark.stickUp;
 
-  if (depth > bottom) {
-    ask(
-      'below-bottom',
-      `The well ends at ${show(bottom, 'm', 2)} below ${mark.name}.`,
-      'Check the mark on the tape and the unit, then read again.',
-    );
-  } else if (ground > well.screenBottom) {
-    ask(
-      'below-screen',
-      `That is below the screen, which ends at ${show(well.screenBottom + mark.stickUp, 'm', 2)}.`,
-      'Read again; the tape may be in the sump.',
-    );
-  } else if (well.intake !== undefined && ground > well.intake) {
-    ask(
-      'below-intake',
-      `That is below the pump intake at ${show(well.intake + mark.stickUp, 'm', 2)}.`,
-      'Do not start the pump. Read again.',
-    );
-  }
-  if (ground < 0) ask('above-ground', 'That is above ground.', 'Is the well flowing by itself? Else read again.');
+  if (depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
+  else if (ground > well.screenBottom) ask('below-screen', { bottom: well.screenBottom + mark.stickUp });
+  else if (well.intake !== undefined && ground > well.intake) ask('below-intake', { intake: well.intake + mark.stickUp });
+  if (ground < 0) ask('above-ground');
 
   const last = lastLevel(record, mark.name);
   const step = ordinaryStep(
     record.filter((level) => level.measuringPoint === mark.name),
     tolerances,
   );
-  if (last && Math.abs(depth - last.depth) > step) {
-    const way = depth > last.depth ? 'lower' : 'higher';
-    ask(
-      'jump',
-      `The water stands ${show(Math.abs(depth - last.depth), 'm', 2)} ${way} than last time; up to ${show(step, 'm', 2)} is usual here.`,
-      'Read again. Is it the right well and the right mark? Is a pump running nearby?',
-    );
-  }
+  if (last && Math.abs(depth - last.depth) > step) ask('jump', { by: depth - last.depth, step });
   return findings;
 }

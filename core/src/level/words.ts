@@ -1,12 +1,33 @@
-import type { MisfitWords } from '../book/index.ts';
+import { sayFinding, type FindingWords, type Words } from '../findings/index.ts';
+import { show } from '../units/index.ts';
 
-export const levelWords: MisfitWords = {
-  'no-level': 'A tap has no water level.',
-  'no-such-mark': 'This well has no such measuring point.',
-  unexplained: ({ why }) => `${why} Read again, or say why it is right.`,
+const metres = (depth: unknown) => show(Number(depth), 'm', 2);
+
+export const levelFindings: FindingWords = {
+  'below-bottom': [
+    ({ bottom, mark }) => `The well ends at ${metres(bottom)} below ${mark}.`,
+    'Check the mark on the tape and the unit, then read again.',
+  ],
+  'below-screen': [
+    ({ bottom }) => `That is below the screen, which ends at ${metres(bottom)}.`,
+    'Read again; the tape may be in the sump.',
+  ],
+  'below-intake': [({ intake }) => `That is below the pump intake at ${metres(intake)}.`, 'Do not start the pump. Read again.'],
+  'above-ground': ['That is above ground.', 'Is the well flowing by itself? Else read again.'],
+  jump: [
+    ({ by, step }) =>
+      `The water stands ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'lower' : 'higher'} than last time; up to ${metres(step)} is usual here.`,
+    'Read again. Is it the right well and the right mark? Is a pump running nearby?',
+  ],
 };
 
-export const levelAsks: MisfitWords = {
+export const levelWords: Words = {
+  'no-level': 'A tap has no water level.',
+  'no-such-mark': 'This well has no such measuring point.',
+  unexplained: (data) => `${sayFinding(levelFindings, { code: String(data['finding']), data }).says} Read again, or say why it is right.`,
+};
+
+export const levelAsks: Words = {
   'measure-level': 'Measure the level',
   'read-again': 'Read the level again: two must agree',
 };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/index.ts';
-import { base, convert, fromBase, readNumber, showNumber, unit, unitLabel, type Typed } from '../units/index.ts';
+import { base, convert, fromBase, readNumber, unit, type Typed } from '../units/index.ts';
 import { parameters, type ParameterRow } from './tables/parameters.ts';
 
 export type ParameterId = keyof typeof parameters;
@@ -29,37 +29,28 @@ export function inOwnUnit(id: ParameterId, typed: Typed): number {
 export function questionReading(id: ParameterId, typed: Typed): Finding[] {
   const row = parameter(id);
   const reading = readNumber(typed.text);
-  if (!reading.ok) return [{ code: reading.code, severity: 'stop', message: reading.message, about: id }];
-  if (unit(typed.unit).dimension !== unit(row.unit).dimension) {
-    return [
-      { code: 'wrong-unit', severity: 'stop', message: `${unitLabel(typed.unit)} is not a unit of ${row.name.toLowerCase()}.`, about: id },
-    ];
-  }
-  const value = convert(reading.value, typed.unit, row.unit);
-  const inside = (range: readonly [number, number]) => value >= range[0] && value <= range[1];
-  const between = (range: readonly [number, number]) =>
-    `${showNumber(convert(range[0], row.unit, typed.unit), 0)} to ${showNumber(convert(range[1], row.unit, typed.unit), 0)} ${unitLabel(typed.unit)}`;
-  if (!inside(row.possible)) {
+  if (!reading.ok)
     return [
       {
-        code: 'impossible',
+        code: 'no-number',
         severity: 'stop',
-        about: id,
-        message: `${row.name} can only be ${between(row.possible)}.`,
-        advice: 'Look at the decimal mark and the unit.',
+        field: id,
+        data: { number: reading.code, text: reading.text, suggestion: reading.suggestion ?? '' },
       },
     ];
-  }
-  if (row.usual && !inside(row.usual)) {
-    return [
-      {
-        code: 'unusual',
-        severity: 'question',
-        about: id,
-        message: `${row.name} is usually ${between(row.usual)}.`,
-        advice: 'Read the instrument again. Keep it if it says the same.',
-      },
-    ];
-  }
+  if (unit(typed.unit).dimension !== unit(row.unit).dimension)
+    return [{ code: 'wrong-unit', severity: 'stop', field: id, data: { parameter: id, unit: typed.unit } }];
+  const value = convert(reading.value, typed.unit, row.unit);
+  const isIn = ([least, most]: readonly [number, number]) => value >= least && value <= most;
+  const range = ([least, most]: readonly [number, number]) => ({
+    parameter: id,
+    least: convert(least, row.unit, typed.unit),
+    most: convert(most, row.unit, typed.unit),
+    unit: typed.unit,
+  });
+  if (!isIn(row.possible)) return [{ code: 'impossible', severity: 'stop', field: id, data: range(row.possible) }];
+  if (row.usual && !isIn(row.usual)) return [{ code: 'unusual', severity: 'question', field: id, data: range(row.usual) }];
   return [];
 }
+
+export * from './words.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { sayFinding } from '../findings/index.ts';
 import { unit } from '../units/index.ts';
-import { inOwnUnit, inText, parameter, parameterIds, questionReading } from './index.ts';
+import { inOwnUnit, inText, parameter, parameterIds, questionReading, readingFindings } from './index.ts';
 
 const codes = (...args: Parameters<typeof questionReading>) =>
   questionReading(...args).map((finding) => `${finding.severity} ${finding.code}`);
@@ -20,14 +21,16 @@ describe('a reading as it is entered', () => {
     ['turbidity', '-1', 'NTU', ['stop impossible']],
     ['freeChlorine', '45', 'mg/L', ['stop impossible']],
     ['ph', '7.4', 'mg/L', ['stop wrong-unit']],
-    ['ph', '', 'pH', ['stop empty']],
-    ['ph', 'seven', 'pH', ['stop not-a-number']],
+    ['ph', '', 'pH', ['stop no-number']],
+    ['ph', 'seven', 'pH', ['stop no-number']],
   ] as const)('%s %s %s', (id, text, typedUnit, expected) => {
     expect(codes(id, { text, unit: typedUnit })).toEqual(expected);
   });
 
   it('says the usual range in the unit that was typed', () => {
-    expect(questionReading('temperature', { text: '90', unit: 'degF' })[0]?.message).toBe('Temperature is usually 39 to 86 °F.');
+    expect(sayFinding(readingFindings, questionReading('temperature', { text: '90', unit: 'degF' })[0]!).says).toBe(
+      'Temperature is usually 39 to 86 °F.',
+    );
   });
 });
 

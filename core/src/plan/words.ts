@@ -1,6 +1,6 @@
-import type { MisfitWords } from '../book/index.ts';
+import type { Words } from '../findings/index.ts';
 
-export const planWords: MisfitWords = {
+export const planWords: Words = {
   'no-plan': 'There is no such round.',
   'given-up': 'This round was given up already.',
   'planned-already': 'This round is planned already.',

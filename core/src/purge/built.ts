@@ -1,5 +1,4 @@
-import type { Finding } from '../findings/index.ts';
-import { show } from '../units/index.ts';
+import type { Data, Finding } from '../findings/index.ts';
 import { insideDiameter, pipe, pipeIds, type PipeId } from './pipes.ts';
 
 /** True inside diameters that wells usually have, in m: 20 mm standpipes to 1 m shafts. Common practice. */
@@ -12,24 +11,12 @@ const pipeTolerance = 0.003;
  * millimetre as an inch, or another pipe than the one that was chosen. Diameters in m.
  */
 export function questionBuilt({ insideDiameter: inside, pipe: id }: { insideDiameter: number; pipe?: string | undefined }): Finding[] {
-  const ask = (code: string, message: string, advice: string): Finding => ({
-    code,
-    severity: 'question',
-    about: 'well.insideDiameter',
-    message,
-    advice,
-  });
+  const ask = (code: string, data: Data): Finding => ({ code, severity: 'question', field: 'well.insideDiameter', data });
   const found: Finding[] = [];
-  if (inside < usual.least) found.push(ask('narrow', `${show(inside, 'mm', 1)} is narrow for a well.`, 'Was it inches?'));
-  if (inside > usual.most) found.push(ask('wide', `${show(inside, 'm', 2)} is wide for a well.`, 'Was it millimetres?'));
+  if (inside < usual.least) found.push(ask('narrow', { inside }));
+  if (inside > usual.most) found.push(ask('wide', { inside }));
   const known = pipeIds.find((one): one is PipeId => one === id);
   if (known && Math.abs(insideDiameter(known) - inside) > pipeTolerance)
-    found.push(
-      ask(
-        'other-pipe',
-        `${pipe(known).name} is ${show(insideDiameter(known), 'mm', 1)} inside, not ${show(inside, 'mm', 1)}.`,
-        'A nominal size is no inside diameter. Measure it, or choose another pipe.',
-      ),
-    );
+    found.push(ask('other-pipe', { inside, pipe: pipe(known).name, known: insideDiameter(known) }));
   return found;
 }

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { entryKind, field } from '../book/index.ts';
 import { EditionRef } from '../editions/index.ts';
-import { questionReading, type ParameterId } from '../parameters/index.ts';
+import { sayFinding } from '../findings/index.ts';
+import { questionReading, type ParameterId, readingFindings } from '../parameters/index.ts';
 import { Typed, typedOf } from '../units/index.ts';
 
 /** What a multi-parameter probe with a flow cell reads; chosen per visit. */
@@ -49,7 +50,7 @@ export const purgeSetUp = entryKind('purge-set-up', 'Purge set up', PurgeChoice,
 const values = z.partialRecord(z.enum(probeParameters), Typed).superRefine((readings, issues) => {
   for (const [id, typed] of Object.entries(readings)) {
     const stop = questionReading(id as ProbeParameter, typed).find((finding) => finding.severity === 'stop');
-    if (stop) issues.addIssue({ code: 'custom', path: [id, 'text'], message: stop.message });
+    if (stop) issues.addIssue({ code: 'custom', path: [id, 'text'], message: sayFinding(readingFindings, stop).says });
   }
   if (Object.keys(readings).length === 0) issues.addIssue({ code: 'custom', message: 'Enter at least one reading.' });
 });

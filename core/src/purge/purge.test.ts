@@ -13,6 +13,7 @@ import {
   pipeIds,
   pipe,
   readingClock,
+  sayStability,
   timeFor,
   waterColumn,
   type ReadingSet,
@@ -95,7 +96,7 @@ describe('stability', () => {
     // common practice
     const second = judgeStability(rule, worked.slice(0, 2));
     expect(second.stable).toBe(false);
-    expect(second.heldUpBy.map((verdict) => [verdict.parameter, verdict.because])).toEqual([
+    expect(second.heldUpBy.map((verdict) => [verdict.parameter, sayStability(verdict.because)])).toEqual([
       ['temperature', 'moved 1.20 °C, ± 0.20 allowed'],
     ]);
     expect(judgeStability(rule, worked).stable).toBe(true);

@@ -88,16 +88,13 @@ function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stabili
   const findings = book.fell.all().map((set): Finding => ({
     code: 'total-fell',
     severity: 'question',
-    about: set,
-    message: 'The pumped total is less than at the reading before.',
-    advice: 'The total counts from the start of the purge. Correct the one that is wrong.',
+    field: set,
   }));
   if (setUp && !setUp.rule) {
     findings.push({
       code: 'criterion-unknown',
       severity: 'stop',
-      message: `The stability criterion ${setUp.chosen.criterion} is not known to this copy of Fonte: nothing is judged by it.`,
-      advice: 'Update Fonte, or change the set-up to a criterion that it has.',
+      data: { criterion: setUp.chosen.criterion },
     });
   }
   const one = setUp?.aim?.oneVolume.value ?? 0;
@@ -106,8 +103,6 @@ function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stabili
     findings.push({
       code: 'five-volumes',
       severity: 'question',
-      message: 'Five volumes are out and the readings still move.',
-      advice: 'Decide whether to sample, and say so when you end the purge.',
       source: 'Common practice',
     });
   }

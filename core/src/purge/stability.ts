@@ -1,5 +1,5 @@
-import { parameter, type ParameterId } from '../parameters/index.ts';
-import { fromBase, showNumber, toBase, unitLabel } from '../units/index.ts';
+import type { Coded } from '../findings/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
 import type { Criterion, Tolerance } from './tables/criteria.ts';
 
 /** One set of readings, each in its parameter's own unit; a parameter that was not read is absent. */
@@ -16,8 +16,8 @@ export interface ParameterVerdict {
   window: number[];
   /** Middle of the band the next reading is judged by, and its half width; null before the first reading. */
   band: { middle: number; half: number } | null;
-  /** Why, in a few words, such as `moved 1.2 °C, ± 0.2 °C allowed`. */
-  because: string;
+  /** Why, with its numbers in the parameter's own unit. */
+  because: Coded;
 }
 
 /** The verdict over all parameters of a criterion that were read at all. */
@@ -43,35 +43,32 @@ const within = (difference: number, half: number) => Math.abs(difference) <= hal
 
 function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[]): ParameterVerdict {
   const id = tolerance.parameter;
-  const row = parameter(id);
   const values = sets.map((set) => set[id]);
   const recent = values.slice(-rule.sets);
   const window = recent.filter((value) => value !== undefined);
   const latest = window.at(-1);
-  if (latest === undefined) return { parameter: id, state: 'unread', window, band: null, because: 'not read' };
+  if (latest === undefined) return { parameter: id, state: 'unread', window, band: null, because: { code: 'not-read' } };
 
   const reference = rule.against === 'median' ? median(window) : latest;
   const band = { middle: reference, half: halfWidth(tolerance, reference) };
   if (recent.length < rule.sets || window.length < recent.length) {
-    return { parameter: id, state: 'short', window, band, because: `${window.length} of ${rule.sets} sets` };
+    return { parameter: id, state: 'short', window, band, because: { code: 'few-sets', data: { read: window.length, asked: rule.sets } } };
   }
   const floor = tolerance.floor;
   if (floor !== undefined && window.every((value) => value <= floor)) {
-    return { parameter: id, state: 'holding', window, band, because: `all at or below ${floor} ${unitLabel(row.unit)}` };
+    return { parameter: id, state: 'holding', window, band, because: { code: 'at-floor', data: { parameter: id, floor } } };
   }
   const deviations =
     rule.against === 'median'
       ? window.map((value) => ({ by: value - reference, half: band.half }))
       : window.slice(1).map((value, index) => ({ by: value - window[index]!, half: halfWidth(tolerance, window[index]!) }));
   const worst = deviations.reduce((a, b) => (Math.abs(b.by) - b.half > Math.abs(a.by) - a.half ? b : a));
-  const shown = (value: number) =>
-    showNumber(Math.abs(fromBase(toBase(value, row.unit), row.unit)), row.decimals + (row.decimals < 2 ? 1 : 0));
   return {
     parameter: id,
     window,
     band,
     state: within(worst.by, worst.half) ? 'holding' : 'moving',
-    because: `moved ${shown(worst.by)} ${unitLabel(row.unit)}, ± ${shown(worst.half)} allowed`,
+    because: { code: 'moved', data: { parameter: id, by: Math.abs(worst.by), allowed: worst.half } },
   };
 }
 

@@ -1,6 +1,26 @@
-import type { MisfitWords } from '../book/index.ts';
+import { say, type Coded, type FindingWords, type Words } from '../findings/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { show, showNumber, unitLabel } from '../units/index.ts';
 
-export const purgeWords: MisfitWords = {
+export const purgeFindings: FindingWords = {
+  narrow: [({ inside }) => `${show(Number(inside), 'mm', 1)} is narrow for a well.`, 'Was it inches?'],
+  wide: [({ inside }) => `${show(Number(inside), 'm', 2)} is wide for a well.`, 'Was it millimetres?'],
+  'other-pipe': [
+    ({ inside, pipe, known }) => `${pipe} is ${show(Number(known), 'mm', 1)} inside, not ${show(Number(inside), 'mm', 1)}.`,
+    'A nominal size is no inside diameter. Measure it, or choose another pipe.',
+  ],
+  'total-fell': [
+    'The pumped total is less than at the reading before.',
+    'The total counts from the start of the purge. Correct the one that is wrong.',
+  ],
+  'criterion-unknown': [
+    ({ criterion }) => `The stability criterion ${criterion} is not known to this copy of Fonte: nothing is judged by it.`,
+    'Update Fonte, or change the set-up to a criterion that it has.',
+  ],
+  'five-volumes': ['Five volumes are out and the readings still move.', 'Decide whether to sample, and say so when you end the purge.'],
+};
+
+export const purgeWords: Words = {
   'no-purge': 'A tap is not purged.',
   'level-first': 'Measure the level first: this method takes its volume from it.',
   'set-up-first': 'Set up the purge first.',
@@ -8,8 +28,24 @@ export const purgeWords: MisfitWords = {
   'ended-early': 'Volume or stability is not reached: say why you end here.',
 };
 
-export const purgeAsks: MisfitWords = {
+export const purgeAsks: Words = {
   'set-up-purge': 'Set up the purge',
   'end-purge': 'End the purge: stable',
   'purge-on': 'Purge until stable',
 };
+
+const shown = (id: unknown, value: unknown) => {
+  const { decimals } = parameter(id as ParameterId);
+  return showNumber(Number(value), decimals + (decimals < 2 ? 1 : 0));
+};
+const unitOf = (id: unknown) => unitLabel(parameter(id as ParameterId).unit);
+
+const stabilityWords: Words = {
+  'not-read': 'not read',
+  'few-sets': ({ read, asked }) => `${read} of ${asked} sets`,
+  'at-floor': ({ parameter: id, floor }) => `all at or below ${floor} ${unitOf(id)}`,
+  moved: ({ parameter: id, by, allowed }) => `moved ${shown(id, by)} ${unitOf(id)}, ± ${shown(id, allowed)} allowed`,
+};
+
+/** Why a parameter holds or not, in a few words. */
+export const sayStability = (because: Coded): string => say(stabilityWords, because);

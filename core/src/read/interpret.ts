@@ -1,19 +1,12 @@
+import type { Data } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { convert, unit, unitLabel, type UnitId } from '../units/index.ts';
+import { convert, unit, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
 import { possibleDays } from './dates.ts';
 import { fold, type Mapping, type Role } from './mapping.ts';
-import type { LabTable, TableRow } from './table.ts';
+import type { LabTable, TableRow, Unread } from './table.ts';
 import { parameterSpellings, unitSpellings } from './tables/spellings.ts';
 import { numberStyle, readValue, type NumberStyle } from './value.ts';
-
-/** A row, or a cell of it, that was not understood, with line and column counted from 1. */
-export interface Unread {
-  line: number;
-  column: number;
-  cell: string;
-  why: string;
-}
 
 export interface Interpretation {
   results: LabResult[];
@@ -29,6 +22,9 @@ export interface BottleAtLab {
   filledOn: string;
 }
 export type BottlesByLabel = ReadonlyMap<string, BottleAtLab>;
+
+/** The code of rows that do not say how nitrogen is expressed: a choice for the whole file answers it. */
+export const nitrogenAsked = 'nitrogen-as';
 
 /** The longest cell that names a parameter, or a unit with what it is expressed as. */
 const longestName = 200;
@@ -84,7 +80,7 @@ function expression(id: ParameterId, name: string, unitAs: 'N' | 'ion' | null, f
 
 interface Reader {
   cell: (role: Role) => string;
-  fail: (role: Role, why: string) => Unread;
+  fail: (role: Role, code: string, data?: Data) => Unread;
 }
 
 function reader(row: TableRow, mapping: Mapping): Reader {
@@ -93,7 +89,16 @@ function reader(row: TableRow, mapping: Mapping): Reader {
     const column = at(role);
     return column === undefined ? '' : (row.cells[column] ?? '');
   };
-  return { cell, fail: (role, why) => ({ line: row.line, column: (at(role) ?? 0) + 1, cell: cell(role).slice(0, 80), why }) };
+  return {
+    cell,
+    fail: (role, code, data) => ({
+      code,
+      ...(data ? { data } : {}),
+      line: row.line,
+      column: (at(role) ?? 0) + 1,
+      cell: cell(role).slice(0, 80),
+    }),
+  };
 }
 
 const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
@@ -126,28 +131,26 @@ function interpretRow(
   words: ReturnType<typeof fileWords>,
 ): LabResult | Unread {
   const { cell, fail } = reader(row, mapping);
-  if (row.cells.length < 2) return fail('sample', 'The row has too few cells.');
+  if (row.cells.length < 2) return fail('sample', 'few-cells');
   const bottle = cell('sample');
   const kept = bottles.get(bottle);
-  if (!kept)
-    return fail('sample', bottle === '' ? 'The sample is not named.' : 'No bottle of this round that the lab has carries this label.');
+  if (!kept) return fail('sample', bottle === '' ? 'no-label' : 'unknown-label');
   const name = cell('parameter');
   const id = words.parameter(name);
-  if (!id) return fail('parameter', 'Not a parameter that is known here.');
-  if (!kept.parameters.includes(id)) return fail('parameter', `Cannot be told from a bottle for ${kept.name.toLowerCase()}.`);
+  if (!id) return fail('parameter', 'unknown-parameter');
+  if (!kept.parameters.includes(id)) return fail('parameter', 'other-bottle', { bottle: kept.name.toLowerCase() });
 
   const value = readValue(cell('result'), cell('qualifier'), style);
-  if (!value.ok) return fail('result', value.message);
+  if (!value.ok) return fail('result', value.code, value.data);
   const own = parameter(id).unit;
   const written = cell('unit');
   const called = written === '' && noUnitNeeded.has(own) ? { unit: own, as: null } : words.unit(written);
   const wordOnly = value.value === null && cell('reportingLimit') === '';
-  if (!called && !wordOnly) return fail('unit', written === '' ? 'The unit is missing.' : 'Not a unit that is known here.');
+  if (!called && !wordOnly) return fail('unit', written === '' ? 'no-unit' : 'unknown-unit');
   const from = called?.unit ?? own;
-  if (unit(from).dimension !== unit(own).dimension)
-    return fail('unit', `${unitLabel(from)} is not a unit of ${parameter(id).name.toLowerCase()}.`);
+  if (unit(from).dimension !== unit(own).dimension) return fail('unit', 'wrong-unit', { unit: from, parameter: id });
   const as = expression(id, name, called?.as ?? null, mapping.nitrogenAs);
-  if (!as) return fail('unit', 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.');
+  if (!as) return fail('unit', nitrogenAsked);
   const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
   const inOwn = (number: number) => convert(number, from, own) * factor;
 
@@ -155,8 +158,7 @@ function interpretRow(
   const reportingLimit = limit.ok && limit.value !== null ? inOwn(limit.value) : null;
   const number = value.value === null ? null : inOwn(value.value);
   const [least, most] = parameter(id).possible;
-  if (number !== null && (number < least || number > most))
-    return fail('result', `${parameter(id).name} cannot be ${number} ${unitLabel(own)}. Is it the unit?`);
+  if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
   return {
     line: row.line,
     bottle,
@@ -175,7 +177,7 @@ function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: Ret
   const { cell, fail } = reader(row, mapping);
   const written = cell('collected');
   if (written === '' || words.days(written).includes(filledOn)) return null;
-  return fail('collected', `The book says ${filledOn}.`);
+  return fail('collected', 'other-day', { day: filledOn });
 }
 
 /**
@@ -192,7 +194,7 @@ export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByL
   const linesOf = new Map<string, Partial<Record<ParameterId, number>>>();
   for (const row of table.rows) {
     const read = interpretRow(row, mapping, bottles, style, words);
-    if ('why' in read) {
+    if ('code' in read) {
       unread.push(read);
       continue;
     }
@@ -200,7 +202,7 @@ export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByL
     if (!lines) linesOf.set(read.bottle, (lines = {}));
     const before = lines[read.parameter];
     if (before !== undefined) {
-      unread.push(reader(row, mapping).fail('parameter', `Reported twice: line ${before} has it too.`));
+      unread.push(reader(row, mapping).fail('parameter', 'reported-twice', { line: before }));
       continue;
     }
     lines[read.parameter] = row.line;

@@ -65,24 +65,12 @@ export function proposeMapping(table: LabTable): Mapping {
 export function refuseMapping(table: LabTable, mapping: Mapping): Refusal | null {
   const place = { line: table.headerLine, column: 1 };
   const beyond = Object.values(mapping.columns).find((column) => column >= table.header.length);
-  if (beyond !== undefined)
-    return { code: 'no-such-column', message: `There is no column ${beyond + 1}.`, line: table.headerLine, column: beyond + 1 };
-  const needed: [Role, string][] = [
-    ['result', 'No column holds the results. The reporting limit is not the result.'],
-    ['parameter', 'No column says what was measured.'],
-    ['sample', 'No column names the sample.'],
-  ];
-  for (const [role, message] of needed) {
-    if (mapping.columns[role] === undefined) return { code: `no-${role}-column`, message: `${message} Choose it above.`, ...place };
-  }
+  if (beyond !== undefined) return { code: 'no-such-column', data: { column: beyond + 1 }, line: table.headerLine, column: beyond + 1 };
+  const missing = (['result', 'parameter', 'sample'] as const).find((role) => mapping.columns[role] === undefined);
+  if (missing) return { code: `no-${missing}-column`, ...place };
   const columns = Object.values(mapping.columns);
   const doubled = columns.find((column, index) => columns.indexOf(column) !== index);
   if (doubled !== undefined)
-    return {
-      code: 'column-twice',
-      message: `Column “${table.header[doubled]}” has two roles.`,
-      line: table.headerLine,
-      column: doubled + 1,
-    };
+    return { code: 'column-twice', data: { heading: table.header[doubled] ?? '' }, line: table.headerLine, column: doubled + 1 };
   return null;
 }

@@ -1,33 +1,35 @@
+import { z } from 'zod';
+import { ParameterId } from '../parameters/index.ts';
 import { decodeText } from './decode.ts';
-import type { LabResult } from './entries.ts';
-import { interpret, type BottlesByLabel, type Unread } from './interpret.ts';
-import { proposeMapping, refuseMapping, type Mapping } from './mapping.ts';
+import { LabResult } from './entries.ts';
+import { interpret, type BottlesByLabel } from './interpret.ts';
+import { Mapping, proposeMapping, refuseMapping } from './mapping.ts';
 import { missingResults } from './missing.ts';
-import { parseTable, type LabTable, type Refusal } from './table.ts';
-import type { ParameterId } from '../parameters/index.ts';
+import { parseTable, Refusal, Unread, type LabTable } from './table.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
 export const previewRows = 5;
 export const listedUnread = 200;
 
 /** A report as read with a mapping: enough for a person to check it and to write it down. */
-export interface ReportDraft {
-  encoding: string;
-  delimiter: string;
-  header: string[];
-  rowCount: number;
-  preview: string[][];
-  mapping: Mapping;
+export const ReportDraft = z.object({
+  encoding: z.string(),
+  delimiter: z.string(),
+  header: z.array(z.string()),
+  rowCount: z.number().int(),
+  preview: z.array(z.array(z.string())),
+  mapping: Mapping,
   /** Why the mapping does not do yet; results are empty then. */
-  refusal: Refusal | null;
-  results: LabResult[];
+  refusal: Refusal.nullable(),
+  results: z.array(LabResult),
   /** The first {@link listedUnread} of the places that were not understood, and how many there are. */
-  unread: Unread[];
-  unreadCount: number;
+  unread: z.array(Unread),
+  unreadCount: z.number().int(),
   /** Where report and book disagree about what was read, listed up to the same number. */
-  doubts: Unread[];
-  missing: { bottle: string; parameters: ParameterId[] }[];
-}
+  doubts: z.array(Unread),
+  missing: z.array(z.object({ bottle: z.string(), parameters: z.array(ParameterId) })),
+});
+export type ReportDraft = z.infer<typeof ReportDraft>;
 
 /** A report's table, with how it was written down; or why there is none. */
 export type ReportTable = { table: LabTable; encoding: string } | { refusal: Refusal };

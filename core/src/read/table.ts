@@ -1,4 +1,6 @@
 import Papa from 'papaparse';
+import { z } from 'zod';
+import type { Data } from '../findings/index.ts';
 
 /** A row of a lab's table with the line of the file it starts on, counted from 1. */
 export interface TableRow {
@@ -13,13 +15,19 @@ export interface LabTable {
   rows: TableRow[];
 }
 
-/** Why a file or a place in it cannot be read, with line and column counted from 1 where there is one. */
-export interface Refusal {
-  code: string;
-  message: string;
-  line: number;
-  column: number;
-}
+/** What the words of a code need. */
+const CodeData = z
+  .record(z.string(), z.union([z.string(), z.number()]))
+  .readonly()
+  .optional();
+
+/** Why a file or a place in it cannot be read: a code, with line and column counted from 1 where there is one. */
+export const Refusal = z.object({ code: z.string(), data: CodeData, line: z.number(), column: z.number() });
+export type Refusal = z.infer<typeof Refusal>;
+
+/** A row, or a cell of it, that was not understood: why, as a code, with line and column counted from 1. */
+export const Unread = z.object({ code: z.string(), data: CodeData, line: z.number(), column: z.number(), cell: z.string() });
+export type Unread = z.infer<typeof Unread>;
 
 const delimiters = [';', ',', '\t', '|'];
 /** Rows above the header that a lab may put there: its name, a date, a blank line. */
@@ -31,19 +39,18 @@ export const tableBounds = { rows: 250_000, columns: 500, cell: 10_000 } as cons
 /** How PDF, ZIP and old office files begin. */
 const binaryMarks = ['%PDF', 'PK\u0003', '\u00d0\u00cf'];
 
-const refusal = (code: string, message: string, line = 1, column = 1): { refusal: Refusal } => ({
-  refusal: { code, message, line, column },
+const refusal = (code: string, line = 1, column = 1, data?: Data): { refusal: Refusal } => ({
+  refusal: { code, line, column, ...(data ? { data } : {}) },
 });
 
 /** The first place at which a table is larger than any report. */
 function tooLarge(rows: readonly TableRow[]): { refusal: Refusal } | null {
-  if (rows.length > tableBounds.rows)
-    return refusal('too-many-rows', `There are more than ${tableBounds.rows} rows.`, rows[tableBounds.rows]!.line);
+  if (rows.length > tableBounds.rows) return refusal('too-many-rows', rows[tableBounds.rows]!.line, 1, { most: tableBounds.rows });
   for (const { line, cells } of rows) {
     if (cells.length > tableBounds.columns)
-      return refusal('too-many-columns', `There are more than ${tableBounds.columns} columns.`, line, tableBounds.columns + 1);
+      return refusal('too-many-columns', line, tableBounds.columns + 1, { most: tableBounds.columns });
     const long = cells.findIndex((cell) => cell.length > tableBounds.cell);
-    if (long >= 0) return refusal('cell-too-long', `A cell holds more than ${tableBounds.cell} letters.`, line, long + 1);
+    if (long >= 0) return refusal('cell-too-long', line, long + 1, { most: tableBounds.cell });
   }
   return null;
 }
@@ -81,26 +88,20 @@ function findHeader(rows: readonly TableRow[]): number {
  * Returns the table, or a refusal that names the place.
  */
 export function parseTable(text: string): { table: LabTable } | { refusal: Refusal } {
-  if (text.trim() === '') return refusal('empty', 'The file is empty.');
+  if (text.trim() === '') return refusal('empty');
   const nul = text.indexOf('\u0000');
   if (nul >= 0 || binaryMarks.some((mark) => text.startsWith(mark))) {
     const before = text.slice(0, Math.max(0, nul)).split('\n');
-    return refusal(
-      'not-text',
-      'This is neither CSV nor an Excel workbook (.xlsx): it holds bytes that no text has. Export the report as one of them.',
-      before.length,
-      before.at(-1)!.length + 1,
-    );
+    return refusal('not-text', before.length, before.at(-1)!.length + 1);
   }
   if (/^\s*[<{[]/.test(text) && /^\s*(<[!?a-z]|[{[]\s*["{[])/i.test(text)) {
-    return refusal('not-a-table', 'This is no CSV but markup or JSON. Export the report as CSV.');
+    return refusal('not-a-table');
   }
   const parsed = Papa.parse<string[]>(text, { delimitersToGuess: delimiters, skipEmptyLines: false });
   const all = withLines(parsed.data);
   const quotes = parsed.errors.find((error) => error.type === 'Quotes');
   if (quotes) {
-    const line = all[quotes.row ?? 0]?.line ?? 1;
-    return refusal('quotes', `A quotation mark on line ${line} is not closed or stands in the wrong place.`, line, 1);
+    return refusal('quotes', all[quotes.row ?? 0]?.line ?? 1);
   }
   return tableIn(all, parsed.meta.delimiter);
 }
@@ -108,7 +109,7 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
 /** The table that rows of cells hold, from a format that has rows and cells of its own; each row is a line. */
 export function tableOfRows(rows: readonly string[][]): { table: LabTable } | { refusal: Refusal } {
   const all = rows.map((cells, index): TableRow => ({ line: index + 1, cells: cells.map((cell) => cell.trim()) }));
-  return all.some((row) => !isBlank(row)) ? tableIn(all, '') : refusal('empty', 'The file is empty.');
+  return all.some((row) => !isBlank(row)) ? tableIn(all, '') : refusal('empty');
 }
 
 /** Finds the header among rows, and what stands below it. */
@@ -117,8 +118,8 @@ function tableIn(all: readonly TableRow[], delimiter: string): { table: LabTable
   if (large) return large;
   const at = findHeader(all);
   const header = all[at];
-  if (!header) return refusal('no-columns', 'No row with column names was found: at least three columns are needed.', all[0]!.line, 1);
+  if (!header) return refusal('no-columns', all[0]!.line);
   const rows = all.slice(at + 1).filter((row) => !isBlank(row));
-  if (rows.length === 0) return refusal('no-rows', 'There is a header and no row below it.', header.line, 1);
+  if (rows.length === 0) return refusal('no-rows', header.line);
   return { table: { delimiter, header: header.cells, headerLine: header.line, rows } };
 }

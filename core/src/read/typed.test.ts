@@ -5,7 +5,7 @@ import { readReport, textTable, typedMapping, typedSheet, unitsToType, type Type
 const bottles = new Map([['A', { name: 'All', parameters: parameterIds, filledOn: '2026-11-23' }]]);
 const read = (results: readonly TypedResult[]) => {
   const found = readReport(textTable(new TextEncoder().encode(typedSheet(results))), bottles, typedMapping);
-  if ('refusal' in found) throw new Error(found.refusal.message);
+  if ('refusal' in found) throw new Error(found.refusal.code);
   return found.draft;
 };
 

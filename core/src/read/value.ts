@@ -1,3 +1,4 @@
+import type { Coded } from '../findings/index.ts';
 import { readNumber } from '../units/index.ts';
 
 /**
@@ -44,24 +45,23 @@ export function readValue(
   cell: string,
   qualifier: string,
   style: NumberStyle = 'unknown',
-): ({ ok: true } & CellValue) | { ok: false; message: string } {
+): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
   const text = cell.trim();
   const flags = qualifier.trim().toUpperCase();
-  if (text === '') return { ok: false, message: 'The result is empty.' };
-  if (text.length > longestResult) return { ok: false, message: `“${text.slice(0, 40)}…” is too long for a result.` };
+  if (text === '') return { ok: false, code: 'no-result' };
+  if (text.length > longestResult) return { ok: false, code: 'result-long' };
   const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
   if (word) return { ok: true, form: word[1], value: null, estimated: false };
 
   const match = /^([<>≤≥]?)\s*([-−+]?[\d.,\s]+?)\s*([A-Z]{1,2})?$/i.exec(text);
   const number = match ? readNumber(match[2]!) : null;
-  if (!match || !number?.ok) return { ok: false, message: `“${text.slice(0, 40)}” is no result.` };
+  if (!match || !number?.ok) return { ok: false, code: 'not-a-result' };
   if ((style === 'comma' && /^\d{1,3}\.\d{3}$/.test(match[2]!)) || (style === 'point' && /^\d{1,3},\d{3}$/.test(match[2]!))) {
-    return { ok: false, message: `“${text}” may be a thousand or a decimal: this file writes its decimals the other way.` };
+    return { ok: false, code: 'thousand-or-decimal' };
   }
-  if (number.value < 0) return { ok: false, message: `“${text}” is negative.` };
+  if (number.value < 0) return { ok: false, code: 'negative' };
   const marks = `${flags} ${(match[3] ?? '').toUpperCase()}`;
-  if (match[3] && !/^(U|J|UJ|B)$/i.test(match[3]))
-    return { ok: false, message: `“${match[3]}” after the number is no flag that is known.` };
+  if (match[3] && !/^(U|J|UJ|B)$/i.test(match[3])) return { ok: false, code: 'unknown-flag', data: { flag: match[3] } };
   const below = match[1] === '<' || match[1] === '≤' || /\bU\b|\bUJ\b|\bND\b/.test(marks);
   const above = match[1] === '>' || match[1] === '≥';
   return { ok: true, form: below ? 'below' : above ? 'above' : 'value', value: number.value, estimated: /\bJ\b|\bUJ\b/.test(marks) };

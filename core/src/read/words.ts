@@ -1,7 +1,54 @@
-import type { MisfitWords } from '../book/index.ts';
+import { say, type Coded, type Data, type Words } from '../findings/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { unitLabel, type UnitId } from '../units/index.ts';
+import { nitrogenAsked } from './interpret.ts';
 
-export const readWords: MisfitWords = {
+export const readWords: Words = {
   'report-twice': 'This report is here already.',
   'no-such-report': 'There is no such report in this round.',
   'put-aside': 'This report is put aside already.',
 };
+
+const ofParameter = ({ parameter: id }: Data) => parameter(id as ParameterId);
+
+/** Why a file is no table, why its columns do not do, and why a row or a cell was not understood. */
+const placeWords: Words = {
+  empty: 'The file is empty.',
+  'too-many-rows': ({ most }) => `There are more than ${most} rows.`,
+  'too-many-columns': ({ most }) => `There are more than ${most} columns.`,
+  'cell-too-long': ({ most }) => `A cell holds more than ${most} letters.`,
+  'too-much': 'Reading this file takes more time or memory than a report should.',
+  'not-text': 'This is neither CSV nor an Excel workbook (.xlsx): it holds bytes that no text has. Export the report as one of them.',
+  'not-a-table': 'This is no CSV but markup or JSON. Export the report as CSV.',
+  'no-workbook': 'This is no Excel workbook that can be read. Export the report as CSV.',
+  'several-sheets': ({ sheets }) => `Several sheets hold tables: ${sheets}. Save the one with the results as a file of its own.`,
+  quotes: 'A quotation mark is not closed or stands in the wrong place.',
+  'no-columns': 'No row with column names was found: at least three columns are needed.',
+  'no-rows': 'There is a header and no row below it.',
+  'no-such-column': ({ column }) => `There is no column ${column}.`,
+  'column-twice': ({ heading }) => `Column “${heading}” has two roles.`,
+  'no-result-column': 'No column holds the results. The reporting limit is not the result. Choose it above.',
+  'no-parameter-column': 'No column says what was measured. Choose it above.',
+  'no-sample-column': 'No column names the sample. Choose it above.',
+  'few-cells': 'The row has too few cells.',
+  'no-label': 'The sample is not named.',
+  'unknown-label': 'No bottle of this round that the lab has carries this label.',
+  'unknown-parameter': 'Not a parameter that is known here.',
+  'other-bottle': ({ bottle }) => `Cannot be told from a bottle for ${bottle}.`,
+  'reported-twice': ({ line }) => `Reported twice: line ${line} has it too.`,
+  'no-result': 'The result is empty.',
+  'result-long': 'It is too long for a result.',
+  'not-a-result': 'This is no result.',
+  'thousand-or-decimal': 'It may be a thousand or a decimal: this file writes its decimals the other way.',
+  negative: 'It is negative.',
+  'unknown-flag': ({ flag }) => `“${flag}” after the number is no flag that is known.`,
+  'no-unit': 'The unit is missing.',
+  'unknown-unit': 'Not a unit that is known here.',
+  'wrong-unit': (data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${ofParameter(data).name.toLowerCase()}.`,
+  [nitrogenAsked]: 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.',
+  'cannot-be': (data) => `${ofParameter(data).name} cannot be ${data['value']} ${unitLabel(ofParameter(data).unit)}. Is it the unit?`,
+  'other-day': ({ day }) => `The book says ${day}.`,
+};
+
+/** What is wrong with a file or a place in it, as a sentence. */
+export const sayPlace = (place: Coded): string => say(placeWords, place);

@@ -1,15 +1,17 @@
 import { actWords } from '../act/index.ts';
-import { bookWords, type Ask, type Misfit, type MisfitWords } from '../book/index.ts';
-import { custodyWords } from '../custody/index.ts';
+import { bookWords } from '../book/index.ts';
+import { custodyFindings, custodyWords } from '../custody/index.ts';
 import { fillAsks, fillWords } from '../fill/index.ts';
-import { levelAsks, levelWords } from '../level/index.ts';
+import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
+import { levelAsks, levelFindings, levelWords } from '../level/index.ts';
 import { planWords } from '../plan/index.ts';
-import { purgeAsks, purgeWords } from '../purge/index.ts';
+import { readingFindings } from '../parameters/index.ts';
+import { purgeAsks, purgeFindings, purgeWords } from '../purge/index.ts';
 import { readWords } from '../read/index.ts';
 import { tapAsks, tapWords } from '../tap/index.ts';
 
 /** The words of every room for its misfits. */
-export const misfitWords: MisfitWords = {
+export const misfitWords: Words = {
   ...bookWords,
   ...planWords,
   ...levelWords,
@@ -25,7 +27,7 @@ const many = (one: string, more: (count: number) => string) => (data: Readonly<R
   data['count'] === 1 ? one : more(Number(data['count']));
 
 /** The words of every room for what is asked next, and those for what concerns the whole round. */
-export const askWords: MisfitWords = {
+export const askWords: Words = {
   ...levelAsks,
   ...purgeAsks,
   ...tapAsks,
@@ -39,13 +41,14 @@ export const askWords: MisfitWords = {
   'wait-for-report': 'Wait for the report',
 };
 
-function say(words: MisfitWords, code: string, data: Misfit['data']): string {
-  const found = Object.hasOwn(words, code) ? words[code] : undefined;
-  return typeof found === 'function' ? found(data ?? {}) : (found ?? code);
-}
+/** The words of every room for its findings. */
+export const findingWords: FindingWords = { ...readingFindings, ...levelFindings, ...purgeFindings, ...custodyFindings };
 
 /** A misfit as a sentence. */
-export const sayMisfit = ({ code, data }: Misfit): string => say(misfitWords, code, data);
+export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);
 
 /** What to do next, in the imperative. */
-export const sayNext = ({ code, data }: Ask): string => say(askWords, code, data);
+export const sayNext = (ask: Coded): string => say(askWords, ask);
+
+/** A finding as a sentence, and what to do about it. */
+export const sayAbout = (finding: Coded) => sayFinding(findingWords, finding);

@@ -51,7 +51,7 @@ export function misfitAnswer(step: Step, answer: StepAnswer): Misfit | null {
   }
   if (act.type === 'measure' && answer.type === 'measure') {
     const stop = questionReading(act.parameter, answer.reading).find((finding) => finding.severity === 'stop');
-    if (stop) return misfit('cannot-be', 'payload.answer.reading.text', { why: stop.message });
+    if (stop) return misfit('cannot-be', 'payload.answer.reading.text', { ...stop.data, finding: stop.code });
   }
   return null;
 }

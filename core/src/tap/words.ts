@@ -1,9 +1,10 @@
-import type { MisfitWords } from '../book/index.ts';
+import { sayFinding, type Words } from '../findings/index.ts';
+import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 
 const lasting = (seconds: unknown) => (Number(seconds) < 300 ? `${Math.floor(Number(seconds))} s` : showDuration(Number(seconds) * second));
 
-export const tapWords: MisfitWords = {
+export const tapWords: Words = {
   'not-here': ({ type }) => `This protocol is not for a ${type}.`,
   'run-started': 'The protocol was started already.',
   'start-first': 'Start the protocol first.',
@@ -16,7 +17,7 @@ export const tapWords: MisfitWords = {
   'no-such-option': 'Not one of the options.',
   'no-such-item': 'The step has no such item.',
   unanswered: ({ label }) => `Answer “${label}”.`,
-  'cannot-be': ({ why }) => String(why),
+  'cannot-be': (data) => sayFinding(readingFindings, { code: String(data['finding']), data }).says,
   'fill-first': 'Fill the bottle first.',
   'clock-short': ({ least, ran }) => `The clock asks for at least ${lasting(least)}; it ran ${lasting(ran)}.`,
   'clock-over': ({ most, ran }) => `The clock allows at most ${lasting(most)}; it ran ${lasting(ran)}.`,
@@ -25,7 +26,7 @@ export const tapWords: MisfitWords = {
   'answered-no': ({ items }) => `Answered no: ${items}.`,
 };
 
-export const tapAsks: MisfitWords = {
+export const tapAsks: Words = {
   'start-protocol': ({ title }) => `Start the protocol: ${title}`,
   'next-step': ({ say }) => String(say),
 };

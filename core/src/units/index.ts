@@ -1,3 +1,4 @@
 export * from './units.ts';
 export * from './numbers.ts';
+export * from './words.ts';
 export * from './typed.ts';

@@ -1,7 +1,7 @@
 /** What became of a text that should hold one number. `decimals` counts the digits typed after the mark. */
 export type NumberReading =
   | { ok: true; value: number; decimals: number }
-  | { ok: false; code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous'; message: string; suggestion?: string };
+  | { ok: false; code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous'; text: string; suggestion?: string };
 
 const feetAndInches = /^(\d+)\s*(?:'|ft|′)\s*(\d+(?:[.,]\d+)?)\s*(?:"|''|in|″)?$/i;
 
@@ -17,30 +17,21 @@ export function readNumber(text: string): NumberReading {
     return { ok: true, value: Number(text.replace(',', '.')), decimals: mark < 0 ? 0 : text.length - mark - 1 };
   }
   const trimmed = text.trim().replace(/[\u00a0\u202f]/g, ' ');
-  if (trimmed === '') return { ok: false, code: 'empty', message: 'Enter a number.' };
+  if (trimmed === '') return { ok: false, code: 'empty', text: trimmed };
 
   const imperial = feetAndInches.exec(trimmed);
   if (imperial) {
     const feet = Number(imperial[1]) + Number(imperial[2]!.replace(',', '.')) / 12;
-    return {
-      ok: false,
-      code: 'feet-and-inches',
-      suggestion: feet.toFixed(2),
-      message: `${trimmed} is feet and inches. In decimal feet it is ${feet.toFixed(2)}: enter that if it is what you mean.`,
-    };
+    return { ok: false, code: 'feet-and-inches', text: trimmed, suggestion: feet.toFixed(2) };
   }
 
   const plain = trimmed.replace(/^[−–]/, '-');
   const normal = withDecimalPoint(plain);
   if (normal === 'ambiguous') {
-    return {
-      ok: false,
-      code: 'ambiguous',
-      message: `${trimmed} has more than one mark. Write it with one decimal point and no thousands mark.`,
-    };
+    return { ok: false, code: 'ambiguous', text: trimmed };
   }
   if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(normal)) {
-    return { ok: false, code: 'not-a-number', message: `“${trimmed}” is not a number. Use digits and one decimal point or comma.` };
+    return { ok: false, code: 'not-a-number', text: trimmed };
   }
   return { ok: true, value: Number(normal), decimals: normal.split('.')[1]?.length ?? 0 };
 }

@@ -43,7 +43,7 @@ function inUnit(value: number, id: UnitId): string {
  */
 export function base(typed: Typed): number {
   const reading = readNumber(typed.text);
-  if (!reading.ok) throw new RangeError(reading.message);
+  if (!reading.ok) throw new RangeError(reading.code);
   return toBase(reading.value, typed.unit);
 }
 

@@ -19,7 +19,7 @@ export const usualLimits: ReadLimits = { time: 20_000, memory: 384, threads: 2 }
 
 /** The file took more time or memory to read than any report does. */
 const tooMuch: Read = {
-  refusal: { code: 'too-much', message: 'Reading this file takes more time or memory than a report should.', line: 1, column: 1 },
+  refusal: { code: 'too-much', line: 1, column: 1 },
 };
 
 interface Job {

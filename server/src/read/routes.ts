@@ -1,5 +1,5 @@
 import { canonicalJson, Entry as EntrySchema, Id, writeEntry, type Entry } from '@fonte/core/book';
-import { Mapping, reportRead, reportReceived, type ReadFault, type ReportDraft } from '@fonte/core/read';
+import { Mapping, reportRead, reportReceived, sayPlace, type ReadFault, type ReportDraft } from '@fonte/core/read';
 import { bottlesAtLab, type RoundState } from '@fonte/core/round';
 import { instantAt } from '@fonte/core/time';
 import express, { type Express, type RequestHandler } from 'express';
@@ -78,10 +78,9 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
     if (!state.reports.some((report) => report.sha256 === hash)) throw new Problem(404, 'no-report', 'This round has no such report.');
     const read = await reader.read(await keptFile(store, hash), bottlesAtLab(state), mapping);
     if ('draft' in read) return read.draft;
-    const { code, message, line, column } = read.refusal;
-    throw new Problem(422, `report-${code}`, `${message} (line ${line}, column ${column})`, [
-      { path: 'file', message: `${message} Line ${line}, column ${column}.` },
-    ]);
+    const { code, line, column } = read.refusal;
+    const message = `${sayPlace(read.refusal)} Line ${line}, column ${column}.`;
+    throw new Problem(422, `report-${code}`, message, [{ path: 'file', message }]);
   };
 
   /** Fetches the reports that the lab's desk has for a round. */
@@ -140,7 +139,10 @@ export function readRoutes(app: Express, { books, desks, store, reader, clock }:
       return void response.status(200).json(known);
     }
     const draft = await draftOf(round, hash, mapping);
-    if (draft.refusal) throw new Problem(422, 'mapping', draft.refusal.message, [{ path: 'mapping', message: draft.refusal.message }]);
+    if (draft.refusal) {
+      const message = sayPlace(draft.refusal);
+      throw new Problem(422, 'mapping', message, [{ path: 'mapping', message }]);
+    }
     if (draft.results.length === 0)
       throw new Problem(422, 'no-results', 'No row was understood: nothing was written.', [
         { path: 'mapping', message: 'No row was understood.' },

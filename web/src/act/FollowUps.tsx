@@ -1,4 +1,4 @@
-import { actionDone, type FollowUp } from '@fonte/core/act';
+import { actionDone, sayTask, type FollowUp } from '@fonte/core/act';
 import { Button, Input } from 'antd';
 import { useId, useState } from 'react';
 import { Correct } from '../book/Correct.tsx';
@@ -41,10 +41,10 @@ function Line({ action }: { action: FollowUp }) {
   return (
     <li className={action.done ? 'done' : ''}>
       <span>
-        <span className="do">{action.do}</span>
+        <span className="do">{sayTask(action.task).do}</span>
         <br />
         <span className="soft small">
-          {action.pointName}: {action.because}. {action.source}.
+          {action.pointName}: {sayTask(action.task).because}. {action.source}.
         </span>
       </span>
       {action.done ? (

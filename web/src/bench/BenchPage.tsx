@@ -1,6 +1,18 @@
 import { steelTapeDepth } from '@fonte/core/level';
 import { casingVolume, flowRate, insideDiameter, pipe, pipeIds, timeFor, waterColumn, type PipeId } from '@fonte/core/purge';
-import { base, convert, readNumber, showNumber, unit, unitIds, unitLabel, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
+import {
+  base,
+  convert,
+  readNumber,
+  sayNumber,
+  showNumber,
+  unit,
+  unitIds,
+  unitLabel,
+  unitsOf,
+  type Typed,
+  type UnitId,
+} from '@fonte/core/units';
 import { Select } from 'antd';
 import { useId, useState } from 'react';
 import { numberError, TypedField } from '../units/TypedField.tsx';
@@ -163,7 +175,7 @@ function Units() {
         value={from}
         units={[from.unit]}
         onChange={setFrom}
-        error={from.text.trim() === '' || reading.ok ? undefined : reading.message}
+        error={from.text.trim() === '' || reading.ok ? undefined : sayNumber(reading)}
       />
       {reading.ok && (
         <table className="dense">

@@ -1,5 +1,6 @@
 import { bottleConditions, checkForm, handedOver, type BottleCondition, type FormLine } from '@fonte/core/custody';
 import type { Lab } from '@fonte/core/registers';
+import { sayAbout } from '@fonte/core/round';
 import { base, readNumber, show, type Typed } from '@fonte/core/units';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -49,9 +50,9 @@ export function Form({ lab, lines }: { lab: Lab | null; lines: FormLine[] }) {
   const stops = findings.filter(
     ({ severity, code }) => severity === 'stop' && !(isUntouched && (code === 'no-temperature' || code === 'no-seal')),
   );
-  const refused = new Set(stops.map((finding) => finding.about));
+  const refused = new Set(stops.map((finding) => finding.field));
   const whole = (isUntouched ? findings.filter(({ code }) => code !== 'no-temperature' && code !== 'no-seal') : findings).filter(
-    (finding) => !lines.some((line) => line.bottle.id === finding.about),
+    (finding) => !lines.some((line) => line.bottle.id === finding.field),
   );
   const missing = tried && numberError(draft.temperature);
 
@@ -101,7 +102,7 @@ export function Form({ lab, lines }: { lab: Lab | null; lines: FormLine[] }) {
             </thead>
             <tbody>
               {lines.map((line) => {
-                const own = findings.filter((finding) => finding.about === line.bottle.id);
+                const own = findings.filter((finding) => finding.field === line.bottle.id);
                 return (
                   <tr key={line.bottle.id} className={refused.has(line.bottle.id) ? 'refused' : ''}>
                     <td>
@@ -112,7 +113,7 @@ export function Form({ lab, lines }: { lab: Lab | null; lines: FormLine[] }) {
                       {own.map((finding) => (
                         <div key={finding.code} className={`small word tone-${finding.severity}`}>
                           <Mark kind={finding.severity} size={14} />
-                          {finding.message}
+                          {sayAbout(finding).says}
                         </div>
                       ))}
                     </td>

@@ -1,4 +1,5 @@
 import { gravestFirst, type Finding } from '@fonte/core/findings';
+import { sayAbout } from '@fonte/core/round';
 import { Mark } from '../theme/Mark.tsx';
 
 const words = { note: 'Note', question: 'Look again', stop: 'Stop' };
@@ -8,16 +9,19 @@ export function Findings({ of }: { of: readonly Finding[] }) {
   if (of.length === 0) return null;
   return (
     <ul className="plain stack" aria-live="polite">
-      {gravestFirst(of).map((finding) => (
-        <li key={`${finding.code} ${finding.about ?? ''}`} className={`finding ${finding.severity}`}>
-          <Mark kind={finding.severity} />
-          <p>
-            <span className="strong">{words[finding.severity]}.</span> {finding.message}
-          </p>
-          {finding.advice && <p className="small">{finding.advice}</p>}
-          {finding.source && <p className="small soft">{finding.source}</p>}
-        </li>
-      ))}
+      {gravestFirst(of).map((finding) => {
+        const { says, advice } = sayAbout(finding);
+        return (
+          <li key={`${finding.code} ${finding.field ?? ''}`} className={`finding ${finding.severity}`}>
+            <Mark kind={finding.severity} />
+            <p>
+              <span className="strong">{words[finding.severity]}.</span> {says}
+            </p>
+            {advice && <p className="small">{advice}</p>}
+            {finding.source && <p className="small soft">{finding.source}</p>}
+          </li>
+        );
+      })}
     </ul>
   );
 }

@@ -1,4 +1,5 @@
 import type { Finding } from '@fonte/core/findings';
+import { sayAbout } from '@fonte/core/round';
 import { Button, Checkbox, Form, type FormInstance } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { z } from 'zod';
@@ -26,7 +27,7 @@ interface Props<V extends object> {
 }
 
 /** What a question was about: another number asks anew. */
-const said = (questions: readonly Finding[]) => questions.map(({ code, message }) => code + message).join();
+const said = (questions: readonly Finding[]) => JSON.stringify(questions);
 
 /**
  * The frame of every form that makes an entry: it keeps what is typed over a reload, judges it by the schema that the server
@@ -111,11 +112,13 @@ export function EntryForm<V extends object>({
       {asked.length > 0 && (
         <div className="finding question" role="alert">
           <Mark kind="question" />
-          {asked.map(({ code, message, advice }) => (
-            <p key={code}>
-              {message} {advice}
-            </p>
-          ))}
+          {asked
+            .map((finding) => ({ code: finding.code, ...sayAbout(finding) }))
+            .map(({ code, says, advice }) => (
+              <p key={code}>
+                {says} {advice}
+              </p>
+            ))}
           <Checkbox checked={confirmed === said(asked)} onChange={(event) => setConfirmed(event.target.checked ? said(asked) : '')}>
             It is so
           </Checkbox>

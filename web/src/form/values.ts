@@ -1,4 +1,4 @@
-import { readNumber, toBase, type Typed } from '@fonte/core/units';
+import { readNumber, sayNumber, toBase, type Typed } from '@fonte/core/units';
 
 /** What is wrong with a field: the path of its value, dotted. */
 export interface FieldProblem {
@@ -19,7 +19,7 @@ export function inBase(values: unknown, path = ''): { value: unknown; problems: 
     const reading = readNumber(values.text);
     return reading.ok
       ? { value: toBase(reading.value, values.unit), problems: [] }
-      : { value: undefined, problems: [{ path, message: reading.message }] };
+      : { value: undefined, problems: [{ path, message: sayNumber(reading) }] };
   }
   if (values === '') return { value: undefined, problems: [] };
   if (typeof values !== 'object' || values === null) return { value: values, problems: [] };

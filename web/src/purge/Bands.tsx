@@ -1,5 +1,5 @@
 import { parameter } from '@fonte/core/parameters';
-import type { ParameterVerdict, Stability } from '@fonte/core/purge';
+import { sayStability, type ParameterVerdict, type Stability } from '@fonte/core/purge';
 import { showNumber, unitLabel } from '@fonte/core/units';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import './bands.css';
@@ -69,7 +69,7 @@ export function Bands({ of }: { of: Stability }) {
               <Mark kind={kind} />
               {word}
             </span>
-            <span className="small soft band-why">{verdict.because}</span>
+            <span className="small soft band-why">{sayStability(verdict.because)}</span>
           </li>
         );
       })}

@@ -1,6 +1,7 @@
 import { parameter, questionReading } from '@fonte/core/parameters';
 import type { ProbeParameter, PurgeSet } from '@fonte/core/purge';
-import { readNumber, unit as unitRow, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
+import { sayAbout } from '@fonte/core/round';
+import { readNumber, sayNumber, unit as unitRow, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
 
 /** A set of readings as it is being typed. */
 export interface SetDraft {
@@ -28,12 +29,12 @@ export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]
   ];
   for (const [field, typed] of numbers) {
     const reading = readNumber(typed.text);
-    if (!reading.ok) errors[field] = reading.message;
+    if (!reading.ok) errors[field] = sayNumber(reading);
   }
   const typed = parameters.filter((id) => isTyped(draft.values[id]));
   for (const id of typed) {
     const stop = questionReading(id, draft.values[id]!).find((finding) => finding.severity === 'stop');
-    if (stop) errors[id] = stop.message;
+    if (stop) errors[id] = sayAbout(stop).says;
   }
   if (typed.length === 0 && parameters[0]) errors[parameters[0]] = 'Enter at least one reading.';
   return errors;

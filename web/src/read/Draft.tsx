@@ -1,6 +1,6 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import { type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
+import { nitrogenAsked, sayPlace, type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
 import { Button, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -60,7 +60,7 @@ export function Draft({ report }: { report: RoundReport }) {
         <p className="finding stop" role="alert">
           <Mark kind="stop" />
           <span>
-            {draft.refusal.message} <span className="small">Line {draft.refusal.line}.</span>
+            {sayPlace(draft.refusal)} <span className="small">Line {draft.refusal.line}.</span>
           </span>
         </p>
       )}
@@ -84,7 +84,7 @@ export function Draft({ report }: { report: RoundReport }) {
 }
 
 function NitrogenBasis({ draft, choose }: { draft: ReportDraft; choose: (as: 'N' | 'ion') => void }) {
-  const asked = draft.unread.some((row) => row.why.startsWith('As nitrogen or as the ion?'));
+  const asked = draft.unread.some((row) => row.code === nitrogenAsked);
   if (!asked && !draft.mapping.nitrogenAs) return null;
   return (
     <div className="finding question">
@@ -134,7 +134,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
                     <td className="number">{row.line}</td>
                     <td className="number">{row.column}</td>
                     <td>{row.cell || '(empty)'}</td>
-                    <td>{row.why}</td>
+                    <td>{sayPlace(row)}</td>
                   </tr>
                 ))}
               </tbody>
@@ -149,7 +149,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <ul>
             {draft.doubts.slice(0, 30).map((row) => (
               <li key={row.line}>
-                Line {row.line}: “{row.cell}”. {row.why}
+                Line {row.line}: “{row.cell}”. {sayPlace(row)}
               </li>
             ))}
           </ul>

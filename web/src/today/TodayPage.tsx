@@ -1,4 +1,4 @@
-import type { FollowUp } from '@fonte/core/act';
+import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, type RoundOverview, type RunningClock, type WaitingBottle } from '@fonte/core/round';
 import { wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
@@ -123,10 +123,10 @@ function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
       {first.map(({ round, item: action }) => (
         <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
           <span>
-            {action.do}
+            {sayTask(action.task).do}
             <br />
             <span className="soft small">
-              {action.pointName}: {action.because}
+              {action.pointName}: {sayTask(action.task).because}
             </span>
           </span>
           <Deadline at={action.due} now={time} />

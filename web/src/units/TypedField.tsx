@@ -1,4 +1,4 @@
-import { readNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { readNumber, sayNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
 import { Input, Segmented } from 'antd';
 import { useId, type KeyboardEvent, type Ref } from 'react';
 import type { InputRef } from 'antd';
@@ -104,5 +104,5 @@ export function TypedField({ label, value, onChange, units, error, hint, big, au
 /** What is wrong with a typed number before it is sent, or undefined. */
 export function numberError(typed: Typed): string | undefined {
   const reading = readNumber(typed.text);
-  return reading.ok ? undefined : reading.message;
+  return reading.ok ? undefined : sayNumber(reading);
 }

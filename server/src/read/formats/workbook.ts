@@ -5,7 +5,7 @@ import type { ReportFormat } from './format.ts';
 const zip = [0x50, 0x4b, 0x03, 0x04];
 
 const noWorkbook: ReportTable = {
-  refusal: { code: 'no-workbook', message: 'This is no Excel workbook that can be read. Export the report as CSV.', line: 1, column: 1 },
+  refusal: { code: 'no-workbook', line: 1, column: 1 },
 };
 
 /** A cell as its text: a number with the digits it has, without the noise of binary fractions; a date as `2026-11-23`. */
@@ -23,7 +23,7 @@ function textOf(cell: unknown): string {
 const severalSheets = (names: readonly string[]): ReportTable => ({
   refusal: {
     code: 'several-sheets',
-    message: `Several sheets hold tables: ${names.map((name) => `“${name.slice(0, 40)}”`).join(', ')}. Save the one with the results as a file of its own.`,
+    data: { sheets: names.map((name) => `“${name.slice(0, 40)}”`).join(', ') },
     line: 1,
     column: 1,
   },

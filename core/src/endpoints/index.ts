@@ -1,0 +1,3 @@
+export * from './endpoint.ts';
+export * from './problem.ts';
+export * from './own.ts';

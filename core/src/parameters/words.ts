@@ -1,0 +1,19 @@
+import type { FindingWords } from '../findings/index.ts';
+import { sayNumber, showNumber, unitLabel, type NumberReading, type UnitId } from '../units/index.ts';
+import { parameters } from './tables/parameters.ts';
+
+type NoNumber = Extract<NumberReading, { ok: false }>['code'];
+type Said = Readonly<Record<string, string | number>>;
+const name = ({ parameter }: Said) => parameters[parameter as keyof typeof parameters].name;
+const range = ({ least, most, unit }: Said) =>
+  `${showNumber(Number(least), 0)} to ${showNumber(Number(most), 0)} ${unitLabel(unit as UnitId)}`.trim();
+
+export const readingFindings: FindingWords = {
+  'no-number': [
+    ({ number, text, suggestion }) =>
+      sayNumber({ ok: false, code: number as NoNumber, text: String(text), suggestion: String(suggestion) }),
+  ],
+  'wrong-unit': [(data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${name(data).toLowerCase()}.`],
+  impossible: [(data) => `${name(data)} can only be ${range(data)}.`, 'Look at the decimal mark and the unit.'],
+  unusual: [(data) => `${name(data)} is usually ${range(data)}.`, 'Read the instrument again. Keep it if it says the same.'],
+};
