@@ -10,10 +10,10 @@ export interface Finding {
 
 const finding = (test: string, value: string, unit: string, limit: string, method: string): Finding => ({ test, value, unit, limit, method });
 
-/** What the lab finds, by point and bottle. Invented numbers. */
+/** What the lab finds, by point and rule of the bottle. Invented numbers. */
 export const findings: Record<string, Record<string, Finding[]>> = {
   MW3: {
-    General: [
+    general: [
       finding('pH', '6,9', 'Unidades de pH', '2,0', 'PT-01'),
       finding('Condutividade a 25 °C', '57,2', 'mS/m', '1,0', 'PT-02'),
       finding('Turvação', '1,8', 'UNT', '0,5', 'PT-03'),
@@ -26,12 +26,12 @@ export const findings: Record<string, Record<string, Finding[]>> = {
       finding('Alcalinidade', '132', 'mg/L CaCO3', '10', 'PT-04'),
       finding('Fluoretos', '<0,20', 'mg/L', '0,20', 'PT-12'),
     ],
-    'Nitrate, nitrite': [
+    nitrogen: [
       finding('Nitratos', '12,9', 'mg/L N', '0,10', 'PT-12'),
       finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13'),
     ],
-    Ammonium: [finding('Azoto amoniacal', '0,06', 'mg/L N', '0,02', 'PT-14')],
-    'Dissolved metals': [
+    ammonium: [finding('Azoto amoniacal', '0,06', 'mg/L N', '0,02', 'PT-14')],
+    metals: [
       finding('Ferro', '0,34', 'mg/L', '0,01', 'PT-21'),
       finding('Manganês', '46', 'µg/L', '5', 'PT-22'),
       finding('Alumínio', '<20', 'µg/L', '20', 'PT-22'),
@@ -49,17 +49,17 @@ export const findings: Record<string, Record<string, Finding[]>> = {
     ],
   },
   MH1: {
-    Bacteria: [
+    bacteria: [
       finding('Bactérias coliformes', '3', 'UFC/100 mL', '1', 'PT-31'),
       finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
     ],
   },
   SC1: {
-    Bacteria: [
+    bacteria: [
       finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'),
       finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
     ],
-    'Dissolved metals': [
+    metals: [
       finding('Ferro', '34', 'µg/L', '10', 'PT-21'),
       finding('Manganês', '<5', 'µg/L', '5', 'PT-22'),
       finding('Chumbo', '0,0084', 'mg/L', '0,0020', 'PT-22'),
@@ -72,12 +72,12 @@ export const findings: Record<string, Record<string, Finding[]>> = {
 
 /** What the lab reports for a point that the table above does not know. */
 export const ordinary: Record<string, Finding[]> = {
-  Bacteria: [
+  bacteria: [
     finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'),
     finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
   ],
-  General: [finding('pH', '7,2', 'Unidades de pH', '2,0', 'PT-01'), finding('Condutividade a 25 °C', '41,0', 'mS/m', '1,0', 'PT-02'), finding('Cloretos', '37', 'mg/L', '5', 'PT-12')],
-  'Nitrate, nitrite': [finding('Nitratos', '2,1', 'mg/L N', '0,10', 'PT-12'), finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13')],
-  Ammonium: [finding('Azoto amoniacal', '<0,02', 'mg/L N', '0,02', 'PT-14')],
-  'Dissolved metals': [finding('Ferro', '40', 'µg/L', '10', 'PT-21'), finding('Manganês', '<5', 'µg/L', '5', 'PT-22')],
+  general: [finding('pH', '7,2', 'Unidades de pH', '2,0', 'PT-01'), finding('Condutividade a 25 °C', '41,0', 'mS/m', '1,0', 'PT-02'), finding('Cloretos', '37', 'mg/L', '5', 'PT-12')],
+  nitrogen: [finding('Nitratos', '2,1', 'mg/L N', '0,10', 'PT-12'), finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13')],
+  ammonium: [finding('Azoto amoniacal', '<0,02', 'mg/L N', '0,02', 'PT-14')],
+  metals: [finding('Ferro', '40', 'µg/L', '10', 'PT-21'), finding('Manganês', '<5', 'µg/L', '5', 'PT-22')],
 };

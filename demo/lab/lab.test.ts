@@ -27,13 +27,13 @@ const bottle = (change: Partial<IntakeRequest['bottles'][number]> = {}): IntakeR
   bottle: 'A-MW3-N',
   point: 'MW3',
   pointName: 'Tannery 3',
-  rule: 'Nitrate, nitrite',
+  rule: 'nitrogen',
   collectedAt: new Date(monday - hour).toISOString(),
   sampleType: 'routine',
   purpose: 'sample',
   residual: 'not-needed',
-  condition: 'Good',
-  requests: ['Nutrients'],
+  condition: 'good',
+  requests: ['nutrients'],
   ...change,
 });
 const form = (bottles: IntakeRequest['bottles'], coolerTemperature = 4.4): IntakeRequest => ({
@@ -49,7 +49,7 @@ const form = (bottles: IntakeRequest['bottles'], coolerTemperature = 4.4): Intak
   bottles,
 });
 const germs = (change: Partial<IntakeRequest['bottles'][number]> = {}) =>
-  bottle({ bottle: 'A-MH1-B', point: 'MH1', rule: 'Bacteria', residual: '0.34 mg/L', ...change });
+  bottle({ bottle: 'A-MH1-B', point: 'MH1', rule: 'bacteria', residual: '0.34 mg/L', ...change });
 
 describe('the simulated intake desk, through the interface that the product uses', () => {
   it('accepts what is good and answers the same form the same way', async () => {
@@ -63,7 +63,7 @@ describe('the simulated intake desk, through the interface that the product uses
   });
 
   it.each([
-    ['a leak', form([bottle({ condition: 'Leaking' })]), 'Leaking on arrival'],
+    ['a leak', form([bottle({ condition: 'leaking' })]), 'Leaking on arrival'],
     ['warm chemistry', form([bottle()], 8), 'Cooler at 8 °C; accepted at 1 to 6 °C'],
     ['frozen germs', form([germs()], -0.5), 'Cooler at -0,5 °C; accepted at 1 to 10 °C'],
     ['old germs', form([germs({ collectedAt: new Date(monday - 19 * hour).toISOString() })]), 'More than 18 h since collection'],
@@ -90,7 +90,7 @@ describe('the simulated intake desk, through the interface that the product uses
 
 describe('its report', () => {
   it('comes after its time, and only with what was accepted', async () => {
-    const { reference } = await desk.takeIn(form([bottle(), germs({ condition: 'Leaking' })]));
+    const { reference } = await desk.takeIn(form([bottle(), germs({ condition: 'leaking' })]));
     now += reportAfter - 1000;
     expect(await desk.report(reference)).toBeNull();
     now += 2000;
@@ -119,7 +119,7 @@ describe('its report', () => {
   });
 
   it('is not there for a form that was refused whole, nor for a made-up reference', async () => {
-    const { reference } = await desk.takeIn(form([bottle({ condition: 'Leaking' })]));
+    const { reference } = await desk.takeIn(form([bottle({ condition: 'leaking' })]));
     now += 2 * reportAfter;
     expect(await desk.report(reference)).toBeNull();
     expect(await desk.report('../intake')).toBeNull();

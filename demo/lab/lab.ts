@@ -1,11 +1,10 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { isIntakeOpen } from '@fonte/core/custody';
 import { IntakeRequest, type IntakeAnswer } from '@fonte/core/lab';
 import { hour, wallTime, type Clock } from '@fonte/core/time';
 import express from 'express';
 import { findings, ordinary } from '../data/lab-findings.ts';
-import { lab } from '../data/registers.ts';
+import { isOpen, rulesOf, said, zone } from './rules.ts';
 
 /** How long the simulated lab takes for a report. */
 export const reportAfter = 20 * hour;
@@ -17,20 +16,16 @@ interface Order {
 }
 
 const decimal = (value: number) => String(value).replace('.', ',');
-const classes: Record<string, 'bacteria' | 'chilled'> = { Bacteria: 'bacteria' };
-const holdingHours: Record<string, number> = { Bacteria: 18, 'Nitrate, nitrite': 48 };
 
 function refusal(request: IntakeRequest, line: IntakeRequest['bottles'][number], now: number): string | null {
-  if (line.condition !== 'Good') return `${line.condition} on arrival`;
-  const range = lab.temperature[classes[line.rule] ?? 'chilled'];
-  if (range && (request.coolerTemperature > range.most || request.coolerTemperature < range.least)) {
-    return `Cooler at ${decimal(request.coolerTemperature)} °C; accepted at ${range.least} to ${range.most} °C`;
-  }
-  const hours = holdingHours[line.rule];
-  if (hours && now - Date.parse(line.collectedAt) > hours * hour) return `More than ${hours} h since collection`;
+  const rules = rulesOf(line.rule);
+  if (line.condition !== 'good') return `${said[line.condition]} on arrival`;
+  const cooler = request.coolerTemperature;
+  if (cooler > rules.warmest || cooler < rules.coldest)
+    return `Cooler at ${decimal(cooler)} °C; accepted at ${rules.coldest} to ${rules.warmest} °C`;
+  if (rules.hours && now - Date.parse(line.collectedAt) > rules.hours * hour) return `More than ${rules.hours} h since collection`;
   if (line.residual === '') return 'Residual not stated';
-  if (!isIntakeOpen(lab, now, line.rule === 'Bacteria')) return 'Intake closed';
-  return null;
+  return isOpen(rules, now) ? null : 'Intake closed';
 }
 
 /** The report in the lab's own form: Windows-1252, semicolons, decimal commas, its own column names and units. */
@@ -39,7 +34,7 @@ export function reportCsv(order: Order): Buffer {
     order.answer.bottles.some((answer) => answer.bottle === line.bottle && answer.accepted),
   );
   const rows = accepted.flatMap((line) => {
-    const { date, time } = wallTime(Date.parse(line.collectedAt), lab.zone);
+    const { date, time } = wallTime(Date.parse(line.collectedAt), zone);
     const collected = `${date.split('-').reverse().join('/')} ${time}`;
     const isBlank = line.purpose === 'field-blank';
     return (findings[line.point]?.[line.rule] ?? ordinary[line.rule] ?? []).map((found) => {
@@ -68,7 +63,7 @@ export async function startLab(clock: Clock, port = 0): Promise<{ address: strin
     const known = [...orders.values()].find((order) => order.request.handOver === form.data.handOver);
     if (known) return void response.json(known.answer);
     const at = clock();
-    const reference = `PN-${wallTime(at, lab.zone).date.slice(2, 7).replace('-', '')}-${String(orders.size + 101)}`;
+    const reference = `PN-${wallTime(at, zone).date.slice(2, 7).replace('-', '')}-${String(orders.size + 101)}`;
     const answer: IntakeAnswer = {
       reference,
       bottles: form.data.bottles.map((line) => {

@@ -67,7 +67,7 @@ describe('the desk', () => {
       {
         count: 2,
         coolerTemperature: 4.2,
-        bottles: [{ bottle: nitrogen, requests: ['Nutrients'], residual: 'not-needed' }, { condition: 'Leaking' }],
+        bottles: [{ bottle: nitrogen, rule: 'nitrogen', requests: ['nutrients'], residual: 'not-needed' }, { condition: 'leaking' }],
       },
     ]);
     expect((await at.entries()).at(-1)).toMatchObject({

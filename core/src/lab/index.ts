@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { Id } from '../book/index.ts';
+import { bottleConditions, type BottleCondition } from '../custody/index.ts';
 
-/** What Fonte sends to a lab's intake desk: the form, bottle by bottle. */
+/** What Fonte sends to a lab's intake desk: the form, bottle by bottle, in codes of the round's editions and never in a page's words. */
 export const IntakeRequest = z.object({
   handOver: Id,
   /** The head of the round's book with the hand-over in it: the lab is its witness. */
@@ -18,13 +19,16 @@ export const IntakeRequest = z.object({
       bottle: z.string(),
       point: z.string(),
       pointName: z.string(),
+      /** The bottle's rule, such as `bacteria`. */
       rule: z.string(),
       collectedAt: z.iso.datetime(),
       sampleType: z.enum(['routine', 'special']),
       /** Sample, duplicate or blank. */
       purpose: z.string(),
+      /** Free chlorine as it was typed with its unit; `not-needed` where none is asked for, empty where it is missing. */
       residual: z.string(),
-      condition: z.string(),
+      condition: z.enum(Object.keys(bottleConditions) as [BottleCondition]),
+      /** The analyses asked of it, such as `nutrients`. */
       requests: z.array(z.string()),
     }),
   ),

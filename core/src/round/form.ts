@@ -1,4 +1,4 @@
-import { analysisName, purpose, rulesFor } from '../bottles/index.ts';
+import { analysisName, type AnalysisId, purpose, rulesFor } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { wallTime } from '../time/index.ts';
 import { measured } from '../tap/index.ts';
@@ -22,11 +22,15 @@ export function residualFor(visit: VisitState, bottle: Pick<BottleState, 'rule' 
   return run ? measured(run, 'freeChlorine') : null;
 }
 
-/** The names of the analyses that a bottle is for at its point. */
-export function requestsOf(visit: VisitState, { rule }: Pick<BottleState, 'rule'>): string[] {
+/** The analyses that a bottle is for at its point. */
+export function requestsOf(visit: VisitState, { rule }: Pick<BottleState, 'rule'>): AnalysisId[] {
   const { table } = visit;
-  return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => analysisName(table, id)) : [];
+  return table ? visit.analyses.filter((id) => rulesFor(table, [id]).includes(rule)) : [];
 }
+
+/** Their names, for people. */
+export const requestNames = (visit: VisitState, bottle: Pick<BottleState, 'rule'>): string[] =>
+  requestsOf(visit, bottle).map((id) => analysisName(visit.table, id));
 
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
 export function formLines(round: RoundState): FormLine[] {
@@ -36,7 +40,7 @@ export function formLines(round: RoundState): FormLine[] {
       .map((bottle) => ({
         bottle,
         pointName: visit.name,
-        requests: requestsOf(visit, bottle),
+        requests: requestNames(visit, bottle),
         sampleType: bottle.sample,
         residual: residualFor(visit, bottle),
       })),

@@ -1,5 +1,5 @@
 import type { Head } from '@fonte/core/book';
-import { bottleConditions, type HandOver } from '@fonte/core/custody';
+import type { HandOver } from '@fonte/core/custody';
 import type { IntakeRequest } from '@fonte/core/lab';
 import { requestsOf, residualFor, type RoundState } from '@fonte/core/round';
 import { base } from '@fonte/core/units';
@@ -14,12 +14,12 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
       bottle: line.bottle,
       point: visit.point.code,
       pointName: visit.name,
-      rule: bottle.card.name,
+      rule: bottle.rule,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
       sampleType: bottle.sample,
       purpose: bottle.purpose,
       residual: residualFor(visit, bottle) ?? '',
-      condition: bottleConditions[line.condition],
+      condition: line.condition,
       requests: requestsOf(visit, bottle),
     };
   });

@@ -1,5 +1,5 @@
 import { purpose } from '@fonte/core/bottles';
-import { requestsOf } from '@fonte/core/round';
+import { requestNames } from '@fonte/core/round';
 import { useMe } from '../app/session.ts';
 import { useRound } from '../book/useRound.ts';
 
@@ -26,7 +26,7 @@ export function Labels() {
                 {round.plan.date} <span className="soft">at</span> __:__ {me.initials}
               </span>
               <span className="small">
-                {visit.name}, {requestsOf(visit, bottle).join(', ')}
+                {visit.name}, {requestNames(visit, bottle).join(', ')}
                 {bottle.purpose === 'sample' ? '' : `. ${purpose(bottle.purpose).name}${label === bottle.supply ? ', water supplied' : ''}`}
               </span>
               <span className="small">{rule.preservative?.name ?? 'No preservative'}</span>
