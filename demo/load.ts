@@ -33,12 +33,12 @@ async function reportWaiting(
     bottle,
     point: 'SC1',
     pointName: 'School',
-    rule: bottle.endsWith('B') ? 'Bacteria' : 'Dissolved metals',
+    rule: bottle.endsWith('B') ? 'bacteria' : 'metals',
     collectedAt: new Date(at - hour).toISOString(),
     sampleType: 'routine',
     purpose: 'sample',
     residual: '0.41 mg/L',
-    condition: 'Good',
+    condition: 'good',
     requests: [],
   }));
   const view = (await books.view(book))!;

@@ -8,7 +8,7 @@ import { roundPlanned } from '@fonte/core/plan';
 import { purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { labRegistered, personRegistered, pointRegistered, type WellPoint } from '@fonte/core/registers';
 import { editionsOn } from '@fonte/core/round';
-import { Books, Store } from '@fonte/server';
+import { Books, derivation, Store } from '@fonte/server';
 import { root } from '../../e2e/harness.ts';
 import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 
@@ -27,7 +27,7 @@ const own = (book: string) => ({
 /** A fresh database with people, a lab and two points, and its books. */
 export async function scene(file = freshFile()) {
   const store = await Store.open(file);
-  const books = new Books(store, () => Date.now());
+  const books = new Books(store, () => Date.now(), derivation);
   await books.appendOwn(
     ...[technician, coordinator].map((person) => writeEntry(own(person.id), personRegistered, person)),
     writeEntry(pen(lab.id, coordinator.id), labRegistered, lab),

@@ -1,12 +1,12 @@
 export { createApp } from './app/app.ts';
 export { startServer, stopOnSignal, type RunningServer } from './app/server.ts';
-export type { Services } from './app/services.ts';
+export { derivation, type AllServices as Services } from './app/rooms.ts';
 export { readSettings, type ServerSettings } from './app/settings.ts';
 export { Books, serverPen } from './book/books.ts';
 export { verifyFile } from './book/export.ts';
 export { rebuild } from './book/rebuild.ts';
 export { allRows } from './book/rows.ts';
 export { verifyBooks, verifyStore } from './book/verify.ts';
-export { HttpLabDesk } from './lab/desk.ts';
-export { keepFile } from './read/files.ts';
+export { HttpLabDesk } from './lab/index.ts';
+export { keepFile } from './files/files.ts';
 export { makerOf, Store } from './store/index.ts';

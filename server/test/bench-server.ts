@@ -6,12 +6,15 @@ import type { IntakeAnswer, IntakeRequest } from '@fonte/core/lab';
 import { labRegistered, personRegistered, pointRegistered } from '@fonte/core/registers';
 import { pino } from 'pino';
 import supertest from 'supertest';
+import { expect } from 'vitest';
 import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 import { createApp, type AppOptions } from '../src/app/app.ts';
+import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
 import type { LabDesk, LabReport } from '../src/lab/desk.ts';
 import { ReportReader } from '../src/read/reader.ts';
 import { Store } from '../src/store/index.ts';
+import { held } from './contract.ts';
 
 /** A lab's desk for tests: refuses what it is told to, and hands out the CSV it is given. */
 export class PaperDesk implements LabDesk {
@@ -51,7 +54,7 @@ export const freshFile = (): string => join(mkdtempSync(join(tmpdir(), 'fonte-')
 /** What the server says of an entry it took. */
 export interface Told {
   entry: BookEntry;
-  aside: (Misfit & { message: string }) | null;
+  aside: Misfit | null;
 }
 
 /** A server without a network over a fresh database, with a planned round in it. */
@@ -61,12 +64,13 @@ export async function bench(options: AppOptions = {}) {
   const faults: string[] = [];
   const store = await Store.open(file, { onFault: (fault) => faults.push(fault.code), now: () => script.now });
   const clock = () => script.now;
-  const books = new Books(store, clock);
+  const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desk = new PaperDesk();
   const services = { store, books, reader, clock, desks: new Map([[lab.id, desk]]), log: pino({ level: 'silent' }), author: technician.id };
   await books.appendOwn(...registrations(script.now));
-  const app = createApp(services, options);
+  const broken: string[] = [];
+  const app = held(createApp(services, options), services, broken);
   const api = supertest(app);
   const post = (entry: object, book = script.book) => api.post(`/api/books/${book}/entries`).send(entry);
   const postAll = async (entries: readonly object[]) =>
@@ -76,6 +80,7 @@ export async function bench(options: AppOptions = {}) {
   const close = async () => {
     await reader.stop();
     await store.close();
+    expect(broken, 'answers that are not what their endpoints promise').toEqual([]);
   };
   script.plan();
   await post(script.entries[0]!);

@@ -8,7 +8,7 @@ import { gzipSync } from 'node:zlib';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { phone, tapPoint, technician } from '../../core/test/script.ts';
-import { withoutContents } from '../src/app/problem.ts';
+import { withoutContents } from '../src/http/index.ts';
 import { bench, type Bench } from './bench-server.ts';
 
 let at: Bench;

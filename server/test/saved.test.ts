@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { findBreaks, type BookEntry } from '@fonte/core/book';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { derivation } from '../src/app/rooms.ts';
 import { sha256 } from '../src/book/codec.ts';
 import { allRowsOf, emptyView, extendView, readView, type BookView } from '../src/book/view.ts';
 import { opens } from '@fonte/core/round';
@@ -19,7 +20,7 @@ if (process.env['FONTE_SAVE'])
   for (const [name, shape] of Object.entries(shapes)) {
     if (existsSync(fileOf(name))) continue;
     const entries = asBook(shape());
-    writeFileSync(fileOf(name), `${JSON.stringify({ entries, rows: rowsIn(readView(entries[0]!.book, entries)!) })}\n`);
+    writeFileSync(fileOf(name), `${JSON.stringify({ entries, rows: rowsIn(readView(derivation, entries[0]!.book, entries)!) })}\n`);
   }
 
 type Rows = Record<string, object>;
@@ -47,14 +48,14 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
 
   it('folds to the rows it was saved with, and its chain holds', () => {
     expect(findBreaks(entries, sha256)).toEqual([]);
-    expect(lasting(rowsIn(readView(book, entries)!))).toEqual(lasting(rows));
+    expect(lasting(rowsIn(readView(derivation, book, entries)!))).toEqual(lasting(rows));
   });
 
   it('folds to the same rows in whatever order its entries arrive, and in whatever portions', () => {
     const [first, ...rest] = entries;
     fc.assert(
       fc.property(fc.shuffledSubarray(rest, { minLength: rest.length }), fc.integer({ min: 1, max: 9 }), (shuffled, portion) => {
-        let view = emptyView(book, opens(first!.kind)!);
+        let view = emptyView(derivation, book, opens(first!.kind)!);
         const table = new Map<string, unknown>();
         const apply = ({ now, gone }: Change) => {
           for (const {
@@ -84,6 +85,6 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
 
   it('folds at every prefix', () => {
     for (let count = 1; count <= entries.length; count += Math.max(1, Math.floor(entries.length / 40)))
-      expect(readView(book, entries.slice(0, count))!.entries.length).toBe(count);
+      expect(readView(derivation, book, entries.slice(0, count))!.entries.length).toBe(count);
   });
 });

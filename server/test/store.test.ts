@@ -8,6 +8,7 @@ import { chained, type BookEntry, type Entry } from '@fonte/core/book';
 import { levelRead } from '@fonte/core/level';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { Script, wellPoint } from '../../core/test/script.ts';
+import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
 import { entryColumns, entryValues, sha256 } from '../src/book/codec.ts';
 import { insertMany } from '../src/book/rows.ts';
@@ -105,7 +106,7 @@ describe('a store that cannot write', () => {
       try {
         const file = join(small, 'small.sqlite');
         const store = await Store.open(file);
-        const books = new Books(store, at.clock);
+        const books = new Books(store, at.clock, derivation);
         await books.appendOwn(...registrations(at.script.now));
         const acknowledged: string[] = [];
         let failures = 0;
@@ -254,8 +255,8 @@ describe('the demo', () => {
 describe('verify', () => {
   const faults = async () => {
     const found: string[] = [];
-    for await (const book of verifyBooks(at.store)) found.push(...book.faults.map(({ where, what }) => `${where}: ${what}`));
-    return [...found, ...(await verifyStore(at.store)).map(({ where, what }) => `${where}: ${what}`)];
+    for await (const book of verifyBooks(at.store, derivation)) found.push(...book.faults.map(({ where, what }) => `${where}: ${what}`));
+    return [...found, ...(await verifyStore(at.store, derivation)).map(({ where, what }) => `${where}: ${what}`)];
   };
   const harm = (sql: string, values: unknown[] = []) =>
     at.store.write(async (query) => {
@@ -349,7 +350,7 @@ describe('verify', () => {
     await at.store.write((query) => insertMany(query, 'entries', entryColumns, forged.map(entryValues)));
     const file = join(dirname(at.file), 'forged.book.json');
     const fresh = await Store.open(at.file);
-    const exported = (await new Books(fresh, at.clock).view(at.script.book))!;
+    const exported = (await new Books(fresh, at.clock, derivation).view(at.script.book))!;
     await fresh.close();
     writeFileSync(
       file,

@@ -38,15 +38,16 @@ export interface Entry<K extends string = string, P = unknown> {
 }
 
 /** An entry as it stands in a book: numbered, dated on sending and arrival, and chained to the one before. */
-export type BookEntry<K extends string = string, P = unknown> = Entry<K, P> & {
-  seq: number;
+export const BookEntry = Entry.extend({
+  seq: z.number().int().positive(),
   /** What the device's clock said when it sent the entry; null for what the server wrote. */
-  sentAt: string | null;
+  sentAt: z.string().nullable(),
   /** What the server's clock said when it came. */
-  receivedAt: string;
-  previous: string;
-  hash: string;
-};
+  receivedAt: z.string(),
+  previous: z.string(),
+  hash: z.string(),
+});
+export type BookEntry<K extends string = string, P = unknown> = Entry<K, P> & Omit<z.infer<typeof BookEntry>, keyof Entry>;
 
 /** Counts on from a place of its own on each device; 31 bits of an id. */
 let sequence = Number.parseInt(v4().slice(0, 7), 16);

@@ -9,3 +9,4 @@ export * from './corrections.ts';
 export * from './clocks.ts';
 export * from './room.ts';
 export * from './words.ts';
+export * from './endpoints.ts';

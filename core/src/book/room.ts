@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Entry } from './entry.ts';
 import type { AnyKind } from './kind.ts';
 import type { Misfit } from './misfit.ts';
@@ -16,9 +17,10 @@ export interface Room<S, A> {
 }
 
 /** What is asked for next, as a code with what the words need. */
-export interface Ask {
-  code: string;
-  data?: Readonly<Record<string, string | number>>;
+export const Ask = z.object({
+  code: z.string(),
+  data: z.record(z.string(), z.union([z.string(), z.number()])).readonly().optional(),
   /** A clock runs: there is time for something else. */
-  waits?: boolean;
-}
+  waits: z.boolean().optional(),
+});
+export type Ask = z.infer<typeof Ask>;

@@ -4,3 +4,4 @@ export * from './intake.ts';
 export * from './form.ts';
 export * from './custody.ts';
 export * from './words.ts';
+export * from './endpoints.ts';

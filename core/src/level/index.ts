@@ -6,3 +6,4 @@ export * from './steel-tape.ts';
 export * from './level.ts';
 export * from './words.ts';
 export { tolerances, type Tolerances } from './tables/tolerances.ts';
+export * from './endpoints.ts';

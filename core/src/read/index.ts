@@ -9,3 +9,4 @@ export * from './report.ts';
 export * from './reports.ts';
 export * from './words.ts';
 export * from './typed.ts';
+export * from './endpoints.ts';

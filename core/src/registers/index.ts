@@ -2,3 +2,4 @@ export * from './point.ts';
 export * from './people.ts';
 export * from './lab.ts';
 export * from './things.ts';
+export * from './endpoints.ts';

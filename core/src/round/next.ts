@@ -1,4 +1,5 @@
-import type { Ask } from '../book/index.ts';
+import { z } from 'zod';
+import { Ask } from '../book/index.ts';
 import { purpose } from '../bottles/index.ts';
 import { askFill } from '../fill/index.ts';
 import { askLevel } from '../level/index.ts';
@@ -10,16 +11,18 @@ import type { RoundState } from './fold.ts';
 import { runsOf, runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
 
-/** The room a step belongs to, as the page addresses it. */
-export type StepRoom = 'plan' | 'level' | 'purge' | 'tap' | 'fill' | 'custody' | 'report' | 'verdict';
+/** The rooms a step may belong to, as the page addresses them. */
+export const stepRooms = ['plan', 'level', 'purge', 'tap', 'fill', 'custody', 'report', 'verdict'] as const;
+export type StepRoom = (typeof stepRooms)[number];
 
-export interface NextStep extends Ask {
-  room: StepRoom;
+export const NextStep = Ask.extend({
+  room: z.enum(stepRooms),
   /** The visit it happens at; null when it concerns the whole round. */
-  visit: string | null;
+  visit: z.string().nullable(),
   /** The run it is a step of, where there may be several. */
-  procedure?: string;
-}
+  procedure: z.string().optional(),
+});
+export type NextStep = z.infer<typeof NextStep>;
 
 /** What comes next at one visit before its bottles are full; null when nothing is left to do there. */
 export function nextAtVisit(visit: VisitState): NextStep | null {

@@ -1,42 +1,42 @@
-import type { FollowUp } from '../act/index.ts';
+import { z } from 'zod';
+import { FollowUp } from '../act/index.ts';
+import { stages } from './bottle.ts';
 import type { RoundState } from './fold.ts';
-import { nextStep, type NextStep } from './next.ts';
-import type { Stage } from './bottle.ts';
+import { NextStep, nextStep } from './next.ts';
 
 /** A clock that runs now: a step of a protocol that must last. */
-export interface RunningClock {
-  visit: string;
-  pointName: string;
-  procedure: string;
-  say: string;
+export const RunningClock = z.object({
+  visit: z.string(),
+  pointName: z.string(),
+  procedure: z.string(),
+  say: z.string(),
   /** When it was started (ms) and how many seconds it must run, and may; null where there is no most. */
-  from: number;
-  least: number;
-  most: number | null;
-}
+  from: z.number(),
+  least: z.number(),
+  most: z.number().nullable(),
+});
+export type RunningClock = z.infer<typeof RunningClock>;
 
-/** A filled bottle that waits for the lab. */
-export interface WaitingBottle {
-  bottle: string;
-  pointName: string;
-  deadline: number;
-}
+/** A filled bottle that waits for the lab; its deadline in ms. */
+export const WaitingBottle = z.object({ bottle: z.string(), pointName: z.string(), deadline: z.number() });
+export type WaitingBottle = z.infer<typeof WaitingBottle>;
 
 /** One round in short: what is next, what runs, what waits, what is due. */
-export interface RoundOverview {
-  name: string;
-  code: string;
-  date: string;
-  zone: string;
-  system: string;
-  points: { name: string; type: 'well' | 'tap' }[];
-  stages: Stage[];
-  next: NextStep | null;
-  nextPoint: string | null;
-  clocks: RunningClock[];
-  waiting: WaitingBottle[];
-  followUps: FollowUp[];
-}
+export const RoundOverview = z.object({
+  name: z.string(),
+  code: z.string(),
+  date: z.string(),
+  zone: z.string(),
+  system: z.string(),
+  points: z.array(z.object({ name: z.string(), type: z.enum(['well', 'tap']) })),
+  stages: z.array(z.enum(stages)),
+  next: NextStep.nullable(),
+  nextPoint: z.string().nullable(),
+  clocks: z.array(RunningClock),
+  waiting: z.array(WaitingBottle),
+  followUps: z.array(FollowUp),
+});
+export type RoundOverview = z.infer<typeof RoundOverview>;
 
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {

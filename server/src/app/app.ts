@@ -3,17 +3,11 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import { z } from 'zod';
-import { bookRoutes } from '../book/routes.ts';
-import { labRoutes } from '../lab/routes.ts';
-import { levelRoutes } from '../level/routes.ts';
-import { planRoutes } from '../plan/routes.ts';
-import { readRoutes } from '../read/routes.ts';
-import { registerRoutes } from '../registers/routes.ts';
-import { gate } from './gate.ts';
+import { description, health, moveClock as moveClockEndpoint, session } from '@fonte/core/endpoints';
+import { gate } from '../http/gate.ts';
+import { mount, Problem, problemHandler, route, type Route } from '../http/index.ts';
 import { openApiDocument } from './openapi.ts';
-import { parsed, Problem, problemHandler } from './problem.ts';
-import type { Services } from './services.ts';
+import { rooms, type AllServices } from './rooms.ts';
 
 export interface AppOptions {
   /** Folder of the built page; without it only the API is served. */
@@ -24,19 +18,27 @@ export interface AppOptions {
   moveClock?: (milliseconds: number) => void;
 }
 
-const MoveRequest = z.object({
-  seconds: z
-    .number()
-    .positive()
-    .max(40 * 86_400, { error: 'The demo clock goes forward, up to 40 days.' }),
-});
-
-/** The largest body of entries: a day without signal of a whole team. */
-const largestBody = '4mb';
+/** What the server says of itself. */
+function ownRoutes({ store, clock, author }: AllServices, moveClock: AppOptions['moveClock']): Route[] {
+  const own = [
+    route(health, async ({ response }) => {
+      const found = await store.check();
+      response.status(found.ok ? 200 : 503);
+      return found.ok ? { status: 'ok' as const } : { status: 'failing' as const, code: found.code, since: found.since };
+    }),
+    route(session, () => ({ author, now: clock(), demo: moveClock !== undefined })),
+  ];
+  if (!moveClock) return own;
+  const move = route(moveClockEndpoint, ({ body: { seconds } }) => {
+    moveClock(seconds * 1000);
+    return { now: clock() };
+  });
+  return [...own, move];
+}
 
 /** The HTTP application over a set of services. */
-export function createApp(services: Services, { web, hosts = [], moveClock }: AppOptions = {}): Express {
-  const { log, store, clock, author } = services;
+export function createApp(services: AllServices, { web, hosts = [], moveClock }: AppOptions = {}): Express {
+  const { log } = services;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -59,33 +61,9 @@ export function createApp(services: Services, { web, hosts = [], moveClock }: Ap
     response.set('cache-control', 'no-store');
     next();
   });
-  app.get('/api/health', async (_request, response) => {
-    const health = await store.check();
-    response
-      .status(health.ok ? 200 : 503)
-      .json(health.ok ? { status: 'ok' } : { status: 'failing', code: health.code, since: health.since });
-  });
-  app.get('/api/openapi.json', (_request, response) => {
-    response.json(openApiDocument());
-  });
-  app.get('/api/session', (_request, response) => {
-    response.json({ author, now: clock(), demo: moveClock !== undefined });
-  });
-
-  const parseJson = express.json({ limit: largestBody, inflate: false, type: 'application/json' });
-  app.use('/api', (request, response, next) => {
-    if (request.method === 'GET' || /^\/rounds\/[^/]+\/reports$/.test(request.path)) return next();
-    if (request.headers['content-length'] !== '0' && request.headers['content-length'] !== undefined && !request.is('application/json'))
-      throw new Problem(415, 'not-json', 'Send JSON.');
-    parseJson(request, response, next);
-  });
-  if (moveClock) {
-    app.post('/api/demo/clock', (request, response) => {
-      moveClock(parsed(MoveRequest, request.body).seconds * 1000);
-      response.json({ now: clock() });
-    });
-  }
-  for (const routes of [bookRoutes, planRoutes, registerRoutes, levelRoutes, labRoutes, readRoutes]) routes(app, services);
+  const routes = [...ownRoutes(services, moveClock), ...rooms.flatMap((room) => room.routes?.(services) ?? [])];
+  const described = openApiDocument([description, ...routes.map(({ endpoint }) => endpoint)]);
+  mount(app, [...routes, route(description, () => described)]);
   app.use('/api', () => {
     throw new Problem(404, 'no-route', 'There is nothing at this address.');
   });

@@ -5,18 +5,18 @@ import { personRegistered, type Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { pino } from 'pino';
 import { Books, serverPen } from '../book/books.ts';
-import { HttpLabDesk } from '../lab/desk.ts';
-import { ReportReader } from '../read/reader.ts';
-import { listThings } from '../registers/things.ts';
+import { HttpLabDesk } from '../lab/index.ts';
+import { ReportReader } from '../read/index.ts';
+import { listThings } from '../registers/index.ts';
 import { Store, type Maker } from '../store/index.ts';
 import { createApp, type AppOptions } from './app.ts';
-import { withoutContents } from './problem.ts';
-import type { Services } from './services.ts';
+import { withoutContents } from '../http/index.ts';
+import { derivation, type AllServices } from './rooms.ts';
 import type { ServerSettings } from './settings.ts';
 
 export interface RunningServer {
   address: string;
-  services: Services;
+  services: AllServices;
   /** Lets open requests end, brings everything into the database file and closes it; resolves when that is done. */
   stop: () => Promise<void>;
 }
@@ -28,7 +28,7 @@ export interface ServerOptions extends Pick<AppOptions, 'moveClock'> {
   /** Who makes the database file where there is none. */
   madeBy?: Maker;
   /** Called before the server listens, with everything but the network ready. */
-  prepare?: (services: Services) => Promise<void>;
+  prepare?: (services: AllServices) => Promise<void>;
   /** Asked to stop it before it says that it listens, so that it can be stopped from then on. */
   onStart?: (stop: () => Promise<void>) => void;
 }
@@ -37,7 +37,7 @@ export interface ServerOptions extends Pick<AppOptions, 'moveClock'> {
 const farewell = 3000;
 
 /** The first person of an installation is registered by the server: nobody is there yet who could. */
-async function ensurePerson(services: Pick<Services, 'store' | 'books' | 'clock'>, name: string, given?: Person): Promise<string> {
+async function ensurePerson(services: Pick<AllServices, 'store' | 'books' | 'clock'>, name: string, given?: Person): Promise<string> {
   const [known] = JSON.parse(await listThings(services.store, 'people', { limit: 1 })) as Person[];
   if (known) return known.id;
   const initials = name
@@ -76,11 +76,11 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
     ...(options.madeBy ? { madeBy: options.madeBy } : {}),
     onFault: (fault) => log.error({ code: fault.code, error: withoutContents(fault) }, 'the storage failed'),
   });
-  const books = new Books(store, clock);
+  const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
   const author = await ensurePerson({ store, books, clock }, settings.person, options.person);
-  const services: Services = { store, books, desks, reader, clock, log, author };
+  const services: AllServices = { store, books, desks, reader, clock, log, author };
   await options.prepare?.(services);
 
   const server = limited(

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 import { z } from 'zod';
-import type { DeskAddress } from '../lab/desk.ts';
+import type { DeskAddress } from '../lab/index.ts';
 
 const Desk = z.union([
   z.url({ protocol: /^https?$/ }).transform((address): DeskAddress => ({ address, private: false })),

@@ -3,11 +3,12 @@ import { belongsIn, opens, type RoundState } from '@fonte/core/round';
 import { registerOf, type Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
-import { Problem } from '../app/problem.ts';
+import { Problem } from '../http/index.ts';
 import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
 import { entryColumns, entryValues, fromRow, loadEntries, sha256 } from './codec.ts';
+import type { Derivation } from './derivation.ts';
 import { checkAuthor, checkCode, checkOpening, codeOf, parseEntry } from './door.ts';
-import { StagedRegistry } from '../registers/things.ts';
+import { StagedRegistry } from './registry.ts';
 import { insertMany, writeRows, type Change } from './rows.ts';
 import { asideIn, emptyView, extendView, readView, type BookView } from './view.ts';
 
@@ -71,12 +72,13 @@ export class Books {
   constructor(
     private readonly store: Store,
     private readonly clock: Clock,
+    private readonly derivation: Derivation,
   ) {}
 
   /** A book as it stands, or null when there is none such. */
   async view(book: string): Promise<BookView | null> {
     const known = this.views.get(book);
-    const view = known ? await this.caughtUp(known) : readView(book, await loadEntries(this.store, book));
+    const view = known ? await this.caughtUp(known) : readView(this.derivation, book, await loadEntries(this.store, book));
     // While this was read, an append may have made a newer one.
     const newest = this.views.get(book);
     if (!view || (newest && newest.entries.length >= view.entries.length)) return newest ?? view;
@@ -228,7 +230,7 @@ export class Books {
     if (before) return { before, added: [], isOpened: false };
     const type = opens(entry.kind);
     if (!type) throw new Problem(409, 'no-book', 'There is no such book.', [{ path: 'book', message: 'There is no such book.' }]);
-    return { before: emptyView(entry.book, type), added: [], isOpened: true };
+    return { before: emptyView(this.derivation, entry.book, type), added: [], isOpened: true };
   }
 
   /** Writes what was prepared, in one transaction. @throws Conflict when somebody else wrote in one of these books meanwhile */
@@ -264,7 +266,7 @@ export class Books {
       known.book,
       count,
     ]);
-    return more.length === 0 ? known : readView(known.book, await loadEntries(this.store, known.book));
+    return more.length === 0 ? known : readView(this.derivation, known.book, await loadEntries(this.store, known.book));
   }
 }
 

@@ -2,8 +2,8 @@ import { Entry, findUnsound, readPayload, server, struck, unsoundWords, type Any
 import { roundPlanned } from '@fonte/core/plan';
 import { registerOf } from '@fonte/core/registers';
 import { kindOf, sayMisfit } from '@fonte/core/round';
-import { fieldErrors, Problem } from '../app/problem.ts';
-import type { Registry } from '../registers/things.ts';
+import { fieldErrors, Problem } from '../http/index.ts';
+import type { Registry } from './registry.ts';
 import type { Store } from '../store/index.ts';
 
 const refuse = (status: number, code: string, path: string, message: string) => new Problem(status, code, message, [{ path, message }]);

@@ -3,7 +3,8 @@ import { analysisRemoved } from '@fonte/core/plan';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { tapPoint, wellPoint } from '../../../core/test/script.ts';
 import { bench, type Bench } from '../../test/bench-server.ts';
-import type { VisitRow } from '../store/index.ts';
+import { derivation } from '../app/rooms.ts';
+import type { VisitRow } from '../plan/tables.ts';
 import { allRows } from './rows.ts';
 
 let at: Bench;
@@ -16,7 +17,7 @@ const level = (text: string) =>
   at.post(at.script.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' }));
 
 it('derives rounds, visits and bottles from the plan alone', async () => {
-  const rows = await allRows(at.store);
+  const rows = await allRows(at.store, derivation);
   expect(rows['rounds']).toMatchObject([{ id: at.script.book, code: '261123A', closed: 0 }]);
   const visits = rows['visits']!.map((row) => row as VisitRow).sort((a, b) => b.point.localeCompare(a.point));
   expect(visits).toMatchObject([
@@ -36,18 +37,18 @@ it('derives rounds, visits and bottles from the plan alone', async () => {
 it('takes rows away again when what made them is gone', async () => {
   await level('7.40');
   await level('7.40');
-  expect((await allRows(at.store))['levels']).toHaveLength(1);
+  expect((await allRows(at.store, derivation))['levels']).toHaveLength(1);
   const second = (await at.entries()).at(-1)!;
   await at.post(at.script.correct(second, 'another well'));
   await at.post(at.script.atWell(analysisRemoved, { analysis: 'nutrients' }));
-  const rows = await allRows(at.store);
+  const rows = await allRows(at.store, derivation);
   expect(rows['levels']).toEqual([]);
   expect(rows['bottles']!.map((row) => row.id)).not.toContain('261123A-MW3-N');
 });
 
 it('writes nothing when an entry is refused', async () => {
-  const before = await allRows(at.store);
+  const before = await allRows(at.store, derivation);
   await level('abc');
   await level('-50');
-  expect(await allRows(at.store)).toEqual(before);
+  expect(await allRows(at.store, derivation)).toEqual(before);
 });

@@ -1,6 +1,6 @@
 import type { EntitySchema } from 'typeorm';
-import { columnsOf, derivedTables, marks, mostValues, type DerivedRow, type Query, type Store } from '../store/index.ts';
-import type { Placed } from './projections.ts';
+import { columnsOf, marks, mostValues, type DerivedRow, type Query, type Store } from '../store/index.ts';
+import type { Derivation, Placed } from './derivation.ts';
 
 /** Rows to write and rows to take away. */
 export interface Change {
@@ -70,9 +70,8 @@ export async function writeRows(query: Query, { now, gone }: Change): Promise<vo
 }
 
 /** Every derived row there is, by table, in order: for comparing before and after. */
-export async function allRows(store: Store): Promise<Record<string, DerivedRow[]>> {
+export async function allRows(store: Store, { tables }: Derivation): Promise<Record<string, DerivedRow[]>> {
   const found: Record<string, DerivedRow[]> = {};
-  for (const { options } of derivedTables)
-    found[options.name] = await store.read<DerivedRow[]>(`SELECT * FROM ${options.name} ORDER BY book, id`);
+  for (const { options } of tables) found[options.name] = await store.read<DerivedRow[]>(`SELECT * FROM ${options.name} ORDER BY book, id`);
   return found;
 }

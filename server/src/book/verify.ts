@@ -1,17 +1,8 @@
 import { breakWords, findBreaks, type BookEntry } from '@fonte/core/book';
 import { opens } from '@fonte/core/round';
-import {
-  checkFile,
-  columnsOf,
-  derivedTables,
-  guards,
-  listTriggers,
-  type BookRow,
-  type DerivedRow,
-  type FileRow,
-  type Store,
-} from '../store/index.ts';
+import { checkFile, columnsOf, guards, listTriggers, type BookRow, type DerivedRow, type FileRow, type Store } from '../store/index.ts';
 import { loadEntries, sha256 } from './codec.ts';
+import type { Derivation } from './derivation.ts';
 import { allRowsOf, readView } from './view.ts';
 
 /** Something that is not as it should be, and where. */
@@ -29,8 +20,6 @@ export interface VerifiedBook {
   faults: Fault[];
 }
 
-const tableNames = derivedTables.map(({ options }) => options.name);
-
 async function bookIds(store: Store): Promise<{ id: string; type: string | null }[]> {
   const written = await store.read<{ book: string }[]>('SELECT DISTINCT book FROM entries ORDER BY book');
   const known = new Map((await store.read<BookRow[]>('SELECT * FROM books')).map(({ id, type }) => [id, type]));
@@ -39,9 +28,9 @@ async function bookIds(store: Store): Promise<{ id: string; type: string | null 
 }
 
 /** The derived rows that stand in the tables for a book, as the texts they are compared by. */
-async function standingRows(store: Store, book: string): Promise<Map<string, string>> {
+async function standingRows(store: Store, by: Derivation, book: string): Promise<Map<string, string>> {
   const found = new Map<string, string>();
-  for (const table of derivedTables) {
+  for (const table of by.tables) {
     const columns = columnsOf(table);
     const rows = await store.read<DerivedRow[]>(`SELECT * FROM ${table.options.name} WHERE book = ?`, [book]);
     for (const row of rows) {
@@ -52,8 +41,8 @@ async function standingRows(store: Store, book: string): Promise<Map<string, str
   return found;
 }
 
-function rowFaults(entries: readonly BookEntry[], book: string, standing: ReadonlyMap<string, string>): Fault[] {
-  const view = readView(book, entries);
+function rowFaults(by: Derivation, entries: readonly BookEntry[], book: string, standing: ReadonlyMap<string, string>): Fault[] {
+  const view = readView(by, book, entries);
   const due = new Map<string, string>();
   for (const [key, { placed }] of view ? allRowsOf(view) : []) {
     const columns = columnsOf(placed.table);
@@ -71,7 +60,7 @@ function rowFaults(entries: readonly BookEntry[], book: string, standing: Readon
 }
 
 /** Checks the books one after the other: chains, types and the tables derived from them. It goes on after a fault. */
-export async function* verifyBooks(store: Store): AsyncGenerator<VerifiedBook> {
+export async function* verifyBooks(store: Store, by: Derivation): AsyncGenerator<VerifiedBook> {
   for (const { id, type } of await bookIds(store)) {
     const faults: Fault[] = [];
     let entries: BookEntry[] = [];
@@ -84,7 +73,7 @@ export async function* verifyBooks(store: Store): AsyncGenerator<VerifiedBook> {
       const opened = entries[0] ? opens(entries[0].kind) : null;
       if (entries[0] && opened !== type)
         faults.push({ where: 'book', what: `is listed as ${type ?? 'nothing'} and begins as ${opened ?? 'nothing'}` });
-      faults.push(...rowFaults(entries, id, await standingRows(store, id)));
+      faults.push(...rowFaults(by, entries, id, await standingRows(store, by, id)));
     } catch {
       faults.push({ where: 'book', what: 'cannot be read' });
     }
@@ -93,7 +82,7 @@ export async function* verifyBooks(store: Store): AsyncGenerator<VerifiedBook> {
 }
 
 /** Checks what is not of one book: the file itself, its guards, kept files, and rows of books that are not there. */
-export async function verifyStore(store: Store): Promise<Fault[]> {
+export async function verifyStore(store: Store, by: Derivation): Promise<Fault[]> {
   const faults: Fault[] = [];
   const look = async (where: string, work: () => Promise<Fault[]>) => {
     try {
@@ -130,7 +119,8 @@ export async function verifyStore(store: Store): Promise<Fault[]> {
   });
   await look('books', async () => {
     const found: Fault[] = [];
-    for (const table of tableNames) {
+    for (const { options } of by.tables) {
+      const table = options.name;
       const rows = await store.read<{ book: string }[]>(`SELECT DISTINCT book FROM ${table} WHERE book NOT IN (SELECT id FROM books)`);
       found.push(...rows.map(({ book }) => ({ where: `table ${table}`, what: `has rows of book ${book}, which is not there` })));
     }

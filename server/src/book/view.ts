@@ -1,10 +1,12 @@
 import { Trail, type Aside, type BookEntry, type Entry, type Head, type Misfit } from '@fonte/core/book';
 import { foldBook, followBook, look, opens, type BookType, type Folding, type RoundState, type VisitState } from '@fonte/core/round';
-import { rowsOf, rowsOfRound, rowsOfSets, rowsOfThing, rowsOfVisit } from './projections.ts';
+import type { Derivation, Placed } from './derivation.ts';
 import { addDifference, indexed, type Change, type Rows } from './rows.ts';
 
 /** A book as it stands: its entries, what they fold to, and the rows it makes. Never changed in place. */
 export interface BookView {
+  /** What is derived from it. */
+  by: Derivation;
   book: string;
   type: BookType;
   entries: Trail<BookEntry>;
@@ -16,48 +18,63 @@ export interface BookView {
 
 const none: Rows = new Map();
 
-function rowsFor(book: string, type: BookType, entries: Trail<BookEntry>, round: RoundState | null, before?: BookView): BookView['rows'] {
-  if (type !== 'round') return { round: indexed(rowsOfThing(book, type, entries.all())), visits: new Map() };
+function rowsFor(
+  by: Derivation,
+  book: string,
+  type: BookType,
+  entries: Trail<BookEntry>,
+  round: RoundState | null,
+  before?: BookView,
+): BookView['rows'] {
+  if (type !== 'round') return { round: indexed(by.ofThing(book, type, entries.all())), visits: new Map() };
   if (!round) return { round: none, visits: new Map() };
   const visits = new Map(
     round.visits.map((visit) => {
       const known = before?.rows.visits.get(visit.id);
       // The same state makes the same rows.
-      return [visit.id, known?.of === visit ? known : { of: visit, rows: indexed(rowsOfVisit(book, visit)) }] as const;
+      return [visit.id, known?.of === visit ? known : { of: visit, rows: indexed(by.ofVisit(book, visit)) }] as const;
     }),
   );
-  return { round: indexed(rowsOfRound(book, round)), visits };
+  return { round: indexed(by.ofRound(book, round)), visits };
 }
 
-function viewOf(book: string, type: BookType, entries: Trail<BookEntry>, folding: Folding | null, before?: BookView): BookView {
+function viewOf(
+  by: Derivation,
+  book: string,
+  type: BookType,
+  entries: Trail<BookEntry>,
+  folding: Folding | null,
+  before?: BookView,
+): BookView {
   const round = folding && look(folding);
   const last = entries.at(-1);
   const head = last ? { count: last.seq, hash: last.hash } : null;
-  return { book, type, entries, head, folding, round, rows: rowsFor(book, type, entries, round, before) };
+  return { by, book, type, entries, head, folding, round, rows: rowsFor(by, book, type, entries, round, before) };
 }
 
 /** A book read from its first entry on. Its type follows from that entry. */
-export function readView(book: string, entries: readonly BookEntry[]): BookView | null {
+export function readView(by: Derivation, book: string, entries: readonly BookEntry[]): BookView | null {
   const type = entries[0] ? opens(entries[0].kind) : null;
   if (!type) return null;
-  return viewOf(book, type, Trail.from(entries), type === 'round' ? foldBook(entries) : null);
+  return viewOf(by, book, type, Trail.from(entries), type === 'round' ? foldBook(entries) : null);
 }
 
-function changeOfSets(before: BookView, after: BookView, isFollowed: boolean): Change {
+function changeOfGrown(before: BookView, after: BookView, isFollowed: boolean): Change {
   const change: Change = { now: [], gone: [] };
   if (!after.round) return change;
   for (const visit of after.round.visits) {
     const was = before.round?.visits.find((candidate) => candidate.id === visit.id);
     if (was === visit) continue;
-    if (isFollowed) change.now.push(...rowsOfSets(after.book, visit, was?.purge?.count ?? 0));
-    else addDifference(change, was ? indexed(rowsOfSets(after.book, was)) : none, indexed(rowsOfSets(after.book, visit)));
+    const grown = (of: VisitState) => indexed(after.by.grown(after.book, of, null));
+    if (isFollowed) change.now.push(...after.by.grown(after.book, visit, was ?? null));
+    else addDifference(change, was ? grown(was) : none, grown(visit));
   }
   return change;
 }
 
 /** The rows that differ between two views of one book. */
 export function changeBetween(before: BookView, after: BookView, isFollowed: boolean): Change {
-  const change = changeOfSets(before, after, isFollowed);
+  const change = changeOfGrown(before, after, isFollowed);
   addDifference(change, before.rows.round, after.rows.round);
   for (const [id, { rows }] of after.rows.visits) {
     const was = before.rows.visits.get(id)?.rows;
@@ -74,14 +91,14 @@ export function extendView(before: BookView, added: readonly BookEntry[]): { vie
   for (const entry of added) folding = folding && followBook(folding, entry);
   const isFollowed = folding !== null;
   if (before.type === 'round') folding ??= foldBook(entries.all());
-  const view = viewOf(before.book, before.type, entries, folding, before);
+  const view = viewOf(before.by, before.book, before.type, entries, folding, before);
   return { view, change: changeBetween(before, view, isFollowed) };
 }
 
 /** A book that nobody has written in yet. */
-export function emptyView(book: string, type: BookType): BookView {
+export function emptyView(by: Derivation, book: string, type: BookType): BookView {
   const folding = type === 'round' ? foldBook([]) : null;
-  return { book, type, entries: Trail.of(), head: null, folding, round: null, rows: { round: none, visits: new Map() } };
+  return { by, book, type, entries: Trail.of(), head: null, folding, round: null, rows: { round: none, visits: new Map() } };
 }
 
 /** Why an entry stands aside in its book, or null. */
@@ -90,6 +107,9 @@ export function asideIn(view: BookView, id: string): Misfit | null {
 }
 
 /** All rows of a view, for comparing and for writing anew. */
-export function allRowsOf({ book, type, entries, round }: BookView): Rows {
-  return indexed(rowsOf(book, type, entries.all(), round));
+export function allRowsOf({ by, book, type, entries, round }: BookView): Rows {
+  if (type !== 'round') return indexed(by.ofThing(book, type, entries.all()));
+  if (!round) return none;
+  const ofVisits = round.visits.flatMap((visit): Placed[] => [...by.ofVisit(book, visit), ...by.grown(book, visit, null)]);
+  return indexed([...by.ofRound(book, round), ...ofVisits]);
 }

@@ -1,6 +1,6 @@
 import { closeSync, copyFileSync, existsSync, fsyncSync, linkSync, mkdirSync, openSync, chmodSync, rmSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
-import { makerOf, readSettings, Store, verifyBooks, verifyStore } from '../index.ts';
+import { derivation, makerOf, readSettings, Store, verifyBooks, verifyStore } from '../index.ts';
 import { fail } from './existing.ts';
 
 /*
@@ -20,9 +20,9 @@ rmSync(draft, { force: true });
 copyFileSync(backup, draft);
 chmodSync(draft, 0o600);
 const store = await Store.open(draft);
-const faults = await verifyStore(store);
+const faults = await verifyStore(store, derivation);
 let books = 0;
-for await (const { book, faults: found } of verifyBooks(store)) {
+for await (const { book, faults: found } of verifyBooks(store, derivation)) {
   books += 1;
   faults.push(...found.map(({ where, what }) => ({ where: `${book}: ${where}`, what })));
 }

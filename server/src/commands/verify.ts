@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { breakWords } from '@fonte/core/book';
-import { verifyBooks, verifyFile, verifyStore } from '../index.ts';
+import { derivation, verifyBooks, verifyFile, verifyStore } from '../index.ts';
 import { existing, fail } from './existing.ts';
 
 /*
@@ -24,12 +24,12 @@ function checkFile(file: string): boolean {
 async function checkDatabase(): Promise<boolean> {
   const store = await existing(path);
   let faults = 0;
-  for await (const { book, type, entries, head, faults: found } of verifyBooks(store)) {
+  for await (const { book, type, entries, head, faults: found } of verifyBooks(store, derivation)) {
     faults += found.length;
     if (found.length === 0) console.log(`whole   ${book}: ${entries} entries (${type}), head ${head}`);
     for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
   }
-  for (const { where, what } of await verifyStore(store)) {
+  for (const { where, what } of await verifyStore(store, derivation)) {
     faults += 1;
     console.log(`BROKEN  ${where}: ${what}`);
   }

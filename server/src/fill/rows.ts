@@ -1,5 +1,5 @@
 import type { VisitState } from '@fonte/core/round';
-import type { BottleRow } from '../store/index.ts';
+import type { BottleRow } from './tables.ts';
 
 export function fillRows(book: string, visit: VisitState): BottleRow[] {
   return visit.bottles.map(({ id, rule, stage, lost, filledAt, holding }) => ({

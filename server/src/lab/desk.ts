@@ -2,7 +2,7 @@ import { request as httpRequest } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { isIP } from 'node:net';
 import { IntakeAnswer, type IntakeRequest } from '@fonte/core/lab';
-import { Problem } from '../app/problem.ts';
+import { Problem } from '../http/index.ts';
 import { isPrivate, publicLookup } from './private.ts';
 
 /** A report file as a lab hands it out. */

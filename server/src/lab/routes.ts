@@ -1,10 +1,8 @@
 import { writeEntry } from '@fonte/core/book';
-import { labAnswered } from '@fonte/core/custody';
+import { askIntake, labAnswered } from '@fonte/core/custody';
 import type { RoundState } from '@fonte/core/round';
-import type { Express } from 'express';
-import { Problem } from '../app/problem.ts';
-import type { Services } from '../app/services.ts';
-import { serverPen } from '../book/books.ts';
+import { Problem, route, type Route, type Services } from '../http/index.ts';
+import { serverPen, type Books } from '../book/books.ts';
 import type { LabDesk, LabDesks } from './desk.ts';
 import { intakeRequest } from './intake.ts';
 
@@ -28,7 +26,12 @@ export function deskOf(round: RoundState, desks: LabDesks): LabDesk {
   };
 }
 
-export function labRoutes(app: Express, { books, desks, clock }: Services): void {
+export interface LabServices extends Services {
+  books: Books;
+  desks: LabDesks;
+}
+
+export function labRoutes({ books, desks, clock }: LabServices): Route[] {
   /** One question at a time for each hand-over: a lab that hangs holds up nobody else. */
   const asking = new Map<string, Promise<void>>();
 
@@ -44,16 +47,16 @@ export function labRoutes(app: Express, { books, desks, clock }: Services): void
     await books.appendOwn(writeEntry(pen, labAnswered, { handOver: entry, ...answer }));
   };
 
-  /** Sends a hand-over to the lab's desk and writes its answer down. Asking again brings the answer that is there. */
-  app.post('/api/rounds/:round/hand-overs/:entry/intake', async (request, response) => {
-    const { round, entry } = request.params;
-    const key = `${round} ${entry}`;
-    if (!asking.has(key))
-      asking.set(
-        key,
-        ask(round, entry).finally(() => asking.delete(key)),
-      );
-    await asking.get(key);
-    response.json({ answered: true });
-  });
+  return [
+    route(askIntake, async ({ in: { round, entry } }) => {
+      const key = `${round} ${entry}`;
+      if (!asking.has(key))
+        asking.set(
+          key,
+          ask(round, entry).finally(() => asking.delete(key)),
+        );
+      await asking.get(key);
+      return { answered: true as const };
+    }),
+  ];
 }

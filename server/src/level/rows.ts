@@ -1,5 +1,5 @@
 import type { VisitState } from '@fonte/core/round';
-import type { LevelRow } from '../store/index.ts';
+import type { LevelRow } from './tables.ts';
 
 /** One row where two readings of the level agree. */
 export function levelRows(book: string, visit: VisitState): LevelRow[] {

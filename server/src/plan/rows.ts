@@ -1,5 +1,5 @@
 import { isClosed, overview, type RoundState, type VisitState } from '@fonte/core/round';
-import type { AgendaRow, RoundRow, VisitRow } from '../store/index.ts';
+import type { AgendaRow, RoundRow, VisitRow } from './tables.ts';
 
 export function roundRows(book: string, round: RoundState): RoundRow[] {
   const { code, name, date, system } = round.plan;

@@ -1,6 +1,6 @@
 import { inOwnUnit, type ParameterId } from '@fonte/core/parameters';
 import type { VisitState } from '@fonte/core/round';
-import type { ReadingRow } from '../store/index.ts';
+import type { ReadingRow } from './tables.ts';
 
 /** One row for each number of each set from a place on, in the parameter's own unit. */
 export function purgeRows(book: string, { point, purge }: VisitState, from = 0): ReadingRow[] {

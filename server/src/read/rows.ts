@@ -1,5 +1,5 @@
 import type { RoundState } from '@fonte/core/round';
-import type { ResultRow } from '../store/index.ts';
+import type { ResultRow } from './tables.ts';
 
 export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {

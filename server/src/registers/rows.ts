@@ -1,6 +1,6 @@
 import { canonicalJson, inOrderOfWork, type BookEntry } from '@fonte/core/book';
 import type { RegisterName } from '@fonte/core/registers';
-import type { ThingRow } from '../store/index.ts';
+import type { ThingRow } from './tables.ts';
 
 /** A registered thing as its latest entry says. */
 export function thingRows(book: string, register: RegisterName, entries: readonly BookEntry[]): ThingRow[] {

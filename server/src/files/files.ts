@@ -1,5 +1,5 @@
 import { sha256 } from '../book/codec.ts';
-import { Problem } from '../app/problem.ts';
+import { Problem } from '../http/index.ts';
 import type { FileRow, Query, Store } from '../store/index.ts';
 
 /** Keeps a file under its hash; one that is there already is kept once. */

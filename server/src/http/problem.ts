@@ -1,3 +1,4 @@
+import type { ProblemDocument } from '@fonte/core/endpoints';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import type { z } from 'zod';
@@ -22,9 +23,15 @@ export class Problem extends Error {
   }
 
   /** The problem document. */
-  document(): object {
+  document(): ProblemDocument {
     const { code, title, status, errors } = this;
-    return { type: `urn:fonte:problem:${code}`, title, status, detail: errors.map((error) => error.message).join(' ') || title, errors };
+    return {
+      type: `urn:fonte:problem:${code}`,
+      title,
+      status,
+      detail: errors.map((error) => error.message).join(' ') || title,
+      errors: [...errors],
+    };
   }
 }
 

@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import { reading } from '../endpoints/index.ts';
+import { waterStates } from './entries.ts';
+
+/** A level of the record of a well: depth in m below the mark, elevation in m above the datum. */
+export const LevelOfRecord = z.object({
+  round: z.string(),
+  at: z.number(),
+  measuringPoint: z.string(),
+  depth: z.number(),
+  elevation: z.number(),
+  water: z.enum(waterStates),
+});
+
+export const levelRecord = reading('/api/points/:point/levels', {
+  summary: 'The level record of a well, oldest first',
+  answer: z.array(LevelOfRecord),
+});

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { reading } from '../endpoints/index.ts';
+import { Lab } from './lab.ts';
+import { Person } from './people.ts';
+import { Point } from './point.ts';
+
+/** The most that one page of a register holds. */
+export const largestPage = 500;
+
+const query = z.object({
+  /** A part of the name or code. */
+  search: z.string().max(80).optional(),
+  /** The thing after which the page begins. */
+  after: z.string().max(60).optional(),
+  limit: z.coerce.number().int().min(1).max(largestPage).default(200),
+});
+
+const list = <N extends string, S extends z.ZodType>(name: N, thing: S) =>
+  reading(`/api/${name}`, { summary: `The register of ${name}, by name`, query, answer: z.array(thing) });
+const one = <N extends string, S extends z.ZodType>(name: N, thing: S) =>
+  reading(`/api/${name}/:id`, { summary: `One of the ${name} as registered now`, answer: thing });
+
+/** A page of each register. */
+export const registerLists = { points: list('points', Point), labs: list('labs', Lab), people: list('people', Person) } as const;
+/** One thing of each register. */
+export const registered = { points: one('points', Point), labs: one('labs', Lab), people: one('people', Person) } as const;

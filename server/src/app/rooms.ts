@@ -1,0 +1,28 @@
+import { Derivation } from '../book/derivation.ts';
+import type { ServerRoom } from '../book/room.ts';
+import { bookRoutes } from '../book/routes.ts';
+import { fillRoom } from '../fill/index.ts';
+import { labRoom } from '../lab/index.ts';
+import { levelRoom } from '../level/index.ts';
+import { planRoom } from '../plan/index.ts';
+import { purgeRoom } from '../purge/index.ts';
+import { readRoom, type ReadServices } from '../read/index.ts';
+import { registersRoom } from '../registers/index.ts';
+
+/** Everything that the rooms together work with. */
+export type AllServices = ReadServices;
+
+/** The rooms of the server, in one order everywhere. */
+export const rooms: readonly ServerRoom<AllServices>[] = [
+  { name: 'book', routes: bookRoutes },
+  registersRoom,
+  planRoom,
+  levelRoom,
+  purgeRoom,
+  fillRoom,
+  labRoom,
+  readRoom,
+];
+
+/** What the rooms derive from the books. */
+export const derivation = new Derivation(rooms.flatMap((room) => room.derived ?? []));

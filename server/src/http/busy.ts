@@ -1,0 +1,18 @@
+import type { RequestHandler } from 'express';
+import { Problem } from './problem.ts';
+
+/** Lets so many requests through at once; whoever comes then is asked to come again. */
+export function atOnce(most: number): RequestHandler {
+  let inside = 0;
+  return (_request, response, next) => {
+    if (inside >= most) {
+      response.set('retry-after', '5');
+      throw new Problem(503, 'busy', 'Too many files at once. Try again in a moment.');
+    }
+    inside += 1;
+    response.once('close', () => {
+      inside -= 1;
+    });
+    next();
+  };
+}
