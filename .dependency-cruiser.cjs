@@ -24,17 +24,56 @@ const rooms = [
   'round',
 ];
 
-const upward = rooms.map((room, index) => ({
-  name: `core-${room}-looks-down`,
+/** The floors above: what their rooms share, from the ground up; then the rooms; then what puts them together. */
+const floors = {
+  core: { cellar: [], rooms, attic: [] },
+  server: {
+    cellar: ['store', 'http', 'book', 'files'],
+    rooms: ['registers', 'plan', 'level', 'purge', 'fill', 'lab', 'read'],
+    attic: ['app', 'commands'],
+  },
+  web: {
+    cellar: ['theme', 'api', 'feedback', 'time', 'units', 'findings', 'working', 'session', 'form', 'editions', 'book', 'visit'],
+    rooms: ['registers', 'bench', 'plan', 'level', 'purge', 'fill', 'tap', 'custody', 'read', 'act', 'limits', 'round', 'today'],
+    attic: ['app'],
+  },
+};
+
+const upward = Object.entries(floors).flatMap(([floor, { cellar, rooms: stages, attic }]) => {
+  const all = [...cellar, ...stages, ...attic];
+  return all.map((room, index) => ({
+    name: `${floor}-${room}-looks-down`,
+    severity: 'error',
+    comment: 'Rooms import downward only, in the order written here.',
+    from: { path: `^${floor}/src/${room}/`, pathNot: '\\.test\\.tsx?$' },
+    to: { path: `^${floor}/src/(${all.slice(index + 1).join('|') || '-'})/` },
+  }));
+});
+
+/** A folder that is in no order above would escape every rule. */
+const unplaced = Object.entries(floors).map(([floor, { cellar, rooms: stages, attic }]) => ({
+  name: `${floor}-has-a-place-for-each-room`,
   severity: 'error',
-  comment: 'Core rooms import downward only.',
-  from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^core/src/(${rooms.slice(index + 1).join('|') || '-'})/` },
+  from: {},
+  to: { path: `^${floor}/src/[^/]+/`, pathNot: `^${floor}/src/(${[...cellar, ...stages, ...attic].join('|')})/` },
+}));
+
+const doors = ['server', 'web'].map((floor) => ({
+  name: `${floor}-through-the-door`,
+  severity: 'error',
+  comment: 'A room of the work is entered by its index.ts, and by those who put the rooms together by its room.ts.',
+  from: { path: `^${floor}/src/([^/]+)/`, pathNot: '\\.test\\.tsx?$' },
+  to: {
+    path: `^${floor}/src/(${floors[floor].rooms.join('|')})/.+`,
+    pathNot: [`^${floor}/src/[^/]+/(index|room)\\.ts$`, `^${floor}/src/$1/`, `^web/src/round/RoundShell\\.tsx$`],
+  },
 }));
 
 module.exports = {
   forbidden: [
     ...upward,
+    ...unplaced,
+    ...doors,
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'through-the-door',

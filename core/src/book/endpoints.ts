@@ -15,7 +15,10 @@ export const Taken = z.object({
     .object({
       code: z.string(),
       field: z.string(),
-      data: z.record(z.string(), z.union([z.string(), z.number()])).readonly().optional(),
+      data: z
+        .record(z.string(), z.union([z.string(), z.number()]))
+        .readonly()
+        .optional(),
     })
     .nullable(),
 });

@@ -19,7 +19,10 @@ export interface Room<S, A> {
 /** What is asked for next, as a code with what the words need. */
 export const Ask = z.object({
   code: z.string(),
-  data: z.record(z.string(), z.union([z.string(), z.number()])).readonly().optional(),
+  data: z
+    .record(z.string(), z.union([z.string(), z.number()]))
+    .readonly()
+    .optional(),
   /** A clock runs: there is time for something else. */
   waits: z.boolean().optional(),
 });

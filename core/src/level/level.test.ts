@@ -19,7 +19,7 @@ describe('depth and elevation', () => {
   it('goes from the mark to ground and datum, with its working', () => {
     const below = depthBelowGround({ depth: 7.4, stickUp: 0.6 });
     expect(below.value).toBeCloseTo(6.8, 9);
-    expect(below.working.steps).toEqual(['7.400 − 0.600 = 6.800 m']);
+    expect(below.working.steps).toEqual(['7.400 m − 0.600 m = 6.800 m']);
     expect(waterLevelElevation({ depth: 7.4, elevation: 52.34 }).value).toBeCloseTo(44.94, 9);
   });
 

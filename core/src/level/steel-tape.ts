@@ -1,5 +1,19 @@
-import type { Computed } from '../working/index.ts';
-import { showNumber } from '../units/index.ts';
+import { computed, type Computed } from '../working/index.ts';
+
+const cutFromHold = computed(
+  {
+    formula: 'd = H − C + k',
+    unit: 'm',
+    shown: ['m', 3],
+    source: 'USGS TM 1-A1 (2011), GWPD 1',
+    inputs: {
+      hold: { symbol: 'H', name: 'hold at the mark', unit: 'm', decimals: 3 },
+      cut: { symbol: 'C', name: 'cut, the wetted length', unit: 'm', decimals: 3 },
+      correction: { symbol: 'k', name: 'tape correction', unit: 'm', decimals: 3, usual: 0 },
+    },
+  },
+  ({ hold, cut, correction }) => hold - cut + correction,
+);
 
 /**
  * Depth to water in m by chalked steel tape: the hold at the mark, less the wetted length, plus the tape's own
@@ -8,21 +22,7 @@ import { showNumber } from '../units/index.ts';
  * @throws RangeError when the cut is longer than the hold: callers ask again before they compute.
  * @example steelTapeDepth({ hold: 40, cut: 3.27 }).value // 36.73
  */
-export function steelTapeDepth({ hold, cut, correction = 0 }: { hold: number; cut: number; correction?: number }): Computed {
-  if (cut > hold) throw new RangeError('The wetted length cannot be longer than the hold.');
-  const value = hold - cut + correction;
-  return {
-    value,
-    unit: 'm',
-    working: {
-      formula: 'depth below mark = hold − cut + tape correction',
-      inputs: [
-        { symbol: 'H', name: 'hold at the mark', value: hold, unit: 'm', decimals: 3 },
-        { symbol: 'C', name: 'cut, the wetted length', value: cut, unit: 'm', decimals: 3 },
-        { symbol: 'k', name: 'tape correction', value: correction, unit: 'm', decimals: 3 },
-      ],
-      steps: [`${showNumber(hold, 3)} − ${showNumber(cut, 3)} + ${showNumber(correction, 3)} = ${showNumber(value, 3)} m`],
-      source: 'USGS TM 1-A1 (2011), GWPD 1',
-    },
-  };
+export function steelTapeDepth(given: { hold: number; cut: number; correction?: number }): Computed {
+  if (given.cut > given.hold) throw new RangeError('The wetted length cannot be longer than the hold.');
+  return cutFromHold(given);
 }

@@ -8,6 +8,7 @@ import { planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { purgeAsks, purgeFindings, purgeWords } from '../purge/index.ts';
 import { readWords } from '../read/index.ts';
+import type { Stage } from './bottle.ts';
 import { tapAsks, tapWords } from '../tap/index.ts';
 
 /** The words of every room for its misfits. */
@@ -52,3 +53,13 @@ export const sayNext = (ask: Coded): string => say(askWords, ask);
 
 /** A finding as a sentence, and what to do about it. */
 export const sayAbout = (finding: Coded) => sayFinding(findingWords, finding);
+
+export const stageNames: Record<Stage, string> = {
+  planned: 'Planned',
+  ready: 'Ready',
+  measured: 'Measured',
+  filled: 'Filled',
+  'handed-over': 'Handed over',
+  reported: 'Reported',
+  judged: 'Judged',
+};

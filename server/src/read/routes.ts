@@ -18,7 +18,7 @@ import { serverPen } from '../book/books.ts';
 import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route } from '../http/index.ts';
-import { deskOf, type LabServices } from '../lab/routes.ts';
+import { deskOf, type LabServices } from '../lab/index.ts';
 import type { ReportReader } from './reader.ts';
 
 /** The largest report taken in, in bytes: over the 200,000 rows that a year's export may have. */

@@ -2,14 +2,14 @@ import { actionDone, sayTask, type FollowUp } from '@fonte/core/act';
 import { Button, Input } from 'antd';
 import { useId, useState } from 'react';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
 import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
-import '../limits/verdict.css';
+import './act.css';
 
 /** What must be done, by when, and what was done about it. */
 export function FollowUps() {

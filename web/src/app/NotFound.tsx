@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { Empty } from './Feedback.tsx';
+import { Empty } from '../feedback/Feedback.tsx';
 
 export function NotFound() {
   return (

@@ -1,4 +1,5 @@
-import type { Person } from '@fonte/core/registers';
+import { session } from '@fonte/core/endpoints';
+import { registerLists } from '@fonte/core/registers';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
@@ -7,25 +8,17 @@ import { sendLeftovers } from '../book/send.ts';
 import { antdTheme } from '../theme/antd.ts';
 import { useVariantState, VariantContext } from '../theme/variant.ts';
 import { aheadOf, follow } from '../time/clock.ts';
-import { get } from './api.ts';
-import { Failed, Loading } from './Feedback.tsx';
+import { call } from '../api/call.ts';
+import { Failed, Loading } from '../feedback/Feedback.tsx';
+import { RoomsContext } from '../visit/room.ts';
+import { rooms } from './rooms.ts';
 import { router } from './router.tsx';
-import { SessionContext, type Session } from './session.ts';
+import { SessionContext, type Session } from '../session/session.ts';
 
-interface SessionAnswer {
-  author: string;
-  now: number;
-  demo: boolean;
-}
-interface Ready extends SessionAnswer {
-  people: Person[];
-  ahead: number;
-}
-
-async function openSession(): Promise<Ready> {
-  const [session, people] = await Promise.all([get<SessionAnswer>('/api/session'), get<Person[]>('/api/people')]);
-  if (session.demo) follow(session.now);
-  return { ...session, people, ahead: session.demo ? 0 : aheadOf(session.now) };
+async function openSession() {
+  const [told, people] = await Promise.all([call(session, {}), call(registerLists.people, {})]);
+  if (told.demo) follow(told.now);
+  return { ...told, people, ahead: told.demo ? 0 : aheadOf(told.now) };
 }
 
 const wrongClock = 90_000;
@@ -39,7 +32,7 @@ function WithSession() {
     await refresh(() => true);
   }, [mutate, refresh]);
   const [chosen, setChosen] = useState(() => localStorage.getItem(personKey));
-  const session = useMemo<Session | null>(() => {
+  const opened = useMemo<Session | null>(() => {
     if (!data) return null;
     const isKnown = data.demo && data.people.some((person) => person.id === chosen);
     const become = (person: string) => {
@@ -48,7 +41,7 @@ function WithSession() {
     };
     return { author: isKnown ? chosen! : data.author, people: data.people, demo: data.demo, become, renew };
   }, [data, renew, chosen]);
-  const isReady = session !== null;
+  const isReady = opened !== null;
   useEffect(() => {
     if (isReady) sendLeftovers();
   }, [isReady]);
@@ -58,21 +51,23 @@ function WithSession() {
         <Failed error={error} retry={() => void mutate()} />
       </main>
     );
-  if (!session || !data)
+  if (!opened || !data)
     return (
       <main>
         <Loading what="Fonte" />
       </main>
     );
   return (
-    <SessionContext value={session}>
+    <SessionContext value={opened}>
       {Math.abs(data.ahead) > wrongClock && (
         <p className="problem" role="alert">
           This device’s clock is {Math.round(Math.abs(data.ahead) / 60_000)} min {data.ahead > 0 ? 'ahead of' : 'behind'} the server’s. Set
           it right before you record times.
         </p>
       )}
-      <RouterProvider router={router} />
+      <RoomsContext value={rooms}>
+        <RouterProvider router={router} />
+      </RoomsContext>
     </SessionContext>
   );
 }
@@ -83,7 +78,7 @@ export function Root() {
   return (
     <VariantContext value={light}>
       <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>
-        <SWRConfig value={{ fetcher: get, dedupingInterval: 500, errorRetryInterval: 4000 }}>
+        <SWRConfig value={{ dedupingInterval: 500, errorRetryInterval: 4000 }}>
           <WithSession />
         </SWRConfig>
       </ConfigProvider>

@@ -2,7 +2,7 @@ import { SettingOutlined } from '@ant-design/icons';
 import { limitSets } from '@fonte/core/limits';
 import { Button, Modal, Segmented, Select } from 'antd';
 import { useId, useState } from 'react';
-import { useLeadingLimits } from '../limits/leading.ts';
+import { useLeadingLimits } from '../editions/leading.ts';
 import type { Variant } from '../theme/tokens.ts';
 import { useVariant, variants } from '../theme/variant.ts';
 import { useUnitSystem, type UnitSystem } from '../units/system.ts';

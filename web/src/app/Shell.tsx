@@ -1,11 +1,13 @@
 import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
 import { useState } from 'react';
+import { moveClock } from '@fonte/core/endpoints';
 import { roleNames } from '@fonte/core/book';
 import { useNow } from '../time/useNow.ts';
-import { useMe, useSession } from './session.ts';
-import { post } from './api.ts';
+import { useMe, useSession } from '../session/session.ts';
+import { call } from '../api/call.ts';
 import { usePageTitle } from './usePageTitle.ts';
-import { Failed } from './Feedback.tsx';
+import { Failed } from '../feedback/Feedback.tsx';
+import { rooms } from './rooms.ts';
 import { Settings } from './Settings.tsx';
 
 const skips = [
@@ -32,7 +34,7 @@ function SkipTime() {
   const skip = async (seconds: number) => {
     setBusy(true);
     try {
-      await post('/api/demo/clock', { seconds });
+      await call(moveClock, { body: { seconds } });
       await renew();
     } finally {
       setBusy(false);
@@ -73,12 +75,14 @@ export function Shell() {
           <span className="wide">Fonte</span>
         </Link>
         <nav aria-label="Main">
-          <NavLink to="/" end>
-            Today
-          </NavLink>
-          <NavLink to="/rounds">Rounds</NavLink>
-          <NavLink to="/points">Points</NavLink>
-          <NavLink to="/bench">Bench</NavLink>
+          {rooms.map(
+            ({ name, entrance }) =>
+              entrance && (
+                <NavLink key={name} to={entrance.path} end={entrance.path === '/'}>
+                  {entrance.label}
+                </NavLink>
+              ),
+          )}
         </nav>
         <div className="aside">
           {demo && <SkipTime />}

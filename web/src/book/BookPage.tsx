@@ -1,7 +1,7 @@
 import { server, struck, type BookEntry, type Entry } from '@fonte/core/book';
 import { sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
-import { useSession } from '../app/session.ts';
+import { useSession } from '../session/session.ts';
 import { showMoment, showSecond } from '../time/show.ts';
 import { inWords } from './inWords.ts';
 import { useRound } from './useRound.ts';

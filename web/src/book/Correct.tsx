@@ -6,8 +6,8 @@ import type { z } from 'zod';
 import { Mark } from '../theme/Mark.tsx';
 import { MomentField } from '../time/MomentField.tsx';
 import { sayConsequence } from './consequences.ts';
-import { Said } from './Said.tsx';
-import { useAction } from './useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from './useRound.ts';
 
 interface Props<S extends z.ZodType> {

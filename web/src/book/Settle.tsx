@@ -1,7 +1,7 @@
 import { clockQuestions, type AnyKind } from '@fonte/core/book';
 import { kindOf, sayMisfit, titleOf } from '@fonte/core/round';
 import { millis, showDuration } from '@fonte/core/time';
-import { useSession } from '../app/session.ts';
+import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { Correct } from './Correct.tsx';

@@ -1,6 +1,5 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
-import { sayMisfit, titleOf, type Consequence } from '@fonte/core/round';
-import { stageNames } from '../round/stageNames.ts';
+import { sayMisfit, titleOf, type Consequence, stageNames } from '@fonte/core/round';
 import { showMoment } from '../time/show.ts';
 
 const verdicts: Record<string, string> = {

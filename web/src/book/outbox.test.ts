@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
 import { booksWaiting, put, settle, subscribe, waiting } from './outbox.ts';
 import { arrivedIn, send, writeOnce } from './send.ts';
-import { ApiProblem, NoConnection } from '../app/api.ts';
+import { ApiProblem, NoConnection } from '../api/call.ts';
 
 const store = new Map<string, string>();
 const shelf = {
@@ -35,11 +35,17 @@ const sentIds = () =>
   vi
     .mocked(fetch)
     .mock.calls.map(([, options]) => (JSON.parse(options!.body as string) as { entries: Entry[] }).entries.map(({ id }) => id));
-const answer = (make: (one: Entry) => object) =>
+type Made = { status: number; entry?: Entry; problem?: object };
+/** As the server tells it: an entry with its place in the book, a refusal as a problem document. */
+const told = ({ status, entry: one, problem }: Made) =>
+  one
+    ? { status, aside: null, entry: { ...one, seq: 1, sentAt: null, receivedAt: one.at.utc, previous: '', hash: '' } }
+    : { status, problem: { type: 'urn:fonte:problem:x', status, ...problem } };
+const answer = (make: (one: Entry) => Made) =>
   vi.stubGlobal(
     'fetch',
     vi.fn((_path: string, options: { body: string }) =>
-      Promise.resolve(Response.json({ results: (JSON.parse(options.body) as { entries: Entry[] }).entries.map(make) })),
+      Promise.resolve(Response.json({ results: (JSON.parse(options.body) as { entries: Entry[] }).entries.map((one) => told(make(one))) })),
     ),
   );
 

@@ -1,13 +1,7 @@
-import type { BookEntry, Entry } from '@fonte/core/book';
-import { ApiProblem, post } from '../app/api.ts';
+import { appendEntries, type BookEntry, type Entry } from '@fonte/core/book';
+import { ApiProblem, call } from '../api/call.ts';
 import { now } from '../time/clock.ts';
 import { booksWaiting, put, settle, waiting } from './outbox.ts';
-
-interface Result {
-  status: number;
-  entry?: BookEntry;
-  problem?: { title: string; errors: { path: string; message: string }[] };
-}
 
 /** What became of the entries that were sent. */
 export interface Sent {
@@ -31,17 +25,18 @@ const sending = new Map<string, Promise<Sent>>();
 async function sendAll(book: string): Promise<Sent> {
   const sent: Sent = { written: [], refused: [] };
   for (let entries = waiting(book).slice(0, batch); entries.length > 0; entries = waiting(book).slice(0, batch)) {
-    const { results } = await post<{ results: Result[] }>('/api/entries', { sentAt: new Date(now()).toISOString(), entries });
+    const { results } = await call(appendEntries, { body: { sentAt: new Date(now()).toISOString(), entries: [...entries] } });
     const settled = new Set<string>();
-    results.forEach(({ status, entry, problem }, index) => {
+    results.forEach((result, index) => {
       const own = entries[index]!;
-      if (entry) {
-        sent.written.push(entry);
-        arrived.set(book, [...arrivedIn(book).slice(-batch), entry]);
+      if ('entry' in result) {
+        sent.written.push(result.entry);
+        arrived.set(book, [...arrivedIn(book).slice(-batch), result.entry]);
+      } else if (result.status < 500) {
+        const { title, errors } = result.problem;
+        sent.refused.push({ entry: own, problem: new ApiProblem(result.status, title, errors) });
       }
-      if (!entry && status < 500)
-        sent.refused.push({ entry: own, problem: new ApiProblem(status, problem?.title ?? 'It was refused.', problem?.errors ?? []) });
-      if (entry || status < 500) settled.add(own.id);
+      if ('entry' in result || result.status < 500) settled.add(own.id);
     });
     settle(book, settled);
     // What the server could not store now is tried again later, not at once.

@@ -1,12 +1,12 @@
-import { clockAllowance, writeEntry, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { bookEntries, clockAllowance, writeEntry, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
 import { foresee, fold, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useOutletContext } from 'react-router';
 import useSWR from 'swr';
 import type { z } from 'zod';
-import { ApiProblem, explain, get, NoConnection } from '../app/api.ts';
-import { deviceId, useSession } from '../app/session.ts';
+import { ApiProblem, call, explain, NoConnection } from '../api/call.ts';
+import { deviceId, useSession } from '../session/session.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { put, subscribe, waiting } from './outbox.ts';
 import { arrivedIn, send } from './send.ts';
@@ -26,7 +26,7 @@ function merge(book: string, added: readonly BookEntry[]): BookEntry[] {
 /** Reads what is new in a book and returns all of it. */
 async function readBook(book: string): Promise<BookEntry[]> {
   const last = held.get(book)?.at(-1)?.seq ?? 0;
-  return merge(book, await get<BookEntry[]>(`/api/books/${book}/entries?after=${last}`));
+  return merge(book, await call(bookEntries, { in: { book }, query: { after: last } }));
 }
 
 interface AppendOptions {

@@ -1,5 +1,5 @@
 import { formLines } from '@fonte/core/round';
-import { Empty } from '../app/Feedback.tsx';
+import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import './custody.css';
 import { Form } from './CustodyForm.tsx';

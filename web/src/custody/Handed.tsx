@@ -1,13 +1,13 @@
-import { handedOver, type HandOver } from '@fonte/core/custody';
+import { askIntake, handedOver, type HandOver } from '@fonte/core/custody';
 import { showTyped, type Typed } from '@fonte/core/units';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { post } from '../app/api.ts';
-import { Labelled } from '../app/Labelled.tsx';
+import { call } from '../api/call.ts';
+import { Labelled } from '../form/Labelled.tsx';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
@@ -18,7 +18,7 @@ export function Handed({ handOver }: { handOver: HandOver }) {
   const { busy, run, say } = useAction();
   const ask = () =>
     run(async () => {
-      await post(`/api/rounds/${id}/hand-overs/${handOver.entry}/intake`);
+      await call(askIntake, { in: { round: id, entry: handOver.entry } });
       await refresh();
     });
   const { form, answer } = handOver;

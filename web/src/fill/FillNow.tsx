@@ -3,8 +3,8 @@ import { bottleDiscarded, bottleFilled, discardReasons } from '@fonte/core/fill'
 import type { BottleState } from '@fonte/core/round';
 import { Button, Modal, Select, Input } from 'antd';
 import { useId, useState } from 'react';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { BottlePicture } from './BottlePicture.tsx';

@@ -2,11 +2,11 @@ import { hasStop } from '@fonte/core/findings';
 import {
   lastLevel,
   levelRead,
+  levelRecord,
   questionLevel,
   toleranceFor,
   waterStates,
   type LevelState,
-  type RecordedLevel,
   type WaterState,
 } from '@fonte/core/level';
 import type { WellPoint } from '@fonte/core/registers';
@@ -15,14 +15,14 @@ import { base, fromBase, show, showNumber, showTyped, unitLabel, type Typed } fr
 import { Button, Input, Segmented, Select } from 'antd';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import useSWR from 'swr';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
-import { roomPath } from '../round/paths.ts';
-import { atVisit } from '../round/useVisit.tsx';
-import { VisitHead } from '../round/VisitNav.tsx';
+import { roomPath } from '../visit/paths.ts';
+import { atVisit } from '../visit/useVisit.tsx';
+import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
@@ -55,7 +55,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     },
   } = useUnitSystem();
   const navigate = useNavigate();
-  const { data: history = [], error: recordError } = useSWR<(RecordedLevel & { round: string })[]>(`/api/points/${point.id}/levels`);
+  const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
   const record = history.filter((row) => row.round !== id);
   const [draft, setDraft, clear, entryId] = useDraft<Draft>(`level.${visit.id}`, {
     depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' },

@@ -2,12 +2,12 @@ import { judgedAnew } from '@fonte/core/plan';
 import { limitSets } from '@fonte/core/limits';
 import { Button, Input, Modal } from 'antd';
 import { useId, useState } from 'react';
-import { useMe } from '../app/session.ts';
-import { Said } from '../book/Said.tsx';
+import { useMe } from '../session/session.ts';
+import { Said } from '../feedback/Said.tsx';
 import { sayConsequence } from '../book/consequences.ts';
-import { useAction } from '../book/useAction.ts';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { LimitSets } from './LimitSets.tsx';
+import { LimitSets } from '../editions/LimitSets.tsx';
 
 /** Has the round judged by other sets of limits: an act of the coordinator, with a reason, that stands in the book. */
 export function JudgeAnew() {

@@ -1,10 +1,10 @@
 import { roundGivenUp } from '@fonte/core/plan';
 import { Button, Input, Modal } from 'antd';
 import { useState } from 'react';
-import { Labelled } from '../app/Labelled.tsx';
+import { Labelled } from '../form/Labelled.tsx';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { useDraft } from '../units/useDraft.ts';

@@ -1,6 +1,6 @@
 import { purpose } from '@fonte/core/bottles';
 import { requestNames } from '@fonte/core/round';
-import { useMe } from '../app/session.ts';
+import { useMe } from '../session/session.ts';
 import { useRound } from '../book/useRound.ts';
 
 /** The labels as they go on the bottles: everything but the time is on them before leaving. */

@@ -1,25 +1,26 @@
 import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { newId, writeEntry } from '@fonte/core/book';
-import { editionsOn } from '@fonte/core/round';
+import { findFreeCode, editionsOn } from '@fonte/core/round';
 import { bottlesAt, countBottles, nthVisit, roundPlanned } from '@fonte/core/plan';
-import type { Lab, Point } from '@fonte/core/registers';
+import { registerLists, type Lab, type Point } from '@fonte/core/registers';
 import { day, wallTime } from '@fonte/core/time';
 import { Button, Checkbox, DatePicker, Input, Select } from 'antd';
 import dayjs from 'dayjs';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import useSWR, { useSWRConfig } from 'swr';
-import { ApiProblem } from '../app/api.ts';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
-import { Labelled } from '../app/Labelled.tsx';
-import { deviceId, useSession } from '../app/session.ts';
-import { usePages } from '../app/usePages.ts';
+import { useSWRConfig } from 'swr';
+import { ApiProblem } from '../api/call.ts';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
+import { Labelled } from '../form/Labelled.tsx';
+import { deviceId, useSession } from '../session/session.ts';
+import { usePages } from '../api/usePages.ts';
 import { writeOnce } from '../book/send.ts';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { now, offsetAt } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
-import { LimitSets, setsOn } from '../limits/LimitSets.tsx';
+import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showDate } from '../time/show.ts';
 import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
@@ -69,13 +70,9 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const { busy, run, at, say } = useAction();
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search.trim());
-  const { items: points = [], more } = usePages<Point>(
-    asked === '' ? '/api/points' : `/api/points?search=${encodeURIComponent(asked)}`,
-    50,
-    (point) => point.id,
-  );
+  const { items: points = [], more } = usePages(registerLists.points, asked === '' ? {} : { search: asked }, 50, (point) => point.id);
   const isDay = /^\d{4}-\d{2}-\d{2}$/.test(draft.date);
-  const { data: free } = useSWR<{ code: string }>(isDay ? `/api/rounds/free-code?date=${draft.date}` : null);
+  const { data: free } = useAnswer(findFreeCode, isDay ? { query: { date: draft.date } } : null);
   const code = free?.code ?? '';
   const table = bottleTables.on('bottles', draft.date) ?? bottleTables.newest[0]!;
   const { visits } = draft;
@@ -229,8 +226,8 @@ function PlanForm({ labs }: { labs: Lab[] }) {
 }
 
 export function NewRoundPage() {
-  const points = useSWR<Point[]>('/api/points?limit=1');
-  const labs = useSWR<Lab[]>('/api/labs');
+  const points = useAnswer(registerLists.points, { query: { limit: 1 } });
+  const labs = useAnswer(registerLists.labs, {});
   const error: unknown = points.error ?? labs.error;
   if (error) return <Failed error={error} retry={() => location.reload()} />;
   if (!points.data || !labs.data) return <Loading what="the register" />;

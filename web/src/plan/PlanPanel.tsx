@@ -3,8 +3,8 @@ import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, extraPlann
 import type { VisitState } from '@fonte/core/round';
 import { Button, Checkbox, Select } from 'antd';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { showDate } from '../time/show.ts';
 import { Labels } from './Labels.tsx';

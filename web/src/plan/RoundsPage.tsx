@@ -1,14 +1,13 @@
-import { sayNext } from '@fonte/core/round';
+import { sayNext, listRounds } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Button } from 'antd';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
-import { usePages } from '../app/usePages.ts';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
+import { usePages } from '../api/usePages.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showDate } from '../time/show.ts';
-import type { RoundLine } from '../today/TodayPage.tsx';
 
 export function RoundsPage() {
-  const { items: data, error, retry, more } = usePages<RoundLine>('/api/rounds', 50, (round) => `${round.date} ${round.code}`);
+  const { items: data, error, retry, more } = usePages(listRounds, {}, 50, (round) => `${round.date} ${round.code}`);
   if (error && !data) return <Failed error={error} retry={retry} />;
   if (!data) return <Loading what="the rounds" />;
   return (

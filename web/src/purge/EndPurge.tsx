@@ -4,10 +4,10 @@ import { Button, Checkbox, Input } from 'antd';
 import { useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { roomPath } from '../round/paths.ts';
+import { roomPath } from '../visit/paths.ts';
 import { showTime } from '../time/show.ts';
 import { useDraft } from '../units/useDraft.ts';
 

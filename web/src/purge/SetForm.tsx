@@ -3,8 +3,8 @@ import { purgeReading, type ProbeParameter, type PurgeSetUp } from '@fonte/core/
 import type { VisitState } from '@fonte/core/round';
 import { Button, Input, type InputRef } from 'antd';
 import { useId, useRef, useState, type Ref } from 'react';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
 import { useUnitSystem } from '../units/system.ts';

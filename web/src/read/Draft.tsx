@@ -1,15 +1,24 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import { nitrogenAsked, sayPlace, type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
+import {
+  draftReport,
+  nitrogenAsked,
+  readReportWith,
+  sayPlace,
+  type Mapping,
+  type ReportDraft,
+  type Role,
+  type RoundReport,
+} from '@fonte/core/read';
 import { Button, Segmented } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
-import { post } from '../app/api.ts';
-import { deviceId, useSession } from '../app/session.ts';
-import { Failed, Loading } from '../app/Feedback.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { call } from '../api/call.ts';
+import { deviceId, useSession } from '../session/session.ts';
+import { Failed, Loading } from '../feedback/Feedback.tsx';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
@@ -27,9 +36,9 @@ export function Draft({ report }: { report: RoundReport }) {
     data: draft,
     error,
     mutate,
-  } = useSWR<ReportDraft>(
+  } = useSWR(
     ['draft', id, report.sha256, mapping],
-    () => post<ReportDraft>(`/api/rounds/${id}/reports/${report.sha256}/draft`, mapping ? { mapping } : {}),
+    () => call(draftReport, { in: { round: id, sha256: report.sha256 }, body: mapping ? { mapping } : {} }),
     { keepPreviousData: true, revalidateOnFocus: false },
   );
   const { busy, run, say } = useAction();
@@ -45,10 +54,9 @@ export function Draft({ report }: { report: RoundReport }) {
     run(async () => {
       const key = JSON.stringify(draft.mapping);
       attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
-      await post(`/api/rounds/${id}/reports/${report.sha256}/read`, {
-        id: attempt.current.id,
-        mapping: draft.mapping,
-        by: { author, device: deviceId() },
+      await call(readReportWith, {
+        in: { round: id, sha256: report.sha256 },
+        body: { id: attempt.current.id, mapping: draft.mapping, by: { author, device: deviceId() } },
       });
       await refresh();
       await navigate(`/rounds/${id}/verdict`);

@@ -1,14 +1,15 @@
-import { isToRead, reportPutAside, type RoundReport } from '@fonte/core/read';
+import { addressOf } from '@fonte/core/endpoints';
+import { fetchReports, isToRead, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
 import { Button, Input } from 'antd';
 import { useId, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { post, request } from '../app/api.ts';
-import { deviceId, useSession } from '../app/session.ts';
-import { Empty } from '../app/Feedback.tsx';
+import { call } from '../api/call.ts';
+import { deviceId, useSession } from '../session/session.ts';
+import { Empty } from '../feedback/Feedback.tsx';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
@@ -27,20 +28,14 @@ export function ReportPage() {
   const file = useRef<HTMLInputElement>(null);
   const fetchIt = () =>
     fetching.run(async () => {
-      const { reports } = await post<{ reports: unknown[] }>(`/api/rounds/${id}/reports/fetch`);
+      const { reports } = await call(fetchReports, { in: { round: id } });
       setHasNone(reports.length === 0);
       await refresh();
     });
   const take = (chosen: File) =>
     run(async () => {
-      await request(
-        `/api/rounds/${id}/reports?name=${encodeURIComponent(chosen.name.slice(0, 200))}&author=${author}&device=${deviceId()}`,
-        {
-          method: 'POST',
-          body: chosen,
-          headers: { 'content-type': 'application/octet-stream' },
-        },
-      );
+      const query = { name: chosen.name.slice(0, 200), author, device: deviceId() };
+      await call(takeReport, { in: { round: id }, query, body: chosen });
       await refresh();
     });
   const atLab = bottlesAtLab(round).size;
@@ -111,7 +106,7 @@ function Report({ report }: { report: RoundReport }) {
         <span className="soft">
           {(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…
         </span>{' '}
-        <a href={`/api/rounds/${id}/reports/${report.sha256}/file`} download>
+        <a href={addressOf(reportFile, { in: { round: id, sha256: report.sha256 } })} download>
           Save the file
         </a>
       </p>

@@ -1,12 +1,12 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
-import { typedMapping, typedSheet, unitsToType, type TypedResult } from '@fonte/core/read';
+import { readReportWith, takeReport, typedMapping, typedSheet, unitsToType, type TypedResult } from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
 import { Button, Input, Select, Table } from 'antd';
 import { useState } from 'react';
-import { post, request } from '../app/api.ts';
-import { deviceId, useSession } from '../app/session.ts';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { call } from '../api/call.ts';
+import { deviceId, useSession } from '../session/session.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { useDraft } from '../units/useDraft.ts';
 
@@ -44,17 +44,13 @@ export function TypeIn({ done }: { done: () => void }) {
     setMissing(true);
     if (withoutUnit.length > 0) return;
     void run(async () => {
-      const query = new URLSearchParams({ name: 'typed.csv', from: 'typed', author, device: deviceId() });
-      const { sha256 } = await request<{ sha256: string }>(`/api/rounds/${round}/reports?${query.toString()}`, {
-        method: 'POST',
+      const by = { author, device: deviceId() };
+      const { sha256 } = await call(takeReport, {
+        in: { round },
+        query: { name: 'typed.csv', from: 'typed', ...by },
         body: typedSheet(results),
-        headers: { 'content-type': 'text/csv' },
       });
-      await post(`/api/rounds/${round}/reports/${sha256}/read`, {
-        id: entryId,
-        mapping: typedMapping,
-        by: { author, device: deviceId() },
-      });
+      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping: typedMapping, by } });
       clear();
       await refresh();
       done();

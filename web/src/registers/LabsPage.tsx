@@ -1,8 +1,8 @@
-import type { Lab } from '@fonte/core/registers';
+import { registerLists, type Lab } from '@fonte/core/registers';
 import { Table } from 'antd';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { Failed, Loading } from '../app/Feedback.tsx';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { RegisterHead } from './RegisterNav.tsx';
 
 const short = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
@@ -23,7 +23,7 @@ export function hoursInShort(intake: Lab['intake']): string {
 
 /** The register of labs. */
 export function LabsPage() {
-  const { data, error, mutate } = useSWR<Lab[]>('/api/labs');
+  const { data, error, mutate } = useAnswer(registerLists.labs, {});
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="the register" />;
   return (

@@ -1,14 +1,14 @@
 import { roleNames } from '@fonte/core/book';
-import type { Person } from '@fonte/core/registers';
+import { registerLists, type Person } from '@fonte/core/registers';
 import { Table } from 'antd';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { Failed, Loading } from '../app/Feedback.tsx';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { RegisterHead } from './RegisterNav.tsx';
 
 /** The register of people: who may stand as an author, and in which role. */
 export function PeoplePage() {
-  const { data, error, mutate } = useSWR<Person[]>('/api/people');
+  const { data, error, mutate } = useAnswer(registerLists.people, {});
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="the register" />;
   return (

@@ -1,12 +1,12 @@
-import type { RecordedLevel } from '@fonte/core/level';
-import type { Point, WellPoint } from '@fonte/core/registers';
+import { levelRecord } from '@fonte/core/level';
+import { registerLists, type WellPoint } from '@fonte/core/registers';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
 import { Button, Input } from 'antd';
 import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
-import { usePages } from '../app/usePages.ts';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
+import { usePages } from '../api/usePages.ts';
 import { RegisterHead } from './RegisterNav.tsx';
 import { useUnitSystem } from '../units/system.ts';
 
@@ -16,8 +16,12 @@ const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx'
 export function PointsPage() {
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search.trim());
-  const path = asked === '' ? '/api/points' : `/api/points?search=${encodeURIComponent(asked)}`;
-  const { items: data, error, retry, more } = usePages<Point>(path, 20, (point) => point.id);
+  const {
+    items: data,
+    error,
+    retry,
+    more,
+  } = usePages(registerLists.points, asked === '' ? {} : { search: asked }, 20, (point) => point.id);
   if (error && !data) return <Failed error={error} retry={retry} />;
   if (!data) return <Loading what="the register" />;
   return (
@@ -85,7 +89,7 @@ function WellFacts({ point }: { point: WellPoint }) {
       diameter: [small, digits],
     },
   } = useUnitSystem();
-  const { data: levels = [] } = useSWR<(RecordedLevel & { elevation: number })[]>(`/api/points/${point.id}/levels`);
+  const { data: levels = [] } = useAnswer(levelRecord, { in: { point: point.id } });
   const { well } = point;
   const last = levels.at(-1);
   return (

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, NavLink } from 'react-router';
 import type { RegisterName } from '@fonte/core/registers';
-import { useMe } from '../app/session.ts';
+import { useMe } from '../session/session.ts';
 import { registers } from '@fonte/core/registers';
 
 const names: Record<RegisterName, { title: string; one: string }> = {

@@ -1,17 +1,23 @@
-import type { RegisterName } from '@fonte/core/registers';
+import type { Answer } from '@fonte/core/endpoints';
+import { registered, type RegisterName } from '@fonte/core/registers';
 import type { ComponentType } from 'react';
 import { Link, useParams } from 'react-router';
-import useSWR from 'swr';
-import { ApiProblem } from '../app/api.ts';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { ApiProblem } from '../api/call.ts';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useMayRegister } from './RegisterNav.tsx';
 
 /** A page with the form of a register: empty for a new thing, or with the thing that the address names. */
-export function thingPage<T>(register: RegisterName, Form: ComponentType<{ thing: T | null }>): ComponentType {
+export function thingPage<N extends RegisterName>(
+  register: N,
+  Form: ComponentType<{ thing: Answer<(typeof registered)[N]> | null }>,
+): ComponentType {
   return function ThingPage() {
     const { thing: id } = useParams();
     const may = useMayRegister(register);
-    const { data, error, mutate } = useSWR<T, unknown>(id ? `/api/${register}/${id}` : null, { revalidateOnFocus: false });
+    const { data, error, mutate } = useAnswer<(typeof registered)[N]>(registered[register], id ? ({ in: { id } } as never) : null, {
+      revalidateOnFocus: false,
+    });
     if (!may)
       return (
         <Empty title="A coordinator may change this register">

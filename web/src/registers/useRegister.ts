@@ -3,7 +3,7 @@ import type { RegisterName } from '@fonte/core/registers';
 import { useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import type { z } from 'zod';
-import { deviceId, useSession } from '../app/session.ts';
+import { deviceId, useSession } from '../session/session.ts';
 import { writeOnce } from '../book/send.ts';
 import { now, offsetAt } from '../time/clock.ts';
 

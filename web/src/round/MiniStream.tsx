@@ -1,5 +1,4 @@
-import { stages, type Stage } from '@fonte/core/round';
-import { stageNames } from './stageNames.ts';
+import { stages, type Stage, stageNames } from '@fonte/core/round';
 import './stream.css';
 
 /** How many bottles stand at each stage, as one line. */

@@ -3,10 +3,9 @@ import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { Clocks, Settle } from '../book/Settle.tsx';
 import { useRound } from '../book/useRound.ts';
-import { GiveUp } from '../plan/GiveUp.tsx';
-import { PlanPanel } from '../plan/PlanPanel.tsx';
-import { FollowUps } from '../act/FollowUps.tsx';
-import { stepPath } from './paths.ts';
+import { GiveUp, PlanPanel } from '../plan/index.ts';
+import { FollowUps } from '../act/index.ts';
+import { stepPath } from '../visit/paths.ts';
 
 /** What blocks the next step, and the plan with its bottles. */
 export function RoundPage() {

@@ -1,5 +1,5 @@
 import { Link, Outlet, useMatch, useParams } from 'react-router';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useRoundBook, type RoundBook } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Stream } from './Stream.tsx';

@@ -9,13 +9,13 @@ import {
   type Stage,
   type StepRoom,
   type VisitState,
+  stageNames,
 } from '@fonte/core/round';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';
 import { Link, NavLink } from 'react-router';
 import { useNow } from '../time/useNow.ts';
-import { roomPath, stepPath } from './paths.ts';
-import { stageNames } from './stageNames.ts';
+import { roomPath, stepPath } from '../visit/paths.ts';
 import './stream.css';
 
 const roomOf: Partial<Record<Stage, StepRoom>> = { planned: 'plan', 'handed-over': 'custody', reported: 'report', judged: 'verdict' };

@@ -2,7 +2,7 @@ import type { RunStep } from '@fonte/core/tap';
 import { runThatFills, type VisitState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
-import { FillNow } from '../fill/FillNow.tsx';
+import { FillNow } from '../fill/index.ts';
 import { Countdown } from '../time/Countdown.tsx';
 import { TypedField } from '../units/TypedField.tsx';
 import { Choices } from './Answers.tsx';

@@ -13,8 +13,8 @@ import {
 import { runThatFills, sayMisfit, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { Said } from '../book/Said.tsx';
-import { useAction } from '../book/useAction.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { useNow } from '../time/useNow.ts';

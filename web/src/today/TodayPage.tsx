@@ -1,43 +1,23 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
-import { sayNext, type RoundOverview, type RunningClock, type WaitingBottle } from '@fonte/core/round';
+import { sayNext, today, type RoundLine, type RunningClock, type WaitingBottle } from '@fonte/core/round';
 import { wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
-import useSWR from 'swr';
-import { Empty, Failed, Loading } from '../app/Feedback.tsx';
-import { roomPath, stepPath } from '../round/paths.ts';
-import { MiniStream } from '../round/MiniStream.tsx';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
+import { roomPath, stepPath } from '../visit/paths.ts';
+import { MiniStream } from '../round/index.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showDate, showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Countdown, Deadline } from '../time/Countdown.tsx';
 import './today.css';
 
-export interface RoundLine {
-  id: string;
-  code: string;
-  name: string;
-  date: string;
-  closed: boolean;
-  overview: RoundOverview;
-}
-
-/** The first of a sort over all rounds, soonest first, and how many there are. */
-interface Agenda<T> {
-  count: number;
-  first: { round: string; item: T }[];
-}
-
-interface Today {
-  rounds: RoundLine[];
-  clocks: Agenda<RunningClock>;
-  bottles: Agenda<WaitingBottle>;
-  actions: Agenda<FollowUp>;
-}
+type Agenda<T> = { count: number; first: { round: string; item: T }[] };
 
 /** What is next and where; every running clock; bottles whose time is short; what is due. Nothing else. */
 export function TodayPage() {
-  const { data, error, mutate } = useSWR<Today>('/api/today', { refreshInterval: 5000 });
+  const { data, error, mutate } = useAnswer(today, {}, { refreshInterval: 5000 });
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="today’s work" />;
   const { rounds: open } = data;

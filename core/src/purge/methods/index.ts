@@ -4,7 +4,6 @@ import { running } from './running.ts';
 import { volumes } from './volumes.ts';
 
 export type { PurgeAim, PurgeMethod } from './method.ts';
-export { purgeTarget } from './volumes.ts';
 
 /** Every method, the usual one first. */
 export const purgeMethods = { volumes, running } as const satisfies Record<PurgeMethodId, object>;

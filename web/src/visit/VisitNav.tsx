@@ -1,31 +1,15 @@
-import { runsOf, type StepRoom, type VisitState } from '@fonte/core/round';
+import type { VisitState } from '@fonte/core/round';
 import { NavLink } from 'react-router';
 import type { ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from './paths.ts';
-
-interface Place {
-  room: StepRoom;
-  name: string;
-  procedure?: string;
-}
-
-/** The rooms of a visit, in the order of the work; each run is one of its own. */
-function placesOf(visit: VisitState): Place[] {
-  const { point, analyses } = visit;
-  const sampled = analyses.length > 0;
-  return [
-    ...(point.type === 'well' ? [{ room: 'level', name: 'Level' } as const] : []),
-    ...(visit.purge && sampled ? [{ room: 'purge', name: 'Purge' } as const] : []),
-    ...runsOf(visit).map(({ procedure, protocol }) => ({ room: 'tap', name: protocol.title, procedure }) as const),
-    ...(sampled || point.type === 'tap' ? [{ room: 'fill', name: 'Fill' } as const] : []),
-  ];
-}
+import { usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
   const { id } = useRound();
   const { point } = visit;
+  const places = usePlaces(visit);
   return (
     <header className="stack">
       <div className="row between">
@@ -40,9 +24,9 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
         {children}
       </div>
       <nav className="steps-nav" aria-label="At this point">
-        {placesOf(visit).map(({ room, name, procedure }) => (
+        {places.map(({ room, label, procedure }) => (
           <NavLink key={`${room} ${procedure ?? ''}`} to={roomPath(id, room, visit.id, procedure)}>
-            {name}
+            {label}
           </NavLink>
         ))}
       </nav>

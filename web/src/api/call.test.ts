@@ -1,5 +1,11 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { ApiProblem, explain, get, NoConnection, post } from './api.ts';
+import { doing, reading } from '@fonte/core/endpoints';
+import { z } from 'zod';
+import { ApiProblem, call, explain, NoConnection } from './call.ts';
+
+const write = doing('/api/x/:id', { summary: 'Writes', body: z.object({ depth: z.number() }), answer: z.object({ id: z.string() }) });
+const read = reading('/api/x', { summary: 'Reads', answer: z.array(z.number()), query: z.object({ search: z.string().optional() }) });
+const written = { in: { id: 'a/b' }, body: { depth: 7.4 } };
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -17,7 +23,7 @@ describe('what the server refuses', () => {
 
   it('is told at the field it concerns', async () => {
     answer(422, problem);
-    const failure = await post('/api/x', {}).catch((error: unknown) => error);
+    const failure = await call(write, written).catch((error: unknown) => error);
     expect(failure).toBeInstanceOf(ApiProblem);
     expect((failure as ApiProblem).at('payload.depth')).toBe('Cannot be less than −20.00 m.');
     expect((failure as ApiProblem).at('payload.dep')).toBeUndefined();
@@ -26,12 +32,12 @@ describe('what the server refuses', () => {
 
   it('is told by its title where no field is named, and in plain words where there is no problem document', async () => {
     answer(404, { title: 'There is no such round.' });
-    expect(explain(await get('/api/x').catch((error: unknown) => error))).toBe('There is no such round.');
+    expect(explain(await call(read, {}).catch((error: unknown) => error))).toBe('There is no such round.');
     vi.stubGlobal(
       'fetch',
       vi.fn(() => Promise.resolve(new Response('<html>', { status: 502 }))),
     );
-    expect(explain(await get('/api/x').catch((error: unknown) => error))).toBe('The server did not answer as expected.');
+    expect(explain(await call(read, {}).catch((error: unknown) => error))).toBe('The server did not answer as expected.');
   });
 });
 
@@ -40,7 +46,17 @@ it('tells no connection from a refusal: then nobody knows whether it was written
     'fetch',
     vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))),
   );
-  const failure = await post('/api/x').catch((error: unknown) => error);
+  const failure = await call(write, written).catch((error: unknown) => error);
   expect(failure).toBeInstanceOf(NoConnection);
   expect(explain(failure)).toContain('What you typed is still here');
+});
+
+it('asks at the address that the endpoint names, and takes nothing for an answer that is none', async () => {
+  answer(200, { id: 'a', more: 'of a newer server' });
+  expect(await call(write, written)).toEqual({ id: 'a' });
+  const [address, sent] = vi.mocked(fetch).mock.calls[0]!;
+  expect([address, sent?.method, sent?.body]).toEqual(['/api/x/a%2Fb', 'POST', '{"depth":7.4}']);
+  answer(200, ['seven']);
+  expect(explain(await call(read, { query: { search: 'ä & b' } }).catch((error: unknown) => error))).toContain('not answer as expected');
+  expect(vi.mocked(fetch).mock.calls[0]![0]).toBe('/api/x?search=%C3%A4+%26+b');
 });

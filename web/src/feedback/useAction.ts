@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import { ApiProblem, explain } from '../app/api.ts';
+import { ApiProblem, explain } from '../api/call.ts';
 
 /** Runs one thing at a time and keeps what went wrong with it, so that a double tap does nothing twice. */
 export function useAction() {

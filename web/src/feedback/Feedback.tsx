@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import { explain } from './api.ts';
+import { explain } from '../api/call.ts';
 
 export function Loading({ what }: { what: string }) {
   return (

@@ -1,7 +1,7 @@
 import type { VisitState } from '@fonte/core/round';
 import type { ComponentType } from 'react';
 import { Link, useParams } from 'react-router';
-import { Empty } from '../app/Feedback.tsx';
+import { Empty } from '../feedback/Feedback.tsx';
 import { useRound, visitOf } from '../book/useRound.ts';
 
 /** A page at one point of the round; says so when the address names none of it. */

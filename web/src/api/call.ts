@@ -1,0 +1,70 @@
+import { addressOf, type AnyEndpoint, type Answer, type Question } from '@fonte/core/endpoints';
+import { z } from 'zod';
+
+/** A refusal by the server, with the fields it concerns (RFC 9457). */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly errors: readonly { path: string; message: string }[],
+  ) {
+    super(title);
+  }
+
+  /** Why the field at a path, or one below it, was refused. */
+  at(path: string): string | undefined {
+    return this.errors.find((error) => error.path === path || error.path.startsWith(`${path}.`))?.message;
+  }
+}
+
+/** The server could not be reached, so it is not known whether it has the entry. */
+export class NoConnection extends Error {
+  constructor() {
+    super('No connection to the server. What you typed is still here: try again.');
+  }
+}
+
+const unexpected = 'The server did not answer as expected.';
+
+/** As much of a problem document as can be read; a proxy's own page has none. */
+const Told = z.object({
+  title: z.string().catch(unexpected),
+  errors: z.array(z.object({ path: z.string(), message: z.string() })).catch([]),
+});
+
+/** What is asked and, where the endpoint takes something, what is sent with it: JSON, or the bytes of a file. */
+export type Call<E extends AnyEndpoint> = Question<E> &
+  (E['body'] extends z.ZodType ? { body: z.input<E['body']> } : E['body'] extends 'file' ? { body: Blob | string } : { body?: undefined });
+
+function sent({ method, body: content }: AnyEndpoint, body: unknown): RequestInit {
+  if (content === null) return { method };
+  if (content === 'file') return { method, body: body as Blob | string, headers: { 'content-type': 'application/octet-stream' } };
+  return { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
+}
+
+/**
+ * Asks the server at an endpoint; what it answers is read by the endpoint's schema, so that nothing is taken for what it is not.
+ * @throws ApiProblem when it refuses or answers something else, NoConnection
+ */
+export async function call<E extends AnyEndpoint>(endpoint: E, question: Call<E>): Promise<Answer<E>> {
+  let response: Response;
+  try {
+    response = await fetch(addressOf(endpoint, question), sent(endpoint, question.body));
+  } catch {
+    throw new NoConnection();
+  }
+  const told: unknown = await response.json().catch(() => null);
+  if (!response.ok) {
+    const { title, errors } = Told.catch({ title: unexpected, errors: [] }).parse(told);
+    throw new ApiProblem(response.status, title, errors);
+  }
+  const read = endpoint.answer instanceof z.ZodType ? endpoint.answer.safeParse(told) : null;
+  if (read?.success) return read.data as Answer<E>;
+  throw new ApiProblem(response.status, unexpected, []);
+}
+
+/** What to say to a person about whatever went wrong. */
+export function explain(error: unknown): string {
+  if (error instanceof ApiProblem) return error.errors.map((one) => one.message).join(' ') || error.title;
+  return error instanceof Error ? error.message : 'Something went wrong.';
+}

@@ -1,0 +1,20 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { expect, it } from 'vitest';
+import { addresses, rooms } from './rooms.ts';
+
+it('has each address once, and the entrances among them', () => {
+  const all = addresses();
+  expect(new Set(all).size).toBe(all.length);
+  expect(all).toContain('/rounds/:round/at/:visit/tap');
+  expect(all).toContain('/rounds/:round/at/:visit/tap/:procedure');
+  for (const { entrance } of rooms) if (entrance) expect(all).toContain(entrance.path);
+});
+
+it('leaves no page without a room', () => {
+  for (const { name } of rooms.filter((room) => room.name !== 'book')) {
+    const door = new URL(`../${name}/room.ts`, import.meta.url);
+    expect(existsSync(door), name).toBe(true);
+    const imported = [...readFileSync(door, 'utf8').matchAll(/import\('\.\/([^']+)'\)/g)].map((match) => match[1]!);
+    for (const file of imported) expect(existsSync(new URL(file, door)), `${name}/${file}`).toBe(true);
+  }
+});

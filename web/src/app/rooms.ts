@@ -1,0 +1,39 @@
+import { benchRoom } from '../bench/room.ts';
+import { custodyRoom } from '../custody/room.ts';
+import { fillRoom } from '../fill/room.ts';
+import { levelRoom } from '../level/room.ts';
+import { limitsRoom } from '../limits/room.ts';
+import { planRoom } from '../plan/room.ts';
+import { purgeRoom } from '../purge/room.ts';
+import { readRoom } from '../read/room.ts';
+import { registersRoom } from '../registers/room.ts';
+import { roundRoom } from '../round/room.ts';
+import { tapRoom } from '../tap/room.ts';
+import { todayRoom } from '../today/room.ts';
+import type { WebRoom } from '../visit/room.ts';
+
+/** The rooms of the page, in the order in which a person passes them. */
+export const rooms: readonly WebRoom[] = [
+  todayRoom,
+  planRoom,
+  registersRoom,
+  benchRoom,
+  roundRoom,
+  levelRoom,
+  purgeRoom,
+  tapRoom,
+  fillRoom,
+  custodyRoom,
+  readRoom,
+  limitsRoom,
+  {
+    name: 'book',
+    pages: [{ path: '/rounds/:round/book', page: async () => (await import('../book/BookPage.tsx')).BookPage }],
+  },
+];
+
+/** Every address that has a page; one whose end may be left out is two. The server answers 404 to any other. */
+export function addresses(): string[] {
+  const all = rooms.flatMap((room) => room.pages.map(({ path }) => path));
+  return all.flatMap((path) => (path.endsWith('?') ? [path.replace(/\/:[^/]+\?$/, ''), path.slice(0, -1)] : [path]));
+}

@@ -1,0 +1,2 @@
+export { Bottles } from './Bottles.tsx';
+export { FillNow } from './FillNow.tsx';

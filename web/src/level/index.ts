@@ -1,0 +1,1 @@
+export { WellSection } from './WellSection.tsx';

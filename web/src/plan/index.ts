@@ -1,0 +1,2 @@
+export { GiveUp } from './GiveUp.tsx';
+export { PlanPanel } from './PlanPanel.tsx';

@@ -1,0 +1,17 @@
+import type { WebRoom } from '../visit/room.ts';
+
+export const registersRoom: WebRoom = {
+  name: 'registers',
+  entrance: { path: '/points', label: 'Points' },
+  pages: [
+    { path: '/points', page: async () => (await import('./PointsPage.tsx')).PointsPage },
+    { path: '/points/new', page: async () => (await import('./PointForm.tsx')).PointPage },
+    { path: '/points/:thing/edit', page: async () => (await import('./PointForm.tsx')).PointPage },
+    { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
+    { path: '/labs/new', page: async () => (await import('./LabForm.tsx')).LabPage },
+    { path: '/labs/:thing', page: async () => (await import('./LabForm.tsx')).LabPage },
+    { path: '/people', page: async () => (await import('./PeoplePage.tsx')).PeoplePage },
+    { path: '/people/new', page: async () => (await import('./PersonForm.tsx')).PersonPage },
+    { path: '/people/:thing', page: async () => (await import('./PersonForm.tsx')).PersonPage },
+  ],
+};

@@ -1,0 +1,1 @@
+export { MiniStream } from './MiniStream.tsx';

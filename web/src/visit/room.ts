@@ -1,0 +1,33 @@
+import type { StepRoom, VisitState } from '@fonte/core/round';
+import { createContext, useContext, type ComponentType } from 'react';
+
+/** A page of a room; it is fetched when it is opened. A part of the address that ends in `?` may be left out. */
+export interface RoomPage {
+  path: string;
+  page: () => Promise<ComponentType>;
+}
+
+/** A place at a point where something of the visit is done. */
+export interface Place {
+  room: StepRoom;
+  label: string;
+  /** The run it is, where a visit has several. */
+  procedure?: string;
+}
+
+/** A room of the work as the page has it: its addresses and what stands there. */
+export interface WebRoom {
+  name: string;
+  pages: readonly RoomPage[];
+  /** Where it is entered from the head of every page. */
+  entrance?: { path: string; label: string };
+  /** Its places at a visit. */
+  places?: (visit: VisitState) => readonly Place[];
+}
+
+export const RoomsContext = createContext<readonly WebRoom[]>([]);
+
+/** The places of a visit, in the order of the work. */
+export function usePlaces(visit: VisitState): Place[] {
+  return useContext(RoomsContext).flatMap((room) => room.places?.(visit) ?? []);
+}
