@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 
 export const desk = { width: 1280, height: 800 };
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true };
@@ -106,6 +106,33 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
     option,
   );
   await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+}
+
+/** Chooses from the list with this accessible name what contains a text. */
+export async function option(page: Page, list: string, text: string): Promise<void> {
+  const box = await page.waitForFunction(
+    (name) => {
+      const isCalled = (one: HTMLInputElement) =>
+        one.getAttribute('aria-label') === name || [...(one.labels ?? [])].some((label) => label.innerText.trim() === name);
+      return [...document.querySelectorAll<HTMLInputElement>('input[role=combobox]')].find(isCalled) ?? null;
+    },
+    { timeout: patience },
+    list,
+  );
+  const select = await (box as unknown as ElementHandle<HTMLInputElement>).evaluateHandle((one) => one.closest('.ant-select')!);
+  await select.evaluate((one) => one.scrollIntoView({ block: 'center' }));
+  await select.click();
+  const found = await page.waitForFunction(
+    (wanted) =>
+      [...document.querySelectorAll<HTMLElement>('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find(
+        (one) => one.innerText.includes(wanted) && one.checkVisibility(),
+      ) ?? null,
+    { timeout: patience },
+    text,
+  );
+  await (found as unknown as ElementHandle<HTMLElement>).evaluate((one) => one.click());
+  // Where several may be chosen, the list stays open.
+  if (await select.evaluate((one) => one.classList.contains('ant-select-multiple'))) await page.keyboard.press('Escape');
 }
 
 /** Ticks the checkbox with this accessible name. */

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, overflow, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -116,10 +116,7 @@ describe.sequential('a round without a lab', () => {
     await tick(page, 'Nutrients');
     await type(page, 'Name', 'By boat');
     await type(page, 'System or site', 'Lomba Velha');
-    await page.click('.ant-select');
-    await page.evaluate(() => {
-      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === 'No lab')!.click();
-    });
+    await option(page, 'Lab', 'No lab');
     await click(page, 'Plan it');
     await see(page, 'Fill 2 bottles');
     await click(page, 'Go on');
@@ -150,11 +147,7 @@ describe.sequential('a round without a lab', () => {
     await type(page, `Result of Ammonium (as NH₄) in ${code}-WH1-A`, '0,05');
     await click(page, 'Write 1 result down');
     await see(page, 'Choose the unit of Ammonium (as NH₄).');
-    await page.click(`[aria-label="Unit of Ammonium (as NH₄) in ${code}-WH1-A"]`);
-    await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
-    await page.evaluate(() => {
-      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === 'mg/L NH4')!.click();
-    });
+    await option(page, `Unit of Ammonium (as NH₄) in ${code}-WH1-A`, 'mg/L NH4');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
     await click(page, 'Write 1 result down');

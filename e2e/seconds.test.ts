@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, overflow, see, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, see, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -24,15 +24,6 @@ const open = async (path: string, text: string) => {
   await page.goto(`${server.address}${path}`, { waitUntil: 'networkidle0' });
   await see(page, text);
 };
-const pickLimits = async (name: string, within = '') => {
-  await (await page.waitForSelector(`${within}.ant-select-multiple`))!.click();
-  await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
-  await page.evaluate((wanted) => {
-    [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText.includes(wanted))!.click();
-  }, name);
-  await page.keyboard.press('Escape');
-};
-
 describe.sequential('one tap, lead and bacteria, visited twice', () => {
   it('is planned so, with a second set of limits beside the first', async () => {
     await open('/rounds/new', 'Plan a round');
@@ -40,7 +31,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await tick(page, 'Lead and copper at the tap');
     await click(page, 'Visit again: School');
     await see(page, 'School, visit 2');
-    await pickLimits('US drinking water');
+    await option(page, 'Limits, the first one leads', 'US drinking water');
     await see(page, '1 + 1 spare lead at the tap, 2 + 1 spare bacteria');
     await type(page, 'Name', 'Lead at the school');
     await type(page, 'System or site', 'Pedrinha');
@@ -144,13 +135,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
 });
 
 describe.sequential('a blank and a duplicate', () => {
-  const take = async (name: string) => {
-    await page.click('[aria-label="Duplicate or blank at Tannery 2, yard"]');
-    await page.waitForSelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)');
-    await page.evaluate((wanted) => {
-      [...document.querySelectorAll<HTMLElement>('.ant-select-item-option')].find((one) => one.innerText === wanted)!.click();
-    }, name);
-  };
+  const take = (name: string) => option(page, 'Duplicate or blank at Tannery 2, yard', name);
 
   it('go along with their own labels, and the blank is filled first', async () => {
     await open('/rounds/new', 'Plan a round');
@@ -217,9 +202,9 @@ describe.sequential('a verdict by several sets', () => {
     );
     await see(page, 'Against EU drinking water');
     await page.waitForFunction(() => ![...document.querySelectorAll('button')].some((one) => one.innerText === 'Judge by other limits'));
-    await page.select('.bar label:last-of-type select', (await whoIs('Rui Vale'))!);
+    await option(page, 'Who writes', 'Rui Vale');
     await click(page, 'Judge by other limits');
-    await pickLimits('WHO', '.ant-modal ');
+    await option(page, 'Limits, the first one leads', 'WHO');
     await click(page, 'Judge anew');
     await see(page, 'Say why, in a few words.');
     await type(page, 'Why', 'the report goes abroad');
@@ -230,7 +215,3 @@ describe.sequential('a verdict by several sets', () => {
     expect(await overflow(page)).toBe(0);
   });
 });
-
-const whoIs = async (name: string) =>
-  ((await (await fetch(`${server.address}/api/people`)).json()) as { id: string; name: string }[]).find((person) => person.name === name)
-    ?.id;

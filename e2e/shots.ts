@@ -1,8 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
-import { people } from '../demo/data/registers.ts';
-import { click, desk, openBrowser, phone, see, tick, type } from './browser.ts';
+import { click, desk, openBrowser, option, phone, see, tick, type } from './browser.ts';
 import { root, start } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -111,7 +110,7 @@ await tick(page, 'Lead and copper at the tap');
 await click(page, 'Visit again: School');
 await shot('new-round');
 await page.goto(`${server.address}/labs`, { waitUntil: 'networkidle0' });
-await page.select('.bar select', people.find((person) => person.role === 'coordinator')!.id);
+await option(page, 'Who writes', 'coordinator');
 await click(page, 'Ponta Norte water laboratory', 'link');
 await see(page, 'Intake hours');
 await shot('lab');

@@ -22,7 +22,8 @@ export async function set(page: Page, group: string, option: string): Promise<vo
 }
 
 export async function readLevel(page: Page, text: string): Promise<void> {
-  const label = await page.evaluate(() => document.querySelector('.typed.big label')!.textContent!);
+  await page.waitForSelector('.typed.big label');
+  const label = await page.$eval('.typed.big label', (one) => one.textContent ?? '');
   await type(page, label, text);
   await click(page, 'Write it down');
 }

@@ -224,7 +224,7 @@ describe('a report', () => {
     expect(answer.headers).toMatchObject({
       'content-type': 'application/octet-stream',
       'content-disposition': 'attachment; filename=r.csv',
-      'content-security-policy': 'sandbox',
+      'content-security-policy': "sandbox; default-src 'none'",
     });
     expect((await at.api.get(url(`/${'e'.repeat(64)}/file`))).status).toBe(404);
   });

@@ -28,18 +28,25 @@ export interface EntryKind<K extends string, S extends z.ZodType> {
   correction: 'none' | 'strike' | 'replace';
   /** Versions 1, 2, … up to the one before the present. */
   earlier: readonly EarlierVersion[];
+  /** The hashes of the kept files that a payload names. */
+  files: (payload: z.infer<S>) => readonly string[];
   is: (entry: Entry) => entry is Entry<K, z.infer<S>>;
 }
 
-export type AnyKind = EntryKind<string, z.ZodType>;
+// What a kind says of its own payloads cannot be asked with those of another.
+export type AnyKind = Omit<EntryKind<string, z.ZodType>, 'files'> & { files: (payload: never) => readonly string[] };
 
-type Options = Pick<AnyKind, 'stands' | 'by'> & Partial<Pick<AnyKind, 'madeBy' | 'correction' | 'earlier'>>;
+type Options<P> = Pick<AnyKind, 'stands' | 'by'> &
+  Partial<Pick<AnyKind, 'madeBy' | 'correction' | 'earlier'>> & { files?: (payload: P) => readonly string[] };
+
+/** For kinds whose payloads name no file. */
+export const noFiles = (): readonly string[] => [];
 
 export function entryKind<K extends string, S extends z.ZodType>(
   kind: K,
   title: string,
   payload: S,
-  { stands, by, madeBy = 'device', correction = 'none', earlier = [] }: Options,
+  { stands, by, madeBy = 'device', correction = 'none', earlier = [], files = noFiles }: Options<z.infer<S>>,
 ): EntryKind<K, S> {
   return {
     kind,
@@ -50,6 +57,7 @@ export function entryKind<K extends string, S extends z.ZodType>(
     madeBy,
     correction,
     earlier,
+    files,
     version: earlier.length + 1,
     is: (entry): entry is Entry<K, z.infer<S>> => entry.kind === kind,
   };

@@ -35,7 +35,7 @@ export function questionReading(id: ParameterId, typed: Typed): Finding[] {
         code: 'no-number',
         severity: 'stop',
         field: id,
-        data: { number: reading.code, text: reading.text, suggestion: reading.suggestion ?? '' },
+        data: { number: reading.code, text: reading.text, suggestion: reading.suggestion ?? '', unit: typed.unit },
       },
     ];
   if (unit(typed.unit).dimension !== unit(row.unit).dimension)

@@ -10,8 +10,8 @@ const range = ({ least, most, unit }: Said) =>
 
 export const readingFindings: FindingWords = {
   'no-number': [
-    ({ number, text, suggestion }) =>
-      sayNumber({ ok: false, code: number as NoNumber, text: String(text), suggestion: String(suggestion) }),
+    ({ number, text, suggestion, unit }) =>
+      sayNumber({ ok: false, code: number as NoNumber, text: String(text), suggestion: String(suggestion) }, unit as UnitId),
   ],
   'wrong-unit': [(data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${name(data).toLowerCase()}.`],
   impossible: [(data) => `${name(data)} can only be ${range(data)}.`, 'Look at the decimal mark and the unit.'],

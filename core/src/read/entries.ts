@@ -27,7 +27,13 @@ export const reportReceived = entryKind(
   'report-received',
   'Report received',
   z.object({ ...received, from: z.enum(['lab', 'upload', 'typed']) }),
-  { stands: 'in-book', by: ['server', ...field], madeBy: 'server', earlier: [{ payload: firstSources, upgrade: (before) => before }] },
+  {
+    stands: 'in-book',
+    by: ['server', ...field],
+    madeBy: 'server',
+    earlier: [{ payload: firstSources, upgrade: (before) => before }],
+    files: ({ sha256: hash }) => [hash],
+  },
 );
 
 /** A report will not be read, or not any more; it stays kept. */

@@ -52,10 +52,7 @@ function step(round: OwnRound, entry: Entry): OwnRound {
   const visit = round.visits.get(entry.visit!) ?? emptyVisit;
   const planned = round.plan.plan!.visits.find((candidate) => candidate.id === entry.visit)!;
   const next = room.advance(visit[place.name], entry, new AroundVisit(round, planned));
-  const { level, purge, runs, fill } = visit;
-  const after: Record<VisitRoom, unknown> = { level, purge, runs, fill };
-  after[place.name] = next;
-  round.visits.set(entry.visit!, after as unknown as VisitBook);
+  round.visits.set(entry.visit!, { ...visit, [place.name]: next } as VisitBook);
   return round;
 }
 

@@ -3,6 +3,7 @@ import { struck, type AnyKind } from '../book/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { levelRoom } from '../level/index.ts';
+import { picturesRoom } from '../pictures/index.ts';
 import { planRoom, roundPlanned } from '../plan/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom } from '../read/index.ts';
@@ -10,7 +11,7 @@ import { registerKinds, registerOf, type RegisterName } from '../registers/index
 import { runRoom } from '../tap/index.ts';
 
 /** The rooms of a visit, by the name of their part of its state. */
-export const visitRooms = { level: levelRoom, purge: purgeRoom, runs: runRoom, fill: fillRoom } as const;
+export const visitRooms = { level: levelRoom, purge: purgeRoom, runs: runRoom, fill: fillRoom, pictures: picturesRoom } as const;
 
 /** The rooms of the whole round, by the name of their part of its state. */
 export const roundRooms = { plan: planRoom, custody: custodyRoom, read: readRoom, act: actRoom } as const;

@@ -12,7 +12,7 @@ import { runsOf, runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
 
 /** The rooms a step may belong to, as the page addresses them. */
-export const stepRooms = ['plan', 'level', 'purge', 'tap', 'fill', 'custody', 'report', 'verdict'] as const;
+export const stepRooms = ['plan', 'level', 'purge', 'tap', 'fill', 'pictures', 'custody', 'report', 'verdict'] as const;
 export type StepRoom = (typeof stepRooms)[number];
 
 export const NextStep = Ask.extend({

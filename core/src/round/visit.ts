@@ -2,6 +2,7 @@ import { cardOf, purpose, type AnalysisId, type BottleTable } from '../bottles/i
 import { misfit, type Misfit } from '../book/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
+import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
@@ -30,6 +31,7 @@ export interface VisitState {
   sample: 'routine' | 'special';
   bottles: BottleState[];
   table: BottleTable | null;
+  pictures: PicturesBook;
 }
 
 function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: BottleTable | null): VisitState {
@@ -67,6 +69,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     purge,
     sample: isSpecial ? 'special' : 'routine',
     bottles,
+    pictures: book.pictures,
   };
 }
 

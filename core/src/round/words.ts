@@ -4,6 +4,7 @@ import { custodyFindings, custodyWords } from '../custody/index.ts';
 import { fillAsks, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { levelAsks, levelFindings, levelWords } from '../level/index.ts';
+import { pictureWords } from '../pictures/index.ts';
 import { planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { purgeAsks, purgeFindings, purgeWords } from '../purge/index.ts';
@@ -19,6 +20,7 @@ export const misfitWords: Words = {
   ...purgeWords,
   ...tapWords,
   ...fillWords,
+  ...pictureWords,
   ...custodyWords,
   ...readWords,
   ...actWords,

@@ -1,8 +1,9 @@
 import type { NumberReading } from './numbers.ts';
+import { unit, type UnitId } from './units.ts';
 
-/** Why a text is no number, as a sentence. */
-export function sayNumber({ code, text, suggestion = '' }: Extract<NumberReading, { ok: false }>): string {
-  switch (code) {
+/** Why a text is no number in a unit, as a sentence: feet and inches are only offered where a length is asked for. */
+export function sayNumber({ code, text, suggestion = '' }: Extract<NumberReading, { ok: false }>, id?: UnitId): string {
+  switch (code === 'feet-and-inches' && id && unit(id).dimension !== 'length' ? 'not-a-number' : code) {
     case 'empty':
       return 'Enter a number.';
     case 'feet-and-inches':

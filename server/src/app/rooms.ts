@@ -4,6 +4,7 @@ import { bookRoutes } from '../book/routes.ts';
 import { fillRoom } from '../fill/index.ts';
 import { labRoom } from '../lab/index.ts';
 import { levelRoom } from '../level/index.ts';
+import { picturesRoom } from '../pictures/index.ts';
 import { planRoom } from '../plan/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom, type ReadServices } from '../read/index.ts';
@@ -20,6 +21,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   levelRoom,
   purgeRoom,
   fillRoom,
+  picturesRoom,
   labRoom,
   readRoom,
 ];

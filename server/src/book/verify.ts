@@ -1,6 +1,16 @@
-import { breakWords, findBreaks, type BookEntry } from '@fonte/core/book';
-import { opens } from '@fonte/core/round';
-import { checkFile, columnsOf, guards, listTriggers, type BookRow, type DerivedRow, type FileRow, type Store } from '../store/index.ts';
+import { breakWords, findBreaks, noFiles, type BookEntry } from '@fonte/core/book';
+import { allKinds, opens } from '@fonte/core/round';
+import {
+  checkFile,
+  columnsOf,
+  guards,
+  listTriggers,
+  marks,
+  type BookRow,
+  type DerivedRow,
+  type FileRow,
+  type Store,
+} from '../store/index.ts';
 import { loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { allRowsOf, readView } from './view.ts';
@@ -107,13 +117,17 @@ export async function verifyStore(store: Store, by: Derivation): Promise<Fault[]
       const [row] = await store.read<FileRow[]>('SELECT bytes FROM files WHERE sha256 = ?', [hash]);
       if (!row || sha256(new Uint8Array(row.bytes)) !== hash) found.push({ where: `kept file ${hash}`, what: 'was altered' });
     }
-    const named = await store.read<{ payload: string; book: string; seq: number }[]>(
-      `SELECT payload, book, seq FROM entries WHERE kind = 'report-received'`,
+    const withFiles = allKinds.filter(({ files }) => files !== noFiles);
+    const named = await store.read<{ kind: string; payload: string; book: string; seq: number }[]>(
+      `SELECT kind, payload, book, seq FROM entries WHERE kind IN (${marks(withFiles.length)})`,
+      withFiles.map(({ kind }) => kind),
     );
-    for (const { payload, book, seq } of named) {
-      const { sha256: hash } = JSON.parse(payload) as { sha256: string };
-      const [row] = await store.read<unknown[]>('SELECT 1 FROM files WHERE sha256 = ?', [hash]);
-      if (!row) found.push({ where: `kept file ${hash}`, what: `is missing; book ${book}, entry ${seq} names it` });
+    for (const { kind, payload, book, seq } of named) {
+      const { files } = withFiles.find((one) => one.kind === kind)!;
+      for (const hash of files(JSON.parse(payload) as never)) {
+        const [row] = await store.read<unknown[]>('SELECT 1 FROM files WHERE sha256 = ?', [hash]);
+        if (!row) found.push({ where: `kept file ${hash}`, what: `is missing; book ${book}, entry ${seq} names it` });
+      }
     }
     return found;
   });

@@ -1,4 +1,5 @@
 import type { AnyEndpoint, Named } from '@fonte/core/endpoints';
+import type { PictureType } from '@fonte/core/pictures';
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import type { z } from 'zod';
 import { parsed, Problem } from './problem.ts';
@@ -17,11 +18,15 @@ export class JsonText {
   constructor(readonly text: string) {}
 }
 
-/** A file to be saved under a name, never to be shown as a page of ours. */
+/**
+ * A file to be saved under a name, never to be shown as a page of ours. One of a picture's type, told by its bytes, may be
+ * shown in a page.
+ */
 export class SentFile {
   constructor(
     readonly name: string,
     readonly bytes: Uint8Array | string,
+    readonly picture?: PictureType,
   ) {}
 }
 
@@ -45,10 +50,14 @@ export interface Route extends Options {
 }
 
 /** An answer sent as a file: its name told, its kind not guessed, nothing in it run. */
-function sendFile(response: Response, { name, bytes }: SentFile): void {
+function sendFile(response: Response, { name, bytes, picture }: SentFile): void {
   response.attachment(name);
   if (typeof bytes === 'string') return void response.type('json').send(bytes);
-  response.type('application/octet-stream').set('content-security-policy', 'sandbox').send(Buffer.from(bytes));
+  response.set('content-security-policy', "sandbox; default-src 'none'");
+  // Under its hash it is the same for ever.
+  if (picture)
+    response.set({ 'content-disposition': `inline; filename="${name}"`, 'cache-control': 'private, max-age=31536000, immutable' });
+  response.type(picture ?? 'application/octet-stream').send(Buffer.from(bytes));
 }
 
 function bodyOf({ body }: AnyEndpoint, request: Request): unknown {

@@ -1,4 +1,5 @@
 import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { moveClock } from '@fonte/core/endpoints';
 import { roleNames } from '@fonte/core/book';
@@ -88,16 +89,20 @@ export function Shell() {
           {demo && <SkipTime />}
           <Settings />
           {demo && people.length > 1 ? (
-            <label>
-              <span className="hidden">Who writes</span>
-              <select value={me.id} onChange={(event) => become(event.target.value)}>
-                {people.map((person) => (
-                  <option key={person.id} value={person.id}>
-                    {person.name}, {roleNames[person.role].toLowerCase()}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <Select
+              aria-label="Who writes"
+              className="who"
+              value={me.id}
+              onChange={become}
+              popupMatchSelectWidth={false}
+              options={people.map(({ id, name, role }) => ({ value: id, label: `${name}, ${roleNames[role].toLowerCase()}` }))}
+              labelRender={({ value, label }) => (
+                <>
+                  <span className="wide">{label}</span>
+                  <span className="narrow">{people.find((person) => person.id === value)?.initials}</span>
+                </>
+              )}
+            />
           ) : (
             <span className="wide" title={roleNames[me.role]}>
               {me.name}

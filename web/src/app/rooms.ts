@@ -3,6 +3,7 @@ import { custodyRoom } from '../custody/room.ts';
 import { fillRoom } from '../fill/room.ts';
 import { levelRoom } from '../level/room.ts';
 import { limitsRoom } from '../limits/room.ts';
+import { picturesRoom } from '../pictures/room.ts';
 import { planRoom } from '../plan/room.ts';
 import { purgeRoom } from '../purge/room.ts';
 import { readRoom } from '../read/room.ts';
@@ -23,6 +24,7 @@ export const rooms: readonly WebRoom[] = [
   purgeRoom,
   tapRoom,
   fillRoom,
+  picturesRoom,
   custodyRoom,
   readRoom,
   limitsRoom,

@@ -12,7 +12,7 @@ import { useRound } from './useRound.ts';
 
 interface Props<S extends z.ZodType> {
   entry: string;
-  kind: EntryKind<string, S>;
+  kind: Omit<EntryKind<string, S>, 'files'>;
   /** What is struck, in a few words, for the button's name and the dialog. */
   what: string;
   /** The corrected payload, or undefined where only the time can be another. */

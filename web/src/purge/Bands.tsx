@@ -16,12 +16,7 @@ const [width, height] = [260, 46];
 /** The last values closing in on the band: the newest large, older ones smaller, the band in the middle. */
 function Band({ verdict }: { verdict: ParameterVerdict }) {
   const { band, window } = verdict;
-  if (!band)
-    return (
-      <svg viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
-        <line x1={0} x2={width} y1={height / 2} y2={height / 2} className="axis" />
-      </svg>
-    );
+  if (!band) return null;
   const reach = Math.max(band.half * 2.2, ...window.map((value) => Math.abs(value - band.middle) * 1.15)) || 1;
   const x = (value: number) => width / 2 + ((value - band.middle) / reach) * (width / 2 - 10);
   return (
@@ -56,12 +51,22 @@ export function Bands({ of }: { of: Stability }) {
       {of.parameters.map((verdict) => {
         const row = parameter(verdict.parameter);
         const [word, kind] = words[verdict.state];
+        if (verdict.state === 'unread')
+          return (
+            <li key={verdict.parameter} className="unread">
+              <span className="strong">{row.name}</span>
+              <span className={`word tone-${kind}`}>
+                <Mark kind={kind} />
+                {word}
+              </span>
+            </li>
+          );
         return (
           <li key={verdict.parameter}>
             <span className="band-name">
               <span className="strong">{row.name}</span>
               <span className="small soft">
-                {verdict.window.map((value) => showNumber(value, row.decimals)).join(' → ') || 'no reading'} {unitLabel(row.unit)}
+                {verdict.window.map((value) => showNumber(value, row.decimals)).join(' → ')} {unitLabel(row.unit)}
               </span>
             </span>
             <Band verdict={verdict} />

@@ -51,6 +51,7 @@ function PurgeAt({ visit }: { visit: VisitState }) {
           {purge.setUp ? <Purging visit={visit} point={point} purge={purge} /> : <SetUpForm visit={visit} point={point} />}
         </div>
       </div>
+      {purge.setUp && <Sets purge={purge} />}
     </div>
   );
 }
@@ -68,6 +69,9 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
   return (
     <>
       <Verdict purge={purge} left={short} />
+      {purge.ready && <End visit={visit} purge={purge} />}
+      {purge.ended ? <Ended visit={visit} purge={purge} /> : <SetForm visit={visit} setUp={setUp} />}
+      <Findings of={purge.findings} />
       <div className="figures">
         <div className="figure">
           <span className="soft small">Pumped</span>
@@ -99,16 +103,7 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
           <Bands of={purge.stability} />
         </section>
       )}
-      <Findings of={purge.findings} />
-      {purge.ended ? (
-        <Ended visit={visit} purge={purge} />
-      ) : (
-        <>
-          <SetForm visit={visit} setUp={setUp} />
-          <End visit={visit} purge={purge} />
-        </>
-      )}
-      <Sets purge={purge} />
+      {!purge.ended && !purge.ready && <End visit={visit} purge={purge} />}
       {!purge.ended && (
         <details>
           <summary>Change the method or the criterion</summary>

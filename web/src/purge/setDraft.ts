@@ -29,7 +29,7 @@ export function setErrors(draft: SetDraft, parameters: readonly ProbeParameter[]
   ];
   for (const [field, typed] of numbers) {
     const reading = readNumber(typed.text);
-    if (!reading.ok) errors[field] = sayNumber(reading);
+    if (!reading.ok) errors[field] = sayNumber(reading, typed.unit);
   }
   const typed = parameters.filter((id) => isTyped(draft.values[id]));
   for (const id of typed) {

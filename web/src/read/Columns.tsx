@@ -1,7 +1,13 @@
 import { roleNames, roles, type ReportDraft, type Role } from '@fonte/core/read';
+import { Select, Table } from 'antd';
 
+/** A column that says nothing to the reader. */
+const unread = '';
+
+/** The first rows of a file under a choice for each of its columns. */
 export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column: number, role: Role | '') => void }) {
-  const roleOf = (column: number) => roles.find((role) => draft.mapping.columns[role] === column) ?? '';
+  const roleOf = (column: number): Role | '' => roles.find((role) => draft.mapping.columns[role] === column) ?? unread;
+  const options = [{ value: unread, label: 'Not read' }, ...roles.map((role) => ({ value: role, label: roleNames[role] }))];
   return (
     <section className="stack">
       <h2>Which column is what</h2>
@@ -10,39 +16,31 @@ export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column
         the result.
       </p>
       <div className="scroll" tabIndex={0} role="region" aria-label="Columns of the report">
-        <table className="dense columns">
-          <thead>
-            <tr>
-              {draft.header.map((text, column) => (
-                <th key={column}>
-                  <select
-                    aria-label={`Column ${text || column + 1} is`}
-                    value={roleOf(column)}
-                    className={roleOf(column) === 'result' ? 'result' : ''}
-                    onChange={(event) => assign(column, event.target.value as Role | '')}
-                  >
-                    <option value="">Not read</option>
-                    {roles.map((role) => (
-                      <option key={role} value={role}>
-                        {roleNames[role]}
-                      </option>
-                    ))}
-                  </select>
-                  <div>{text}</div>
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {draft.preview.map((cells, row) => (
-              <tr key={row}>
-                {draft.header.map((_, column) => (
-                  <td key={column}>{cells[column]}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <Table
+          className="columns"
+          size="small"
+          pagination={false}
+          rowKey="row"
+          dataSource={draft.preview.map((cells, row) => ({ row, cells }))}
+          columns={draft.header.map((text, column) => ({
+            key: column,
+            title: (
+              <>
+                <Select<Role | ''>
+                  aria-label={`Column ${text || column + 1} is`}
+                  className={roleOf(column) === 'result' ? 'result' : ''}
+                  size="large"
+                  value={roleOf(column)}
+                  onChange={(role) => assign(column, role)}
+                  options={options}
+                  popupMatchSelectWidth={false}
+                />
+                <div>{text}</div>
+              </>
+            ),
+            render: (_, { cells }) => cells[column],
+          }))}
+        />
       </div>
     </section>
   );

@@ -1,8 +1,8 @@
 import { addressOf } from '@fonte/core/endpoints';
 import { fetchReports, isToRead, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
-import { Button, Input } from 'antd';
-import { useId, useRef, useState } from 'react';
+import { Button, Input, Upload } from 'antd';
+import { useId, useState } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/call.ts';
 import { deviceId, useSession } from '../session/session.ts';
@@ -25,7 +25,6 @@ export function ReportPage() {
   const fetching = useAction();
   const [hasNone, setHasNone] = useState(false);
   const [typing, setTyping] = useState(false);
-  const file = useRef<HTMLInputElement>(null);
   const fetchIt = () =>
     fetching.run(async () => {
       const { reports } = await call(fetchReports, { in: { round: id } });
@@ -61,25 +60,21 @@ export function ReportPage() {
           >
             Fetch from the lab
           </Button>
-          <Button size="large" loading={busy} onClick={() => file.current?.click()}>
-            Take in a file
-          </Button>
+          <Upload
+            accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
+            showUploadList={false}
+            beforeUpload={(chosen) => {
+              void take(chosen);
+              return false;
+            }}
+          >
+            <Button size="large" loading={busy}>
+              Take in a file
+            </Button>
+          </Upload>
           <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
             Type results in
           </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
-            className="hidden"
-            aria-label="Report file"
-            tabIndex={-1}
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              if (chosen) void take(chosen);
-              event.target.value = '';
-            }}
-          />
         </div>
       </div>
       <Said say={say ?? fetching.say} />

@@ -90,7 +90,7 @@ export function TypedField({ label, value, onChange, units, error, hint, big, au
       </div>
       <div id={`${id}-say`} aria-live="polite">
         {error && <p className="field-error">{error}</p>}
-        {error && suggestion && (
+        {error && suggestion && units.includes('ft') && (
           <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>
             Use {suggestion} ft
           </button>
@@ -104,5 +104,5 @@ export function TypedField({ label, value, onChange, units, error, hint, big, au
 /** What is wrong with a typed number before it is sent, or undefined. */
 export function numberError(typed: Typed): string | undefined {
   const reading = readNumber(typed.text);
-  return reading.ok ? undefined : sayNumber(reading);
+  return reading.ok ? undefined : sayNumber(reading, typed.unit);
 }

@@ -16,6 +16,7 @@ export function How({ working, label = 'How' }: { working: Working; label?: stri
             <tbody>
               {working.inputs.map((input) => (
                 <tr key={input.symbol}>
+                  <td>{input.symbol.length <= 2 && <code>{input.symbol}</code>}</td>
                   <td>{input.name}</td>
                   <td className="number">
                     {showNumber(input.value, input.decimals ?? 2)} {unitLabel(input.unit)}

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { Script } from '../../test/script.ts';
+import { fold } from '../round/index.ts';
+import { pictureTaken, pictureType } from './index.ts';
+
+const bytes = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
+
+describe('what is a picture', () => {
+  // JPEG: ITU-T T.81, B.1.1; PNG: ISO/IEC 15948, 5.2; WebP: RFC 9649, 2.4.
+  it.each([
+    ['\u00ff\u00d8\u00ff\u00e0', 'image/jpeg'],
+    ['\u0089PNG\r\n\u001a\n', 'image/png'],
+    ['RIFF\u0001\u0002\u0003\u0004WEBPVP8 ', 'image/webp'],
+    ['RIFF\u0001\u0002\u0003\u0004WAVE', null],
+    ['<svg xmlns="http://www.w3.org/2000/svg"/>', null],
+    ['GIF89a', null],
+    ['%PDF-1.7', null],
+    ['', null],
+  ])('told by its first bytes: %j', (begin, type) => {
+    expect(pictureType(bytes(begin))).toBe(type);
+  });
+});
+
+describe('pictures of a visit', () => {
+  const picture = { sha256: 'a'.repeat(64), type: 'image/jpeg' as const, size: 90_000, shows: ' outlet from below ' };
+
+  it('stand there in the order taken; the same one twice stands aside', () => {
+    const book = new Script();
+    book.plan();
+    book.atTap(pictureTaken, picture);
+    book.atTap(pictureTaken, { ...picture, shows: 'again' });
+    book.atWell(pictureTaken, { ...picture, sha256: 'b'.repeat(64), shows: '' });
+    const round = fold(book.entries)!;
+    expect(round.visits.map((visit) => visit.pictures.map((one) => one.sha256.slice(0, 1)))).toEqual([['b'], ['a']]);
+    expect(round.aside.map(({ misfit }) => misfit.code)).toEqual(['picture-twice']);
+  });
+
+  it('say what they show without blanks around it, and are no larger than is kept', () => {
+    expect(pictureTaken.payload.parse(picture).shows).toBe('outlet from below');
+    expect(pictureTaken.payload.safeParse({ ...picture, size: 13 << 20 }).success).toBe(false);
+    expect(pictureTaken.payload.safeParse({ ...picture, type: 'image/svg+xml' }).success).toBe(false);
+    expect(pictureTaken.files(pictureTaken.payload.parse(picture))).toEqual([picture.sha256]);
+  });
+});

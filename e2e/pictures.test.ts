@@ -1,0 +1,94 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { click, desk, openBrowser, overflow, see, type } from './browser.ts';
+import { start, type Running } from './harness.ts';
+
+let server: Running;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  server = await start({ what: 'demo' });
+  browser = await openBrowser();
+  page = await browser.newPage();
+  await page.setViewport(desk);
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+/** A picture drawn by the page itself, as a camera would hand it over. */
+async function choosePicture(name: string, width: number, height: number, colour: string): Promise<void> {
+  await page.evaluate(
+    async (file, wide, high, fill) => {
+      const canvas = new OffscreenCanvas(wide, high);
+      const pen = canvas.getContext('2d')!;
+      pen.fillStyle = fill;
+      pen.fillRect(0, 0, wide, high);
+      const chosen = new DataTransfer();
+      chosen.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], file, { type: 'image/png' }));
+      const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+      input.files = chosen.files;
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+    },
+    name,
+    width,
+    height,
+    colour,
+  );
+}
+
+async function chooseText(): Promise<void> {
+  await page.evaluate(() => {
+    const chosen = new DataTransfer();
+    chosen.items.add(new File(['<svg/>'], 'outlet.jpg', { type: 'image/jpeg' }));
+    const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+    input.files = chosen.files;
+    input.dispatchEvent(new Event('change', { bubbles: true }));
+  });
+}
+
+const shown = () =>
+  page.$$eval('.pictures img', (all) =>
+    all.map((one) => [one.alt, (one as HTMLImageElement).naturalWidth, (one as HTMLImageElement).naturalHeight]),
+  );
+
+describe.sequential('pictures of a visit', () => {
+  it('are kept with what they show, smaller than the camera makes them', async () => {
+    await page.goto(server.address, { waitUntil: 'networkidle0' });
+    await click(page, 'The whole round', 'link');
+    await click(page, 'Market hall', 'link');
+    await click(page, 'Pictures', 'link');
+    await see(page, 'No picture of this visit yet');
+    await type(page, 'What it shows, before you take it', 'outlet from below');
+    await choosePicture('IMG_0001.png', 3200, 2400, '#246');
+    await see(page, 'Pictures (1)');
+    await page.waitForFunction(() => document.querySelector<HTMLImageElement>('.pictures img')?.naturalWidth);
+    expect(await shown()).toEqual([['outlet from below', 1600, 1200]]);
+    expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  });
+
+  it('refuse what is no picture, and keep what was typed', async () => {
+    await type(page, 'What it shows, before you take it', 'label of the bottle');
+    await chooseText();
+    await see(page, 'cannot read the file as a picture');
+    await page.reload({ waitUntil: 'networkidle0' });
+    await see(page, 'Pictures (1)');
+    expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('label of the bottle');
+  });
+
+  it('say so where the same one is taken twice, and go only by being struck', async () => {
+    await choosePicture('IMG_0001.png', 3200, 2400, '#246');
+    await see(page, 'This picture stands in the book already.');
+    await choosePicture('IMG_0002.png', 300, 400, '#642');
+    await see(page, 'Pictures (2)');
+    await click(page, 'Correct picture label of the bottle');
+    await type(page, 'Why', 'a person is on it');
+    await click(page, 'Strike it');
+    await see(page, 'Pictures (1)');
+  });
+});

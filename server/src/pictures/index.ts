@@ -1,0 +1,43 @@
+import { largestPicture, keepPicture, pictureFile, pictureType, type PictureType } from '@fonte/core/pictures';
+import type { Books } from '../book/books.ts';
+import type { ServerRoom } from '../book/room.ts';
+import { keepFile, keptFile } from '../files/files.ts';
+import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
+
+interface PictureServices extends Services {
+  books: Books;
+}
+
+/** So many pictures are taken in at once; whoever comes then is asked to come again. */
+const uploadsAtOnce = 6;
+
+const refuse = (code: string, message: string) => new Problem(422, code, message, [{ path: 'file', message }]);
+
+const endings: Record<PictureType, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
+
+const pictureRoutes = ({ books, store }: PictureServices): Route[] => [
+  route(
+    keepPicture,
+    async ({ in: { round }, body, response }) => {
+      await books.round(round);
+      if (body.length === 0) throw refuse('picture-empty', 'The picture is empty.');
+      const type = pictureType(body);
+      if (!type) throw refuse('no-picture', 'This is no picture that can be kept: JPEG, PNG or WebP.');
+      const sha256 = await store.write((query) => keepFile(query, body));
+      response.status(201);
+      return { sha256, type, size: body.length };
+    },
+    { before: [atOnce(uploadsAtOnce)], largest: largestPicture },
+  ),
+  route(pictureFile, async ({ in: { round, sha256: hash } }) => {
+    // Only what the book names: nothing else that is kept can be had here, and nothing under another type.
+    const picture = (await books.round(round)).visits.flatMap((visit) => visit.pictures).find((one) => one.sha256 === hash);
+    if (!picture) throw new Problem(404, 'no-picture', 'This round has no such picture.');
+    const bytes = await keptFile(store, hash);
+    const type = pictureType(bytes);
+    if (!type) throw new Problem(410, 'no-picture', 'What is kept is no picture.');
+    return new SentFile(`${hash.slice(0, 12)}.${endings[type]}`, bytes, type);
+  }),
+];
+
+export const picturesRoom: ServerRoom<PictureServices> = { name: 'pictures', routes: pictureRoutes };

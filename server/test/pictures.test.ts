@@ -1,0 +1,72 @@
+import { newId } from '@fonte/core/book';
+import { pictureTaken } from '@fonte/core/pictures';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { derivation } from '../src/app/rooms.ts';
+import { sha256 } from '../src/book/codec.ts';
+import { verifyStore } from '../src/book/verify.ts';
+import { bench, type Bench } from './bench-server.ts';
+
+let at: Bench;
+beforeEach(async () => {
+  at = await bench();
+});
+afterEach(() => at.close());
+
+/** One white pixel. */
+const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8/5+hHgAHggJ/PchI7wAAAABJRU5ErkJggg==', 'base64');
+const url = (round = at.script.book) => `/api/rounds/${round}/pictures`;
+const upload = (body: Buffer | string, round?: string) =>
+  at.api.post(url(round)).set('content-type', 'application/octet-stream').send(body);
+const take = async () => {
+  const kept = (await upload(png)).body as { sha256: string; type: 'image/png'; size: number };
+  await at.post(at.script.atTap(pictureTaken, { ...kept, shows: 'outlet' }));
+  return kept.sha256;
+};
+
+describe('a picture', () => {
+  it('is kept under its hash and shown as what its bytes are', async () => {
+    const kept = await upload(png);
+    expect([kept.status, kept.body]).toEqual([201, { sha256: sha256(png), type: 'image/png', size: png.length }]);
+    const hash = await take();
+    const shown = await at.api.get(`${url()}/${hash}`);
+    expect([shown.status, shown.type, Buffer.compare(shown.body as Buffer, png)]).toEqual([200, 'image/png', 0]);
+    expect(shown.headers).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'content-security-policy': "sandbox; default-src 'none'",
+      'cache-control': 'private, max-age=31536000, immutable',
+    });
+  });
+
+  it.each([
+    ['a drawing that could run a script', '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'no-picture'],
+    ['a page', '<!doctype html><script>alert(1)</script>', 'no-picture'],
+    ['nothing', '', 'picture-empty'],
+  ])('is not %s', async (_, body, code) => {
+    const answer = await upload(body);
+    expect([answer.status, (answer.body as { type: string }).type]).toEqual([422, `urn:fonte:problem:${code}`]);
+  });
+
+  it('belongs to a round, and is shown once its book names it and in no other', async () => {
+    expect((await upload(png, newId(0))).status).toBe(404);
+    await upload(png);
+    expect((await at.api.get(`${url()}/${sha256(png)}`)).status).toBe(404);
+    const hash = await take();
+    expect((await at.api.get(`${url(newId(0))}/${hash}`)).status).toBe(404);
+    // What is kept for another reason is no picture of this round.
+    expect((await at.api.get(`${url()}/${'a'.repeat(64)}`)).status).toBe(404);
+  });
+
+  it('that is named and not kept is found by the check', async () => {
+    await take();
+    expect(await verifyStore(at.store, derivation)).toEqual([]);
+    await at.post(at.script.atTap(pictureTaken, { sha256: 'c'.repeat(64), type: 'image/png', size: 1, shows: '' }));
+    expect(await verifyStore(at.store, derivation)).toEqual([
+      { where: `kept file ${'c'.repeat(64)}`, what: expect.stringContaining('is missing') as string },
+    ]);
+  });
+
+  it('of more than twelve megabytes is not taken', async () => {
+    const large = Buffer.concat([png, Buffer.alloc(12 << 20)]);
+    expect((await upload(large)).status).toBe(413);
+  });
+});
