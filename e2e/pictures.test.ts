@@ -86,7 +86,7 @@ describe.sequential('pictures of a visit', () => {
     await see(page, 'This picture stands in the book already.');
     await choosePicture('IMG_0002.png', 300, 400, '#642');
     await see(page, 'Pictures (2)');
-    await click(page, 'Correct picture label of the bottle');
+    await click(page, 'Strike picture label of the bottle');
     await type(page, 'Why', 'a person is on it');
     await click(page, 'Strike it');
     await see(page, 'Pictures (1)');

@@ -1,6 +1,8 @@
 import type { Words } from '../findings/index.ts';
 import { parameter } from '../parameters/index.ts';
 import type { Task } from './actions.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { actionDone } from './entries.ts';
 
 export const actWords: Words = {
   'no-such-action': 'There is no such follow-up.',
@@ -12,3 +14,5 @@ export function sayTask(task: Task): { do: string; because: string } {
   if (task.code === 'resample') return { do: `Sample again: the lab refused ${task.bottle}.`, because: task.reason };
   return { do: task.do, because: task.parameters.map((id) => parameter(id).name).join(', ') };
 }
+
+export const actSays: readonly Says[] = [inBook(actionDone, ({ note }) => note)];

@@ -8,5 +8,6 @@ export * from './misfit.ts';
 export * from './corrections.ts';
 export * from './clocks.ts';
 export * from './room.ts';
+export * from './says.ts';
 export * from './words.ts';
 export * from './endpoints.ts';

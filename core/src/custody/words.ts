@@ -1,7 +1,8 @@
 import type { FindingWords, Phrase, Words } from '../findings/index.ts';
 import { showDuration } from '../time/index.ts';
-import { show } from '../units/index.ts';
-import { bottleConditions, type BottleCondition } from './entries.ts';
+import { show, showTyped } from '../units/index.ts';
+import { bottleConditions, handedOver, labAnswered, type BottleCondition } from './entries.ts';
+import { inBook, type Says } from '../book/index.ts';
 
 const degrees = (value: unknown) => show(Number(value), 'degC', 0);
 const intake: Phrase = 'Call the lab, or plan the hand-over for then.';
@@ -40,3 +41,19 @@ export const custodyWords: Words = {
   'bottle-twice': 'A bottle is on the form twice.',
   'not-in-cooler': ({ bottle }) => `${bottle} is not in the cooler: not filled, or handed over already.`,
 };
+
+export const custodySays: readonly Says[] = [
+  inBook(handedOver, ({ to, releasedBy, receivedBy, coolerTemperature, seal, bottles, signature }) => {
+    const odd = bottles.filter(({ condition }) => condition !== 'good');
+    const said = odd.map(({ bottle, condition }) => `${bottle} ${bottleConditions[condition].toLowerCase()}`);
+    return (
+      `${bottles.map(({ bottle }) => bottle).join(', ')} to ${to}: ${releasedBy} to ${receivedBy}. ` +
+      `Cooler ${showTyped(coolerTemperature)}${seal ? `, seal ${seal}` : ''}.${said.length > 0 ? ` ${said.join(', ')}.` : ''} Signed ${signature}.`
+    );
+  }),
+  inBook(labAnswered, ({ reference, bottles }) => {
+    const [taken, refused] = [bottles.filter(({ accepted }) => accepted), bottles.filter(({ accepted }) => !accepted)];
+    const not = refused.map(({ bottle, reason }) => `${bottle}${reason ? ` (${reason})` : ''}`);
+    return `${reference}: ${taken.length} accepted${not.length > 0 ? `; refused: ${not.join(', ')}` : ''}.`;
+  }),
+];

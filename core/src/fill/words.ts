@@ -1,4 +1,6 @@
 import type { Words } from '../findings/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { bottleDiscarded, bottleFilled, discardReasons } from './entries.ts';
 
 export const fillWords: Words = {
   'no-such-bottle': 'No such bottle at this point.',
@@ -13,3 +15,8 @@ export const fillAsks: Words = {
   fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`),
   'fill-blanks': ({ count }) => (count === 1 ? 'Fill the blank: 1 bottle' : `Fill the blanks first: ${count} bottles`),
 };
+
+export const fillSays: readonly Says[] = [
+  inBook(bottleFilled, ({ bottle }) => `${bottle}.`),
+  inBook(bottleDiscarded, ({ bottle, reason, note }) => `${bottle}: ${discardReasons[reason].toLowerCase()}.${note ? ` ${note}` : ''}`),
+];

@@ -1,5 +1,7 @@
 import { sayFinding, type FindingWords, type Words } from '../findings/index.ts';
-import { show } from '../units/index.ts';
+import { show, showTyped } from '../units/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { levelLeftOut, levelRead, type WaterState } from './entries.ts';
 
 const metres = (depth: unknown) => show(Number(depth), 'm', 2);
 
@@ -31,3 +33,14 @@ export const levelAsks: Words = {
   'measure-level': 'Measure the level',
   'read-again': 'Read the level again: two must agree',
 };
+
+export const waterNames: Record<WaterState, string> = { static: 'At rest', 'pumped-lately': 'Pumped lately', pumping: 'Pumping now' };
+
+export const levelSays: readonly Says[] = [
+  inBook(
+    levelRead,
+    ({ depth, measuringPoint, water, kept }) =>
+      `${showTyped(depth)} below ${measuringPoint}. ${waterNames[water]}.${kept ? ` Questioned and kept: ${kept}` : ''}`,
+  ),
+  inBook(levelLeftOut, ({ reason }) => reason),
+];

@@ -1,4 +1,7 @@
 import type { Words } from '../findings/index.ts';
+import { analysisName, bottleTables, purpose, type AnalysisId } from '../bottles/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked, extraPlanned, judgedAnew, roundGivenUp, roundPlanned } from './entries.ts';
 
 export const planWords: Words = {
   'no-plan': 'There is no such round.',
@@ -10,3 +13,26 @@ export const planWords: Words = {
   'bottle-used': ({ bottle, state, analysis }) => `Bottle ${bottle} was ${state} already: ${analysis} stays in the plan.`,
   'not-in-round': ({ bottle }) => `${bottle} is not in this round.`,
 };
+
+const names = (ids: readonly AnalysisId[], edition?: string) => {
+  const table = (edition && bottleTables.find(edition)) || bottleTables.newest[0]!;
+  return ids.map((id) => analysisName(table, id)).join(', ');
+};
+
+export const planSays: readonly Says[] = [
+  inBook(roundPlanned, ({ name, code, system, date, lab, visits, editions }) => {
+    const points = visits.map(
+      ({ point, analyses }) => `${point.name} (${analyses.length > 0 ? names(analyses, editions.bottles) : 'level only'})`,
+    );
+    return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.join(', ')}.`;
+  }),
+  inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
+  inBook(analysisRemoved, ({ analysis }) => `${names([analysis])}.`),
+  inBook(extraPlanned, ({ analysis, purpose: id }) => `${purpose(id).name} for ${names([analysis])}.`),
+  inBook(bottlesPacked, ({ bottles }) => `${bottles.join(', ')}.`),
+  inBook(
+    judgedAnew,
+    ({ limits, followUps, reason }) => `By ${[...(limits ?? []), ...(followUps ? [followUps] : [])].join(', ')}: ${reason}`,
+  ),
+  inBook(roundGivenUp, ({ reason }) => reason),
+];

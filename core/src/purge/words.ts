@@ -1,6 +1,9 @@
 import { say, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { show, showNumber, unitLabel } from '../units/index.ts';
+import { show, showNumber, showTyped, unitLabel } from '../units/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { criteria } from './criteria.ts';
+import { purgeEnded, purgeReading, purgeSetUp } from './entries.ts';
 
 export const purgeFindings: FindingWords = {
   narrow: [({ inside }) => `${show(Number(inside), 'mm', 1)} is narrow for a well.`, 'Was it inches?'],
@@ -49,3 +52,20 @@ const stabilityWords: Words = {
 
 /** Why a parameter holds or not, in a few words. */
 export const sayStability = (because: Coded): string => say(stabilityWords, because);
+
+export const purgeSays: readonly Says[] = [
+  inBook(purgeSetUp, (chosen) => {
+    const how =
+      chosen.method === 'volumes'
+        ? `${chosen.volumes} volumes of a casing of ${showTyped(chosen.insideDiameter)} inside`
+        : `A well that runs${chosen.ranBefore ? ', and ran before' : ''}`;
+    const read = chosen.parameters.map((id) => parameter(id).name).join(', ');
+    return `${how}. Read: ${read}; stable by ${criteria.find(chosen.criterion)?.name ?? chosen.criterion}.`;
+  }),
+  inBook(purgeReading, ({ pumped, values, level, note }) => {
+    const read = Object.entries(values).map(([id, typed]) => `${parameter(id as ParameterId).name} ${showTyped(typed)}`);
+    const parts = [`${showTyped(pumped)} pumped`, ...read, ...(level ? [`level ${showTyped(level)}`] : [])];
+    return `${parts.join(', ')}.${note ? ` ${note}` : ''}`;
+  }),
+  inBook(purgeEnded, ({ reason }) => `The flow cell is detached.${reason ? ` Ended here because: ${reason}` : ''}`),
+];

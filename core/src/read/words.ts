@@ -2,6 +2,8 @@ import { say, type Coded, type Data, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { unitLabel, type UnitId } from '../units/index.ts';
 import { nitrogenAsked } from './interpret.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { reportPutAside, reportRead, reportReceived } from './entries.ts';
 
 export const readWords: Words = {
   'report-twice': 'This report is here already.',
@@ -52,3 +54,19 @@ const placeWords: Words = {
 
 /** What is wrong with a file or a place in it, as a sentence. */
 export const sayPlace = (place: Coded): string => say(placeWords, place);
+
+const sourceNames = { lab: 'From the lab', upload: 'Taken in as a file', typed: 'Typed off paper' } as const;
+
+export const readSays: readonly Says[] = [
+  inBook(
+    reportReceived,
+    ({ name, from, sha256, fault }) =>
+      `${name}. ${sourceNames[from]}, kept under ${sha256.slice(0, 16)}….${fault ? ` It cannot be read: ${sayPlace(fault)}` : ''}`,
+  ),
+  inBook(
+    reportRead,
+    ({ sha256, results, unread }) =>
+      `${results.length} results of ${sha256.slice(0, 16)}… written down${unread > 0 ? `; ${unread} rows were not understood` : ''}.`,
+  ),
+  inBook(reportPutAside, ({ sha256, reason }) => `${sha256.slice(0, 16)}…: ${reason}`),
+];

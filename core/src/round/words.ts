@@ -1,16 +1,18 @@
-import { actWords } from '../act/index.ts';
-import { bookWords } from '../book/index.ts';
-import { custodyFindings, custodyWords } from '../custody/index.ts';
-import { fillAsks, fillWords } from '../fill/index.ts';
+import { actSays, actWords } from '../act/index.ts';
+import { bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
+import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
+import { fillAsks, fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
-import { levelAsks, levelFindings, levelWords } from '../level/index.ts';
-import { pictureWords } from '../pictures/index.ts';
-import { planWords } from '../plan/index.ts';
+import { levelAsks, levelFindings, levelSays, levelWords } from '../level/index.ts';
+import { pictureSays, pictureWords } from '../pictures/index.ts';
+import { planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
-import { purgeAsks, purgeFindings, purgeWords } from '../purge/index.ts';
-import { readWords } from '../read/index.ts';
+import { purgeAsks, purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
+import { readSays, readWords } from '../read/index.ts';
+import { registerSays } from '../registers/index.ts';
 import type { Stage } from './bottle.ts';
-import { tapAsks, tapWords } from '../tap/index.ts';
+import { kindOf, titleOf } from './kinds.ts';
+import { tapAsks, tapSays, tapWords } from '../tap/index.ts';
 
 /** The words of every room for its misfits. */
 export const misfitWords: Words = {
@@ -65,3 +67,39 @@ export const stageNames: Record<Stage, string> = {
   reported: 'Reported',
   judged: 'Judged',
 };
+
+const says = new Map<string, (payload: never) => string>([
+  ...registerSays,
+  ...planSays,
+  ...levelSays,
+  ...purgeSays,
+  ...tapSays,
+  ...fillSays,
+  ...pictureSays,
+  ...custodySays,
+  ...readSays,
+  ...actSays,
+]);
+
+/** The kinds that the field book has words for: all of them. */
+export const kindsInWords: ReadonlySet<string> = new Set([...says.keys(), struck.kind]);
+
+/** A payload of a kind as a sentence; what cannot be read here is said to be so, never guessed. */
+function sayPayload(kind: string, version: number, payload: unknown): string {
+  const known = kindOf(kind);
+  const sentence = says.get(kind);
+  const read = known && readPayload(known, version, payload);
+  if (!sentence || read?.state !== 'known') return 'This copy of Fonte cannot read it.';
+  return sentence(upgraded(known!, version, read.payload) as never);
+}
+
+/** What an entry says, as a sentence; its title is `titleOf`. */
+export function sayEntry(entry: Entry): string {
+  if (!struck.is(entry)) return sayPayload(entry.kind, entry.version, entry.payload);
+  const { kind, reason, instead } = entry.payload;
+  const what = `${titleOf({ kind })}: ${reason}`;
+  if (!instead) return `${what}. Struck.`;
+  const at = instead.at ? `${instead.at.utc.slice(0, 19).replace('T', ' ')} UTC` : null;
+  const said = instead.payload === undefined ? null : sayPayload(kind, instead.version ?? 1, instead.payload);
+  return `${what}. Instead: ${[said, at].filter(Boolean).join(' ') || 'at another point.'}`;
+}

@@ -1,6 +1,10 @@
 import { sayFinding, type Words } from '../findings/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import { showTyped } from '../units/index.ts';
+import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped, type StepAnswer } from './entries.ts';
+import { protocols } from './tables/index.ts';
 
 const lasting = (seconds: unknown) => (Number(seconds) < 300 ? `${Math.floor(Number(seconds))} s` : showDuration(Number(seconds) * second));
 
@@ -30,3 +34,38 @@ export const tapAsks: Words = {
   'start-protocol': ({ title }) => `Start the protocol: ${title}`,
   'next-step': ({ say }) => String(say),
 };
+
+/** The protocol that a procedure runs, in its newest edition: only its words are looked up in it. */
+const protocolOf = (procedure: string) => protocols.newest.find(({ id }) => id === procedure);
+const stepOf = (procedure: string, id: string) => protocolOf(procedure)?.steps.find((step) => step.id === id);
+const stepSays = (procedure: string, id: string) => `“${stepOf(procedure, id)?.say ?? id}”`;
+
+/** An answer to a step, in words. */
+function sayAnswer(procedure: string, id: string, answer: StepAnswer): string {
+  const act = stepOf(procedure, id)?.act;
+  switch (answer.type) {
+    case 'measure':
+      return `: ${showTyped(answer.reading)}`;
+    case 'choose':
+      return `: ${(act?.type === 'choose' && act.options.find((option) => option.id === answer.option)?.label) || answer.option}`;
+    case 'checks': {
+      const label = (item: string) => (act?.type === 'checks' && act.items.find((one) => one.id === item)?.label) || item;
+      const said = (word: string, items: readonly string[]) => (items.length > 0 ? [`${word}: ${items.map(label).join('; ')}`] : []);
+      return `: ${[...said('yes', answer.yes), ...said('no', answer.no)].join('. ')}`;
+    }
+    default:
+      return '';
+  }
+}
+
+export const tapSays: readonly Says[] = [
+  inBook(runStarted, ({ procedure, protocol, edition }) => `“${protocolOf(procedure)?.title ?? protocol}”, edition ${edition}.`),
+  inBook(runGivenUp, ({ procedure, reason }) => `“${protocolOf(procedure)?.title ?? procedure}”: ${reason}`),
+  inBook(clockStarted, ({ procedure, step, reason }) => `${stepSays(procedure, step)}${reason ? `, anew: ${reason}` : '.'}`),
+  inBook(
+    stepDone,
+    ({ procedure, step, answer, departure }) =>
+      `${stepSays(procedure, step)}${sayAnswer(procedure, step, answer)}.${departure ? ` Departs from the protocol: ${departure}` : ''}`,
+  ),
+  inBook(stepSkipped, ({ procedure, step, departure }) => `${stepSays(procedure, step)}: ${departure}`),
+];

@@ -1,9 +1,8 @@
-import { server, struck, type BookEntry, type Entry } from '@fonte/core/book';
-import { sayMisfit, titleOf } from '@fonte/core/round';
+import { server, type BookEntry, type Entry } from '@fonte/core/book';
+import { sayEntry, sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useSession } from '../session/session.ts';
 import { showMoment, showSecond } from '../time/show.ts';
-import { inWords } from './inWords.ts';
 import { useRound } from './useRound.ts';
 
 /** The field book of a round: every entry, in the order written, with what was struck still readable. */
@@ -16,7 +15,7 @@ export function BookPage() {
   const nameOf = (entry: Entry) => round.visits.find((visit) => visit.id === entry.visit)?.point.code ?? '';
   return (
     <section className="stack">
-      <h2>Field book</h2>
+      <h1>Field book</h1>
       <p className="soft">Nothing here is ever changed or erased. A correction strikes an entry and says why.</p>
       <p>
         <a className="strong" href={`/api/books/${id}/export`} download>
@@ -43,10 +42,7 @@ export function BookPage() {
               const misfit = aside.get(entry.id);
               const words = (
                 <>
-                  <span className="strong">{titleOf(entry)}</span>{' '}
-                  {struck.is(entry)
-                    ? `${entry.payload.reason}${entry.payload.instead === undefined ? '' : ` → ${inWords(entry.payload.instead)}`}`
-                    : inWords(entry.payload)}
+                  <span className="strong">{titleOf(entry)}.</span> {sayEntry(entry)}
                 </>
               );
               return (

@@ -1,11 +1,11 @@
 import { clockQuestions, type AnyKind } from '@fonte/core/book';
-import { kindOf, sayMisfit, titleOf } from '@fonte/core/round';
+import { kindOf, sayEntry, sayMisfit, titleOf } from '@fonte/core/round';
 import { millis, showDuration } from '@fonte/core/time';
 import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { Correct } from './Correct.tsx';
-import { inWords } from './inWords.ts';
+
 import { useRound } from './useRound.ts';
 
 /** What stands in the book and does not fit: a person places it by saying when it was, or strikes it. */
@@ -26,7 +26,7 @@ export function Settle() {
           return (
             <li key={entry.id} className="row between">
               <span>
-                <span className="strong">{titleOf(entry)}</span> {inWords(entry.payload)}
+                <span className="strong">{titleOf(entry)}</span> {sayEntry(entry)}
                 <br />
                 <span className="small">
                   {point ? `${point}, ` : ''}

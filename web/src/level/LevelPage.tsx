@@ -8,6 +8,7 @@ import {
   waterStates,
   type LevelState,
   type WaterState,
+  waterNames,
 } from '@fonte/core/level';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
@@ -30,7 +31,7 @@ import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { Figure } from '../working/Figure.tsx';
 import { WellSection } from './WellSection.tsx';
-import { depthUnits, waterNames } from './names.ts';
+import { depthUnits } from './names.ts';
 import { LeaveOut } from './LeaveOut.tsx';
 import { Readings } from './Readings.tsx';
 

@@ -1,4 +1,4 @@
-import { levelRead, questionLevel, type LevelState } from '@fonte/core/level';
+import { levelRead, questionLevel, type LevelState, waterNames } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
 import { base, showTyped, type Typed } from '@fonte/core/units';
 import { Input } from 'antd';
@@ -6,7 +6,7 @@ import { useId, useState } from 'react';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
-import { depthUnits, waterNames } from './names.ts';
+import { depthUnits } from './names.ts';
 import { showTime } from '../time/show.ts';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 

@@ -84,7 +84,7 @@ function Taken({ picture }: { picture: Picture }) {
         <span>
           {showMoment(picture.at, round.plan.zone)}, {picture.sha256.slice(0, 12)}…
         </span>
-        <Correct entry={picture.entry} kind={pictureTaken} what={`picture ${name}`} />
+        <Correct entry={picture.entry} kind={pictureTaken} what={`picture ${name}`} label="Strike" />
       </span>
     </li>
   );

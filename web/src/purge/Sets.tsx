@@ -67,12 +67,14 @@ export function Sets({ purge }: { purge: PurgeState }) {
     { title: 'Time', render: (_, { at }) => showTime(at, round.plan.zone) },
     ...reads.map((read) => {
       const unit = unitOf(sets, read);
+      // pH is its own unit: once is enough.
+      const isSaid = unit === read.label;
       const shown = (typed: Typed | undefined) => (typed ? (unit === null ? showTyped(typed) : typed.text.trim()) : '–');
       return {
         title: (
           <>
             {read.label}
-            {unit && <span className="soft"> {unit}</span>}
+            {unit && !isSaid && <span className="soft"> {unit}</span>}
           </>
         ),
         key: read.label,

@@ -76,6 +76,24 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
   );
 }
 
+/** What the letters on the bottles mean. */
+function Legend({ bottles }: { bottles: readonly BottleState[] }) {
+  const cards = new Map(bottles.map(({ card: { letter, name } }) => [letter, name]));
+  const extras = new Map(
+    bottles.flatMap(({ purpose: id }) => (id === 'sample' ? [] : [[purpose(id).mark.charAt(0).toLowerCase(), purpose(id).name]])),
+  );
+  if (cards.size === 0) return null;
+  return (
+    <ul className="plain stream-legend small soft" aria-label="Letters on the bottles">
+      {[...cards, ...extras].map(([letter, name]) => (
+        <li key={letter}>
+          <span className="strong">{letter}</span> {name}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** The round as a stream: each point a line, its bottles as marks on the way from plan to verdict. */
 export function Stream({ id, round }: { id: string; round: RoundState }) {
   const now = useNow(30_000);
@@ -99,6 +117,7 @@ export function Stream({ id, round }: { id: string; round: RoundState }) {
           <VisitLine key={visit.id} visit={visit} round={id} now={now} />
         ))}
       </div>
+      <Legend bottles={round.bottles} />
     </nav>
   );
 }
