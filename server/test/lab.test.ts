@@ -158,6 +158,21 @@ describe('a report', () => {
     ]);
   });
 
+  it('is read as the last one of this lab with the same columns, as long as that one stands', async () => {
+    const odd = (value: string) => `Kode;Was;Zahl;Un.\n261123A-MW3-N;Nitratos;${value};mg/L\n`;
+    const first = await sha(upload(odd('12')));
+    const columns = { sample: 0, parameter: 1, result: 2, unit: 3 };
+    expect(await draft(first)).toMatchObject({ isRemembered: false, refusal: { code: 'no-result-column' } });
+    const mapping = { columns, nitrogenAs: 'N' };
+    expect((await at.api.post(url(`/${first}/read`)).send({ id: newId(at.script.now), mapping, by })).status).toBe(201);
+    const next = await sha(upload(odd('13')));
+    expect(await draft(next)).toMatchObject({ isRemembered: true, refusal: null, mapping, results: [{ parameter: 'nitrate' }] });
+    const other = await sha(upload(odd('14').replace('Kode', 'Code')));
+    expect(await draft(other)).toMatchObject({ isRemembered: false });
+    await at.post(at.script.write(reportPutAside, { sha256: first, reason: 'of another round' }));
+    expect(await draft(next)).toMatchObject({ isRemembered: false });
+  });
+
   it('is not read with the reporting limit as the result by default, nor without a result', async () => {
     const sha256 = await sha(upload('Amostra;Ensaio;LQ;Un.\n261123A-MW3-N;Nitratos;0,1;mg/L N\n'));
     const { mapping, refusal } = await draft(sha256);

@@ -57,6 +57,7 @@ const report = (script: Script, sha: string, results: LabResult[]) => {
   return script.write(reportRead, {
     sha256: sha.repeat(64),
     mapping: { columns: { sample: 0, parameter: 1, result: 2 } },
+    header: [],
     unread: 1,
     results,
   });

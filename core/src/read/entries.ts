@@ -59,19 +59,30 @@ export const LabResult = z.object({
 });
 export type LabResult = z.infer<typeof LabResult>;
 
+const confirmed = {
+  sha256,
+  mapping: Mapping,
+  results: z.array(LabResult),
+  /** Rows that were not understood. */
+  unread: z.number().int().min(0),
+};
+/** At first the names of the columns were not kept. */
+const withoutHeader = z.object(confirmed);
+
 /**
  * A person confirmed what a report says with these columns. The server reads the kept file itself, so that nobody can send
- * results, and a correction can strike them but not put others in their place.
+ * results, and a correction can strike them but not put others in their place. The names of its columns are kept as well: a
+ * report of the same lab with the same ones is proposed to be read so again.
  */
 export const reportRead = entryKind(
   'report-read',
   'Report read',
-  z.object({
-    sha256,
-    mapping: Mapping,
-    results: z.array(LabResult),
-    /** Rows that were not understood. */
-    unread: z.number().int().min(0),
-  }),
-  { stands: 'in-book', by: field, madeBy: 'server', correction: 'strike' },
+  z.object({ ...confirmed, header: z.array(z.string().max(200)).max(500) }),
+  {
+    stands: 'in-book',
+    by: field,
+    madeBy: 'server',
+    correction: 'strike',
+    earlier: [{ payload: withoutHeader, upgrade: (before: z.infer<typeof withoutHeader>) => ({ ...before, header: [] }) }],
+  },
 );

@@ -13,6 +13,22 @@ export const Mapping = z.object({
 });
 export type Mapping = z.infer<typeof Mapping>;
 
+/** How a person said that a report with these column names is to be read. */
+export interface Remembered {
+  header: readonly string[];
+  mapping: Mapping;
+}
+
+/** The names of columns as they are compared and kept: cut where no heading is as long. */
+export const headerOf = (table: Pick<LabTable, 'header'>): string[] => table.header.map((name) => name.slice(0, 200));
+
+/** The latest of what is remembered that was said of the very same columns, or null. */
+export function recall(table: LabTable, remembered: readonly Remembered[]): Mapping | null {
+  const header = headerOf(table);
+  const isSame = (one: Remembered) => one.header.length === header.length && one.header.every((name, index) => name === header[index]);
+  return remembered.find(isSame)?.mapping ?? null;
+}
+
 /** Lower case, without accents, blanks and punctuation: `Limite de Quantificação` becomes `limitedequantificacao`. */
 export function fold(text: string): string {
   return text

@@ -3,7 +3,7 @@ import { ParameterId } from '../parameters/index.ts';
 import { decodeText } from './decode.ts';
 import { LabResult } from './entries.ts';
 import { interpret, type BottlesByLabel } from './interpret.ts';
-import { Mapping, proposeMapping, refuseMapping } from './mapping.ts';
+import { Mapping, proposeMapping, recall, refuseMapping, type Remembered } from './mapping.ts';
 import { missingResults } from './missing.ts';
 import { parseTable, Refusal, Unread, type LabTable } from './table.ts';
 
@@ -19,6 +19,8 @@ export const ReportDraft = z.object({
   rowCount: z.number().int(),
   preview: z.array(z.array(z.string())),
   mapping: Mapping,
+  /** Whether the mapping is how a person read the last report of this lab with the same columns. */
+  isRemembered: z.boolean(),
   /** Why the mapping does not do yet; results are empty then. */
   refusal: Refusal.nullable(),
   results: z.array(LabResult),
@@ -42,13 +44,19 @@ export function textTable(bytes: Uint8Array): ReportTable {
 }
 
 /**
- * Reads a lab's report from its table: propose columns unless a mapping is given, convert. Returns the draft, or the refusal of
+ * Reads a lab's report from its table: recall or propose columns unless a mapping is given, convert. Returns the draft, or the refusal of
  * a file that is no table at all.
  */
-export function readReport(from: ReportTable, bottles: BottlesByLabel, given?: Mapping): { draft: ReportDraft } | { refusal: Refusal } {
+export function readReport(
+  from: ReportTable,
+  bottles: BottlesByLabel,
+  given?: Mapping,
+  remembered: readonly Remembered[] = [],
+): { draft: ReportDraft } | { refusal: Refusal } {
   if ('refusal' in from) return from;
   const { table, encoding } = from;
-  const mapping = given ?? proposeMapping(table);
+  const recalled = given ? null : recall(table, remembered);
+  const mapping = given ?? recalled ?? proposeMapping(table);
   const refusal = refuseMapping(table, mapping);
   const { results, unread, doubts } = refusal ? { results: [], unread: [], doubts: [] } : interpret(table, mapping, bottles);
   return {
@@ -59,6 +67,7 @@ export function readReport(from: ReportTable, bottles: BottlesByLabel, given?: M
       rowCount: table.rows.length,
       preview: table.rows.slice(0, previewRows).map((row) => row.cells),
       mapping,
+      isRemembered: recalled !== null,
       refusal,
       results,
       unread: unread.slice(0, listedUnread),

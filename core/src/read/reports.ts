@@ -10,7 +10,7 @@ export interface RoundReport {
   size: number;
   at: number;
   fault: ReadFault | null;
-  read: { entry: string; at: number; mapping: Mapping; results: LabResult[]; unread: number } | null;
+  read: { entry: string; at: number; mapping: Mapping; results: LabResult[]; unread: number; header: string[] } | null;
   putAside: { entry: string; at: number; reason: string } | null;
 }
 
@@ -39,7 +39,7 @@ export const readRoom: Room<ReadBook, object> = {
     if (reportReceived.is(entry)) return [...reports, { ...entry.payload, at, read: null, putAside: null }];
     if (reportPutAside.is(entry)) return changed(entry.payload.sha256, { putAside: { entry: entry.id, at, reason: entry.payload.reason } });
     if (!reportRead.is(entry)) return reports;
-    const { sha256, mapping, results, unread } = entry.payload;
-    return changed(sha256, { read: { entry: entry.id, at, mapping, results, unread }, putAside: null });
+    const { sha256, mapping, results, unread, header } = entry.payload;
+    return changed(sha256, { read: { entry: entry.id, at, mapping, results, unread, header }, putAside: null });
   },
 };

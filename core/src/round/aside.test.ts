@@ -72,7 +72,7 @@ function wholeRound(): Entry[] {
     ],
   });
   book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null }, { minutes: 1440 });
-  book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [result('261123A-MH1-B')] });
+  book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, header: [], unread: 0, results: [result('261123A-MH1-B')] });
   book.write(actionDone, { action: fold(book.entries)!.followUps[0]!.id, note: 'called' });
   book.correct(book.entries[1]!, 'misread', { payload: { ...depth('7.402') } });
   return [...book.entries, { ...late, id: book.make(purgeReading, set('80')).id, at: book.entries.at(-1)!.at }];

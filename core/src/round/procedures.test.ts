@@ -135,6 +135,7 @@ describe('duplicates and blanks', () => {
     book.write(reportRead, {
       sha256: 'a'.repeat(64),
       mapping: { columns: {} },
+      header: [],
       unread: 0,
       results: [iron('261123A-MW3-M-FR', 900), iron('261123A-MW3-M', 100), iron('261123A-MW3-M-D', 104)],
     });

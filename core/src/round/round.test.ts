@@ -175,7 +175,13 @@ describe('bottles', () => {
       book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
     });
     after(() =>
-      book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] }),
+      book.write(reportRead, {
+        sha256: 'a'.repeat(64),
+        mapping: { columns: {} },
+        header: [],
+        unread: 0,
+        results: [found('nitrate', 57, id)],
+      }),
     );
     expect(seen).toEqual(['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged']);
   });
@@ -188,7 +194,13 @@ describe('bottles', () => {
     expect([...bottlesAtLab(state()).keys()]).toEqual([id]);
     book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'upload', fault: null });
     expect(stage(id)).toBe('reported');
-    book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, unread: 0, results: [found('nitrate', 57, id)] });
+    book.write(reportRead, {
+      sha256: 'a'.repeat(64),
+      mapping: { columns: {} },
+      header: [],
+      unread: 0,
+      results: [found('nitrate', 57, id)],
+    });
     expect(stage(id)).toBe('judged');
     expect(nextStep(state())?.code).not.toBe('ask-lab');
   });
@@ -270,6 +282,7 @@ describe('verdict and follow-up', () => {
     book.write(reportRead, {
       sha256: 'a'.repeat(64),
       mapping: { columns: {} },
+      header: [],
       unread: 0,
       results: accepted ? [found('coliforms', value, bacteria)] : [],
     });

@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import type { BottlesByLabel, Mapping, readReport } from '@fonte/core/read';
+import type { BottlesByLabel, Mapping, readReport, Remembered } from '@fonte/core/read';
 import type { ReadJob } from './worker.ts';
 
 type Read = ReturnType<typeof readReport>;
@@ -40,8 +40,8 @@ export class ReportReader {
 
   constructor(private readonly limits: ReadLimits = usualLimits) {}
 
-  read(bytes: Uint8Array, bottles: BottlesByLabel, mapping?: Mapping): Promise<Read> {
-    const job: ReadJob = { bytes, bottles, ...(mapping ? { mapping } : {}) };
+  read(bytes: Uint8Array, bottles: BottlesByLabel, mapping?: Mapping, remembered: readonly Remembered[] = []): Promise<Read> {
+    const job: ReadJob = { bytes, bottles, remembered, ...(mapping ? { mapping } : {}) };
     return new Promise((resolve, reject) => {
       this.isStopped = false;
       this.waiting.push({ job, resolve, reject });

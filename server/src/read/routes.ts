@@ -2,6 +2,7 @@ import { canonicalJson, writeEntry } from '@fonte/core/book';
 import {
   draftReport,
   fetchReports,
+  headerOf,
   readReportWith,
   reportFile,
   reportRead,
@@ -20,6 +21,7 @@ import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
 import type { ReportReader } from './reader.ts';
+import { rememberedOf } from './remembered.ts';
 
 /** The largest report taken in, in bytes: over the 200,000 rows that a year's export may have. */
 const largestReport = 16 << 20;
@@ -62,7 +64,8 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
   const draftOf = async (round: string, hash: string, mapping?: Mapping): Promise<ReportDraft> => {
     const state = await books.round(round);
     if (!state.reports.some((report) => report.sha256 === hash)) throw new Problem(404, 'no-report', 'This round has no such report.');
-    const read = await reader.read(await keptFile(store, hash), bottlesAtLab(state), mapping);
+    const remembered = mapping ? [] : await rememberedOf(store, state.plan.lab?.id);
+    const read = await reader.read(await keptFile(store, hash), bottlesAtLab(state), mapping, remembered);
     if ('draft' in read) return read.draft;
     const { code, line, column } = read.refusal;
     const message = `${sayPlace(read.refusal)} Line ${line}, column ${column}.`;
@@ -123,7 +126,13 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
         ]);
       const now = Math.max(clock(), lastAt(await books.round(round)) + 1);
       const { results, unreadCount: unread } = draft;
-      const entry = writeEntry({ book: round, ...by, now, offset: 0 }, reportRead, { sha256: hash, mapping, results, unread }, { id });
+      const header = headerOf(draft);
+      const entry = writeEntry(
+        { book: round, ...by, now, offset: 0 },
+        reportRead,
+        { sha256: hash, mapping, results, unread, header },
+        { id },
+      );
       const [written] = await books.appendOwn({ ...entry, at: instantAt(now, 0) });
       response.status(201);
       return written!;

@@ -1,5 +1,5 @@
 import { EntitySchema } from 'typeorm';
-import { derived, optionalFloat, text, type DerivedRow } from '../store/index.ts';
+import { derived, integer, optionalFloat, text, type DerivedRow } from '../store/index.ts';
 
 export interface ResultRow extends DerivedRow {
   point: string;
@@ -22,4 +22,16 @@ export const ResultTable = new EntitySchema<ResultRow>({
     reporting: optionalFloat,
     verdict: text,
   },
+});
+
+/** How a person said that columns of a lab's report are to be read: lists as JSON, the moment in ms. */
+export interface ColumnsRow extends DerivedRow {
+  lab: string;
+  at: number;
+  header: string;
+  mapping: string;
+}
+export const ColumnsTable = new EntitySchema<ColumnsRow>({
+  name: 'columns',
+  columns: { ...derived, lab: text, at: integer, header: text, mapping: text },
 });

@@ -6,6 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
 import { applicationId, copyInto, failureOf, makers, type Maker } from './dialect.ts';
 import { Books1795500000000 } from './migrations/0001-books.ts';
+import { Columns1795800000000 } from './migrations/0002-columns.ts';
 import { tables } from './schema.ts';
 
 /** The storage failed: whether what was to be written is there is not known, or it is certain that it is not. */
@@ -298,7 +299,7 @@ export class Store {
       driver: createRequire(import.meta.url)('libsql') as unknown,
       database: this.file,
       entities: [...tables],
-      migrations: [Books1795500000000],
+      migrations: [Books1795500000000, Columns1795800000000],
       migrationsRun: migrate,
       timeout: 0,
       prepareDatabase: (database: Pragmas) => {

@@ -1,5 +1,6 @@
 import { roleNames, roles, type ReportDraft, type Role } from '@fonte/core/read';
 import { Select, Table } from 'antd';
+import { Mark } from '../theme/Mark.tsx';
 
 /** A column that says nothing to the reader. */
 const unread = '';
@@ -15,6 +16,12 @@ export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column
         {draft.rowCount} rows, {draft.encoding}, split at “{draft.delimiter === '\t' ? 'tab' : draft.delimiter}”. The reporting limit is not
         the result.
       </p>
+      {draft.isRemembered && (
+        <p className="word tone-live" role="status">
+          <Mark kind="live" />
+          As the last report of this lab with these columns was read. Check it.
+        </p>
+      )}
       <div className="scroll" tabIndex={0} role="region" aria-label="Columns of the report">
         <Table
           className="columns"
