@@ -85,7 +85,7 @@ describe.sequential('an empty database is filled through the page', () => {
     await choose(page, 'Unit of True inside diameter', 'in');
     await gone('narrow for a well');
     await click(page, 'Register it');
-    await see(page, 'Bottom 12.19 m, screen 8.00 m to 11.50 m below ground; inside 101.6 mm');
+    await see(page, 'Bottom 12.19 m, screen 8.00 m to 11.50 m below ground, inside 101.6 mm');
   });
 
   it('whose entries can be changed, and refuses a code that another has', async () => {
@@ -105,6 +105,48 @@ describe.sequential('an empty database is filled through the page', () => {
     await type(page, 'Which outlet exactly', 'Right basin');
     await click(page, 'Write the change');
     await see(page, 'Right basin. Not chlorinated.');
+  });
+});
+
+describe.sequential('a well of which only the mark is known', () => {
+  it('is registered so, and asks for its bottom where a volume needs it', async () => {
+    await open('/points/new', 'Leave empty what is not known.');
+    for (const [label, text] of [
+      ['Name', 'Old well'],
+      ['Code for labels', 'ow1'],
+      ['Place', 'Pedrinha'],
+      ['Elevation of the mark', '40'],
+      ['Mark above ground', '0.5'],
+      ['Screen from, below ground', '9'],
+    ] as const)
+      await type(page, label, text);
+    await click(page, 'Register it');
+    await see(page, 'A screen has both ends.');
+    await type(page, 'Screen from, below ground', ' ');
+    await click(page, 'Register it');
+    await see(page, 'Bottom not known, screen not known, inside not known');
+    await open('/rounds/new', 'Plan a round');
+    await tick(page, 'Old well');
+    await tick(page, 'General chemistry');
+    await type(page, 'Name', 'Old well alone');
+    await type(page, 'System or site', 'Pedrinha');
+    await click(page, 'Plan it');
+    await see(page, 'Old well alone');
+    await click(page, 'Go on');
+    await walk.readLevel(page, '6.20');
+    await see(page, 'again');
+    await walk.readLevel(page, '6.20');
+    await click(page, 'On to the purge');
+    await type(page, 'True inside diameter', '100');
+    await type(page, 'Bottom below the mark', '5');
+    await click(page, 'Start the purge');
+    await see(page, 'No water column follows from level and bottom.');
+    await type(page, 'Bottom below the mark', '16.2');
+    // π/4 · 0.1² · 10.00 m, geometry
+    await see(page, '78.5');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Start the purge');
+    await see(page, 'Set 1');
   });
 });
 

@@ -43,8 +43,8 @@ export function questionLevel({
   const bottom = bottomBelow(mark, well);
   const ground = depth - mark.stickUp;
 
-  if (depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
-  else if (ground > well.screenBottom) ask('below-screen', { bottom: well.screenBottom + mark.stickUp });
+  if (bottom !== null && depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
+  else if (well.screenBottom !== undefined && ground > well.screenBottom) ask('below-screen', { bottom: well.screenBottom + mark.stickUp });
   else if (well.intake !== undefined && ground > well.intake) ask('below-intake', { intake: well.intake + mark.stickUp });
   if (ground < 0) ask('above-ground');
 

@@ -10,7 +10,14 @@ const pipeTolerance = 0.003;
  * Asks about a well as it is being registered where its diameter looks like a slip: an inch typed as a millimetre, a
  * millimetre as an inch, or another pipe than the one that was chosen. Diameters in m.
  */
-export function questionBuilt({ insideDiameter: inside, pipe: id }: { insideDiameter: number; pipe?: string | undefined }): Finding[] {
+export function questionBuilt({
+  insideDiameter: inside,
+  pipe: id,
+}: {
+  insideDiameter?: number | undefined;
+  pipe?: string | undefined;
+}): Finding[] {
+  if (inside === undefined) return [];
   const ask = (code: string, data: Data): Finding => ({ code, severity: 'question', field: 'well.insideDiameter', data });
   const found: Finding[] = [];
   if (inside < usual.least) found.push(ask('narrow', { inside }));

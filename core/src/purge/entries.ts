@@ -20,6 +20,8 @@ const byVolumes = {
   /** True inside diameter: from the pipe table or typed. */
   insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
   pipe: z.string().max(40).optional(),
+  /** Bottom below the mark of the level, sounded on the spot where the register does not know it. */
+  bottom: typedOf('length', { min: 0.1, max: 2000 }).optional(),
   volumes: z.number().min(1).max(20),
 };
 const judged = {

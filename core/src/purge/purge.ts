@@ -142,7 +142,13 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
 function fits(book: PurgeBook, entry: Entry, around: PurgeAround): Misfit | null {
   const { point } = around;
   if (point.type !== 'well') return misfit('no-purge', 'visit');
-  if (purgeSetUp.is(entry)) return purgeMethod(entry.payload.method).needsLevel && !around.level ? misfit('level-first', 'visit') : null;
+  if (purgeSetUp.is(entry)) {
+    const method = purgeMethod(entry.payload.method);
+    if (!method.needsLevel) return null;
+    if (!around.level) return misfit('level-first', 'visit');
+    // No water column, no volume: a target of nothing would be reached at once.
+    return method.aim(entry.payload, point, around.level) ? null : misfit('no-column', 'payload.bottom');
+  }
   if (!book.setUp) return misfit('set-up-first', 'visit');
   if (book.ended) return misfit('purge-ended', 'visit');
   if (!purgeEnded.is(entry) || entry.payload.reason) return null;

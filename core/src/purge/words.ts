@@ -26,6 +26,7 @@ export const purgeFindings: FindingWords = {
 export const purgeWords: Words = {
   'no-purge': 'A tap is not purged.',
   'level-first': 'Measure the level first: this method takes its volume from it.',
+  'no-column': 'No water column follows from level and bottom. Sound the bottom, and enter how deep it is below the mark.',
   'set-up-first': 'Set up the purge first.',
   'purge-ended': 'The purge has ended.',
   'ended-early': 'Volume or stability is not reached: say why you end here.',

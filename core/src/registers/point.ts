@@ -14,25 +14,32 @@ export const MeasuringPoint = z.object({
 });
 export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 
-/** How a well is built. Depths are in m below ground; the bottom is where a tape comes to rest. */
+/**
+ * How a well is built, as far as it is known: what is not stays out until it is needed, and is asked for there. Depths are in m
+ * below ground; the bottom is where a tape comes to rest.
+ */
 export const Well = z
   .object({
     measuringPoints: z.array(MeasuringPoint).min(1).max(20),
-    bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }),
-    screenTop: depth,
-    screenBottom: depth,
+    bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }).optional(),
+    screenTop: depth.optional(),
+    screenBottom: depth.optional(),
     /** Row of the pipe table that the casing is made of, if known. */
     pipe: z.string().max(40).optional(),
     /** True inside diameter of the casing in m. */
-    insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5),
+    insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5).optional(),
     /** Depth of the installed or usual pump intake in m below ground. */
     intake: depth.optional(),
   })
   .superRefine((well, issues) => {
     const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
-    if (well.screenBottom <= well.screenTop) refuse('screenBottom', 'The screen ends below its top.');
-    if (well.screenBottom > well.bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
-    if (well.intake !== undefined && well.intake > well.bottom) refuse('intake', 'The intake is above the bottom of the well.');
+    const { bottom = Infinity, screenTop, screenBottom, intake } = well;
+    if ((screenTop === undefined) !== (screenBottom === undefined))
+      refuse(screenTop === undefined ? 'screenTop' : 'screenBottom', 'A screen has both ends. Leave both empty where one is not known.');
+    if (screenTop !== undefined && screenBottom !== undefined && screenBottom <= screenTop)
+      refuse('screenBottom', 'The screen ends below its top.');
+    if (screenBottom !== undefined && screenBottom > bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
+    if (intake !== undefined && intake > bottom) refuse('intake', 'The intake is above the bottom of the well.');
   });
 export type Well = z.infer<typeof Well>;
 
@@ -70,7 +77,7 @@ export type TapPoint = Extract<Point, { type: 'tap' }>;
 
 export const pointRegistered = entryKind('point-registered', 'Point registered', Point, { stands: 'in-book', by: field });
 
-/** Depth of the well's bottom in m below a measuring point. */
-export function bottomBelow(mark: MeasuringPoint, well: Well): number {
-  return well.bottom + mark.stickUp;
+/** Depth of the well's bottom in m below a measuring point; null where it is not known. */
+export function bottomBelow(mark: MeasuringPoint, well: Well): number | null {
+  return well.bottom === undefined ? null : well.bottom + mark.stickUp;
 }

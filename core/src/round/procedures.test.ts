@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
-import { lab, Script } from '../../test/script.ts';
+import { lab, Script, wellPoint } from '../../test/script.ts';
 import { handedOver } from '../custody/index.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { levelLeftOut } from '../level/index.ts';
+import { levelLeftOut, levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived } from '../read/index.ts';
@@ -31,6 +31,37 @@ describe('a round that is given up', () => {
     expect(nextStep(state())).toBeNull();
     book.correct(given, 'it goes on');
     expect(nextStep(state())).toMatchObject({ code: 'measure-level' });
+  });
+});
+
+describe('a well of which only the mark is known', () => {
+  const setUp = {
+    method: 'volumes' as const,
+    insideDiameter: { text: '52', unit: 'mm' as const },
+    volumes: 3,
+    criterion: 'two-sets@2026-1',
+    parameters: ['ph' as const],
+  };
+  const plan = () => {
+    book = new Script();
+    const unknown = { ...wellPoint, well: { measuringPoints: wellPoint.well.measuringPoints } };
+    book.plan(['coliforms'], { visits: [{ id: book.well, point: unknown, analyses: ['general'] }] });
+    for (const text of ['7.512', '7.514'])
+      book.atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water: 'static' });
+  };
+
+  it('takes any level, and its volume from a bottom that was sounded on the spot', () => {
+    plan();
+    expect(misfit(book.make(purgeSetUp, setUp, book.well))?.path).toBe('payload.bottom');
+    book.atWell(purgeSetUp, { ...setUp, bottom: { text: '18.62', unit: 'm' } });
+    // π/4 · 0.052² · (18.62 − 7.514), geometry
+    expect(visit(book.well).purge?.setUp?.aim?.oneVolume.value).toBeCloseTo(0.023586, 6);
+  });
+
+  it('never sets up a volume of nothing, where the bottom is said to be above the water', () => {
+    plan();
+    book.atWell(purgeSetUp, { ...setUp, bottom: { text: '7.10', unit: 'm' } });
+    expect([visit(book.well).purge?.setUp, state().aside.map((one) => one.misfit.code)]).toEqual([null, ['no-column']]);
   });
 });
 

@@ -26,17 +26,25 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
       volume: [volumeUnit],
     },
   } = useUnitSystem();
-  const bottom = bottomBelow(mark, well);
-  const y = (below: number) => top + (Math.max(-0.5, Math.min(below, bottom * 1.04)) / (bottom * 1.04)) * (height - top - 20);
+  const known = bottomBelow(mark, well);
+  const below = (ofGround: number | undefined) => (ofGround === undefined ? null : ofGround + mark.stickUp);
+  const screen = { from: below(well.screenTop), to: below(well.screenBottom) };
+  const intake = below(well.intake);
+  // Where the bottom is not known the well is drawn open, a good way below all that is.
+  const bottom = known ?? Math.max(10, ...[depth, pumping, screen.to, intake].map((one) => (one ?? 0) * 1.3));
+  const y = (at: number) => top + (Math.max(-0.5, Math.min(at, bottom * 1.04)) / (bottom * 1.04)) * (height - top - 20);
   const ground = y(mark.stickUp);
-  const [screenTop, screenBottom] = [y(well.screenTop + mark.stickUp), y(well.screenBottom + mark.stickUp)];
-  const shown = (below: number) => `${showNumber(fromBase(below, unit), Math.min(decimals, 2))} ${unitLabel(unit)}`;
+  const shown = (at: number) => `${showNumber(fromBase(at, unit), Math.min(decimals, 2))} ${unitLabel(unit)}`;
   const middle = (casing.left + casing.right) / 2;
   const level = pumping ?? depth;
-  const say = `Well section: bottom at ${shown(bottom)}, screen from ${shown(well.screenTop + mark.stickUp)} to ${shown(well.screenBottom + mark.stickUp)}${depth === null ? ', water level not measured yet' : `, water at ${shown(depth)}`} below ${mark.name}.`;
+  const say = [
+    `Well section: bottom ${known === null ? 'not known' : `at ${shown(known)}`}`,
+    ...(screen.from !== null && screen.to !== null ? [`screen from ${shown(screen.from)} to ${shown(screen.to)}`] : []),
+    depth === null ? 'water level not measured yet' : `water at ${shown(depth)}`,
+  ].join(', ');
   return (
     <figure className="well-section">
-      <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={say}>
+      <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${say} below ${mark.name}.`}>
         <rect x={30} y={ground} width={casing.left - 30} height={height - ground} className="earth" />
         <rect x={casing.right} y={ground} width={118} height={height - ground} className="earth" />
         <line x1={30} x2={300} y1={ground} y2={ground} className="ground" />
@@ -56,14 +64,17 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
         )}
         <line x1={casing.left} x2={casing.left} y1={y(0)} y2={y(bottom)} className="casing" />
         <line x1={casing.right} x2={casing.right} y1={y(0)} y2={y(bottom)} className="casing" />
-        <line x1={casing.left - 2} x2={casing.right + 2} y1={y(bottom)} y2={y(bottom)} className="casing" />
-        <rect x={casing.left - 3} y={screenTop} width={6} height={screenBottom - screenTop} className="screen" />
-        <rect x={casing.right - 3} y={screenTop} width={6} height={screenBottom - screenTop} className="screen" />
+        {known !== null && <line x1={casing.left - 2} x2={casing.right + 2} y1={y(known)} y2={y(known)} className="casing" />}
+        {screen.from !== null &&
+          screen.to !== null &&
+          [casing.left, casing.right].map((x) => (
+            <rect key={x} x={x - 3} y={y(screen.from!)} width={6} height={y(screen.to!) - y(screen.from!)} className="screen" />
+          ))}
         {depth !== null && <line x1={middle - 12} x2={middle - 12} y1={y(0) - 18} y2={y(depth)} className="tape" />}
-        {well.intake !== undefined && (
+        {intake !== null && (
           <g>
-            <rect x={middle + 2} y={y(well.intake + mark.stickUp) - 9} width={12} height={18} className="pump" />
-            <line x1={middle + 8} x2={middle + 8} y1={y(0) - 18} y2={y(well.intake + mark.stickUp) - 9} className="hose" />
+            <rect x={middle + 2} y={y(intake) - 9} width={12} height={18} className="pump" />
+            <line x1={middle + 8} x2={middle + 8} y1={y(0) - 18} y2={y(intake) - 9} className="hose" />
           </g>
         )}
         <path d={`M${casing.left - 18} ${y(0) - 7}l15 7-15 7z`} className="mark-point" />
@@ -75,23 +86,35 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
           <text x={casing.left - 10} y={ground + 20} textAnchor="end">
             ground
           </text>
-          <text x={casing.left - 10} y={(screenTop + screenBottom) / 2 + 5} textAnchor="end">
-            screen
-          </text>
-          <text x={casing.right + 10} y={screenTop + 5}>
-            {shown(well.screenTop + mark.stickUp)}
-          </text>
-          {Math.abs(screenBottom - y(bottom)) > 16 && (
-            <text x={casing.right + 10} y={screenBottom + 3}>
-              {shown(well.screenBottom + mark.stickUp)}
-            </text>
+          {screen.from !== null && screen.to !== null && (
+            <>
+              <text x={casing.left - 10} y={(y(screen.from) + y(screen.to)) / 2 + 5} textAnchor="end">
+                screen
+              </text>
+              <text x={casing.right + 10} y={y(screen.from) + 5}>
+                {shown(screen.from)}
+              </text>
+              {Math.abs(y(screen.to) - y(bottom)) > 16 && (
+                <text x={casing.right + 10} y={y(screen.to) + 3}>
+                  {shown(screen.to)}
+                </text>
+              )}
+            </>
           )}
-          <text x={casing.right + 10} y={y(bottom) + 14}>
-            {shown(bottom)}
-          </text>
-          <text x={casing.left - 10} y={y(bottom) + 5} textAnchor="end">
-            bottom
-          </text>
+          {known === null ? (
+            <text x={casing.right + 10} y={y(bottom) + 5}>
+              bottom not known
+            </text>
+          ) : (
+            <>
+              <text x={casing.right + 10} y={y(known) + 14}>
+                {shown(known)}
+              </text>
+              <text x={casing.left - 10} y={y(known) + 5} textAnchor="end">
+                bottom
+              </text>
+            </>
+          )}
           {depth !== null && (
             <text x={casing.right + 10} y={y(depth) + 5} className="strong">
               {shown(depth)}
@@ -99,7 +122,9 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
           )}
         </g>
       </svg>
-      {depth !== null && depth > bottom && <figcaption className="small">The level typed lies below the drawing.</figcaption>}
+      {depth !== null && known !== null && depth > known && (
+        <figcaption className="small">The level typed lies below the drawing.</figcaption>
+      )}
     </figure>
   );
 }

@@ -34,6 +34,8 @@ interface Draft {
   ranBefore: boolean;
   pipe: string;
   diameter: Typed;
+  /** Bottom below the mark, where the register does not know it. */
+  bottom: Typed;
   volumes: number;
   criterion: string;
   parameters: ProbeParameter[];
@@ -46,6 +48,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     units: {
       diameter: [unit, decimals],
       volume: [volumeUnit, volumeDecimals],
+      depth: [depthUnit],
     },
   } = useUnitSystem();
   const given = visit.purge?.setUp?.chosen;
@@ -56,7 +59,9 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     method: given?.method ?? (agreed || point.use === 'monitoring' ? 'volumes' : 'running'),
     ranBefore: given?.method === 'running' ? given.ranBefore : false,
     pipe: byVolumes?.pipe ?? point.well.pipe ?? '',
-    diameter: byVolumes?.insideDiameter ?? typed(point.well.insideDiameter),
+    diameter:
+      byVolumes?.insideDiameter ?? (point.well.insideDiameter === undefined ? { text: '', unit } : typed(point.well.insideDiameter)),
+    bottom: byVolumes?.bottom ?? { text: '', unit: depthUnit === 'ft' ? 'ft' : 'm' },
     volumes: byVolumes?.volumes ?? 3,
     criterion: given?.criterion ?? refOf(criteria.newest[0]!),
     parameters: given ? [...given.parameters] : ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
@@ -68,7 +73,12 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const rule = criteria.find(draft.criterion);
   const judged = rule?.tolerances.map((tolerance) => tolerance.parameter) ?? [];
   const method = purgeMethod(draft.method);
-  const problem = draft.method === 'volumes' ? numberError(draft.diameter) : undefined;
+  const asksBottom = draft.method === 'volumes' && (point.well.bottom === undefined || byVolumes?.bottom !== undefined);
+  const wrong = {
+    diameter: draft.method === 'volumes' ? numberError(draft.diameter) : undefined,
+    bottom: asksBottom ? numberError(draft.bottom) : undefined,
+  };
+  const problem = wrong.diameter ?? wrong.bottom;
   const judgedBy = { criterion: draft.criterion, parameters: draft.parameters };
   const chosen: PurgeChoice =
     draft.method === 'volumes'
@@ -76,12 +86,14 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
           method: 'volumes',
           insideDiameter: draft.diameter,
           ...(draft.pipe ? { pipe: draft.pipe } : {}),
+          ...(asksBottom ? { bottom: draft.bottom } : {}),
           volumes: draft.volumes,
           ...judgedBy,
         }
       : { method: 'running', ranBefore: draft.ranBefore, ...judgedBy };
   const aim = problem ? null : method.aim(chosen, point, agreed);
-  const asked = draft.method === 'volumes' && !problem ? questionBuilt({ insideDiameter: base(draft.diameter), pipe: draft.pipe }) : [];
+  const asked =
+    draft.method === 'volumes' && !wrong.diameter ? questionBuilt({ insideDiameter: base(draft.diameter), pipe: draft.pipe }) : [];
   const write = () => {
     setTried(true);
     if (problem) return;
@@ -140,9 +152,19 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
             value={draft.diameter}
             units={['mm', 'in']}
             onChange={(diameter) => set({ diameter, pipe: '' })}
-            error={(tried ? problem : undefined) ?? at('insideDiameter')}
+            error={(tried ? wrong.diameter : undefined) ?? at('insideDiameter')}
             hint="Not the nominal size: a “2 inch” pipe measures 2.067 in."
           />
+          {asksBottom && (
+            <TypedField
+              label="Bottom below the mark"
+              value={draft.bottom}
+              units={['m', 'ft']}
+              onChange={(bottom) => set({ bottom })}
+              error={(tried ? wrong.bottom : undefined) ?? at('bottom')}
+              hint="The register does not know it: sound it with the tape."
+            />
+          )}
           <div className="typed">
             <span className="strong">Volumes to remove</span>
             <Segmented
@@ -193,7 +215,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
         />
         {at('parameters') && <p className="field-error">{at('parameters')}</p>}
       </fieldset>
-      <Said say={(at('insideDiameter') ?? at('parameters')) ? null : say} />
+      <Said say={(at('insideDiameter') ?? at('bottom') ?? at('parameters')) ? null : say} />
       <div>
         <Button type="primary" size="large" htmlType="submit" loading={busy}>
           {given ? 'Change the set-up' : 'Start the purge'}

@@ -46,6 +46,7 @@ function WellFields() {
       </section>
       <section className="stack">
         <h2>How it is built</h2>
+        <p className="soft">Leave empty what is not known. It is asked for where it is needed.</p>
         <div className="form-grid">
           <Length name={['well', 'bottom']} label="Bottom, below ground" />
           <Length name={['well', 'screenTop']} label="Screen from, below ground" />

@@ -95,9 +95,15 @@ function WellFacts({ point }: { point: WellPoint }) {
   return (
     <>
       <p>
-        Bottom {show(well.bottom, unit, 2)}, screen {show(well.screenTop, unit, 2)} to {show(well.screenBottom, unit, 2)} below ground;
-        inside {show(well.insideDiameter, small, digits)};{' '}
-        {well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`).join(', ')}.
+        {[
+          well.bottom === undefined ? 'Bottom not known' : `Bottom ${show(well.bottom, unit, 2)}`,
+          well.screenTop === undefined || well.screenBottom === undefined
+            ? 'screen not known'
+            : `screen ${show(well.screenTop, unit, 2)} to ${show(well.screenBottom, unit, 2)} below ground`,
+          well.insideDiameter === undefined ? 'inside not known' : `inside ${show(well.insideDiameter, small, digits)}`,
+          ...well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`),
+        ].join(', ')}
+        .
         {last && (
           <>
             {' '}

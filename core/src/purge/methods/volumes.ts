@@ -13,9 +13,12 @@ export const volumes: PurgeMethod<'volumes'> = {
   aim: (chosen, point, level) => {
     const mark = point.well.measuringPoints.find((candidate) => candidate.name === level?.measuringPoint);
     if (!level || !mark) return null;
+    const bottom = chosen.bottom ? base(chosen.bottom) : bottomBelow(mark, point.well);
+    if (bottom === null) return null;
     const insideDiameter = base(chosen.insideDiameter);
-    const column = waterColumn({ bottom: bottomBelow(mark, point.well), depth: level.depth });
-    const oneVolume = casingVolume({ insideDiameter, column: Math.max(0, column.value) });
+    const column = waterColumn({ bottom, depth: level.depth });
+    if (column.value <= 0) return null;
+    const oneVolume = casingVolume({ insideDiameter, column });
     return { insideDiameter, volumes: chosen.volumes, column, oneVolume, target: purgeTarget({ volumes: chosen.volumes, one: oneVolume }) };
   },
 };
