@@ -5,16 +5,18 @@ import { EditionRef } from '../editions/index.ts';
 import { Lab, Point } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
+/** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
+const Limits = z.array(EditionRef).min(1, { error: 'Choose at least one set of limits.' }).max(6);
+
 /** One point of a round, with the register's row as it stood when the round was planned. */
 export const PlannedVisit = z.object({
   id: Id,
   point: Point,
   analyses: z.array(AnalysisId).max(60),
+  /** Limits of this point alone, where they are others than the round's: a well on another law, water that nobody drinks. */
+  limits: Limits.optional(),
 });
 export type PlannedVisit = z.infer<typeof PlannedVisit>;
-
-/** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
-const Limits = z.array(EditionRef).min(1, { error: 'Choose at least one set of limits.' }).max(6);
 
 const editions = { bottles: EditionRef, tolerances: EditionRef, followUps: EditionRef };
 

@@ -3,7 +3,7 @@ import { bottleTables, type BottleTable } from '../bottles/index.ts';
 import { refOf, type Edition } from '../editions/index.ts';
 import { limitSets, type LimitSet } from '../limits/index.ts';
 import { tolerances, type Tolerances } from '../level/index.ts';
-import type { RoundEditions } from '../plan/index.ts';
+import type { PlannedVisit, RoundEditions } from '../plan/index.ts';
 import { criteria } from '../purge/index.ts';
 import { protocols } from '../tap/index.ts';
 
@@ -38,11 +38,13 @@ export function tablesOf(editions: RoundEditions): RoundTables {
   };
 }
 
-/** The editions a round names that this copy of the product does not have. */
-export function unknownEditions(editions: RoundEditions): string[] {
-  return (Object.keys(shelves) as (keyof RoundEditions)[]).flatMap((name) =>
+/** The editions a round or one of its points names that this copy of the product does not have. */
+export function unknownEditions(editions: RoundEditions, visits: readonly PlannedVisit[]): string[] {
+  const ofRound = (Object.keys(shelves) as (keyof RoundEditions)[]).flatMap((name) =>
     [editions[name]].flat().filter((ref) => shelves[name].find(ref) === null),
   );
+  const ofPoints = visits.flatMap(({ limits = [] }) => limits.filter((ref) => limitSets.find(ref) === null));
+  return [...new Set([...ofRound, ...ofPoints])];
 }
 
 /** Every edition of every table that judges, for the guard that none is edited once it is released. */

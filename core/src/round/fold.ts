@@ -85,7 +85,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     givenUp,
     extras,
     tables: tablesOf(editions),
-    unknown: unknownEditions(editions),
+    unknown: unknownEditions(editions, plan.visits),
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: round.custody,

@@ -1,6 +1,15 @@
 import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
 import { purpose, type PurposeId } from '../bottles/index.ts';
-import { boundsOf, inReadingOrder, judgeResult, judgeSums, type JudgedResult, type LimitSet, type SumVerdict } from '../limits/index.ts';
+import {
+  boundsOf,
+  inReadingOrder,
+  judgeResult,
+  judgeSums,
+  limitSets,
+  type JudgedResult,
+  type LimitSet,
+  type SumVerdict,
+} from '../limits/index.ts';
 import { refOf } from '../editions/index.ts';
 import { parameter } from '../parameters/index.ts';
 import type { LabResult, ReadBook } from '../read/index.ts';
@@ -25,10 +34,14 @@ export interface BlankResult {
   isHit: boolean;
 }
 
+type Sets = readonly [LimitSet, ...LimitSet[]];
+
 export interface VisitVerdict {
   visit: string;
   pointName: string;
   use: 'supply' | 'monitoring';
+  /** What its results were compared with; the first one leads. Those of the round, unless the point has its own. */
+  sets: Sets;
   /** In reading order, by the set that leads. */
   judged: RoundResult[];
   /** By the set that leads. */
@@ -36,8 +49,8 @@ export interface VisitVerdict {
 }
 
 export interface RoundVerdict {
-  /** What the results were compared with; the first one leads. */
-  sets: readonly [LimitSet, ...LimitSet[]];
+  /** What the results of its points were compared with, but for those that have sets of their own; the first one leads. */
+  sets: Sets;
   visits: VisitVerdict[];
   blanks: BlankResult[];
   occasions: Occasion[];
@@ -56,8 +69,9 @@ function judgeVisit(
   results: readonly LabResult[],
   blanks: readonly BlankResult[],
   zone: string,
-  [set, ...others]: RoundVerdict['sets'],
+  sets: Sets,
 ): VisitVerdict {
+  const [set, ...others] = sets;
   const own = results.flatMap((result) => {
     const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
     if (bottle?.filledAt == null || !purpose(bottle.purpose).isWater) return [];
@@ -75,7 +89,7 @@ function judgeVisit(
   }));
   // A duplicate is not a second share of a sum.
   const all = own.filter((one) => one.purpose === 'sample').map(({ result }) => result);
-  return { visit: visit.id, pointName: visit.name, use: visit.point.use, judged: inReadingOrder(judged), sums: judgeSums(all, set) };
+  return { visit: visit.id, pointName: visit.name, use: visit.point.use, sets, judged: inReadingOrder(judged), sums: judgeSums(all, set) };
 }
 
 /** What follow-ups hang on: every judged result, and every sum by its first parameter. */
@@ -96,6 +110,13 @@ function occasionsOf({ visit, pointName, use, judged, sums }: VisitVerdict): Occ
   return [...results, ...together];
 }
 
+/** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
+function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
+  if (!limits) return ofRound;
+  const [lead, ...others] = limits.map((ref) => limitSets.find(ref));
+  return lead ? [lead, ...others.filter((set) => set !== null)] : null;
+}
+
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
 export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
   const [first, ...others] = sets;
@@ -104,7 +125,10 @@ export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zon
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
   const blanks = visits.flatMap((visit) => blankResults(visit, results));
   const verdicts = visits
-    .map((visit) => judgeVisit(visit, results, blanks, zone, [first, ...others]))
+    .flatMap((visit) => {
+      const own = setsAt(visit, [first, ...others]);
+      return own ? [judgeVisit(visit, results, blanks, zone, own)] : [];
+    })
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
   return { sets: [first, ...others], visits: verdicts, blanks, occasions: verdicts.flatMap(occasionsOf) };

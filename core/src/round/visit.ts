@@ -30,6 +30,8 @@ export interface VisitState {
   /** What its samples are at worst; each bottle says it of itself. */
   sample: 'routine' | 'special';
   bottles: BottleState[];
+  /** The editions of the limits of this point alone; null where those of the round hold. */
+  limits: readonly string[] | null;
   table: BottleTable | null;
   pictures: PicturesBook;
 }
@@ -69,6 +71,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     purge,
     sample: isSpecial ? 'special' : 'routine',
     bottles,
+    limits: visit.limits ?? null,
     pictures: book.pictures,
   };
 }

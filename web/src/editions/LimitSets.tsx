@@ -3,7 +3,10 @@ import { limitSets, type LimitSet } from '@fonte/core/limits';
 import { Select } from 'antd';
 
 interface Props {
-  id: string;
+  id?: string;
+  /** Its name, where no label points to it. */
+  label?: string;
+  placeholder?: string;
   /** Names of editions; the first one leads. */
   value: readonly string[];
   onChange: (value: string[]) => void;
@@ -17,17 +20,18 @@ export function setsOn(day: string): LimitSet[] {
 }
 
 /** The choice of limit sets, in order. */
-export function LimitSets({ id, value, onChange, sets }: Props) {
+export function LimitSets({ id, label, placeholder = 'Choose at least one', value, onChange, sets }: Props) {
   return (
     <Select
-      id={id}
+      {...(id ? { id } : {})}
+      {...(label ? { 'aria-label': label } : {})}
       mode="multiple"
       size="large"
       value={[...value]}
       onChange={onChange}
       maxCount={6}
       options={sets.map((set) => ({ value: refOf(set), label: set.name }))}
-      placeholder="Choose at least one"
+      placeholder={placeholder}
     />
   );
 }

@@ -1,3 +1,4 @@
+import { refOf } from '@fonte/core/editions';
 import { sayBecause, type JudgedResult, type SumVerdict, type VerdictState } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
@@ -53,7 +54,7 @@ export function VerdictPage() {
       )}
       {round.followUps.length > 0 && <FollowUps />}
       {verdict.visits.map((visit) => (
-        <AtPoint key={visit.visit} verdict={visit} />
+        <AtPoint key={visit.visit} verdict={visit} ofRound={verdict.sets} />
       ))}
       <Blanks verdict={round.verdict} />
       <Refused />
@@ -86,10 +87,14 @@ function Sets({ verdict: { sets } }: { verdict: RoundVerdict }) {
   );
 }
 
-function AtPoint({ verdict }: { verdict: VisitVerdict }) {
+function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVerdict['sets'] }) {
+  const hasOwn = verdict.sets.map(refOf).join() !== ofRound.map(refOf).join();
   return (
     <section className="stack">
       <h2>{verdict.pointName}</h2>
+      {hasOwn && (
+        <p className="soft">Against its own limits here: {verdict.sets.map((set) => `${set.name}, ${set.source}`).join('; beside it ')}.</p>
+      )}
       {verdict.use === 'monitoring' && (
         <p className="finding note small">
           <Mark kind="note" />

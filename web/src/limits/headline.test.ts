@@ -23,6 +23,7 @@ const say = (results: LabResult[], lead = set('eu-2020-2184'), blanks: RoundVerd
         visit: 'v',
         pointName: 'P',
         use: 'supply',
+        sets: [lead],
         sums: [],
         judged: results.map((one) => ({
           result: one,

@@ -1,26 +1,31 @@
-import { judgeSums, type LimitSet } from '@fonte/core/limits';
-import type { RoundVerdict } from '@fonte/core/round';
+import { judgeSums } from '@fonte/core/limits';
+import type { RoundVerdict, VisitVerdict } from '@fonte/core/round';
 
 /** A verdict as somebody sees it who looks at another of its sets first. What must be done still follows from the round's own lead. */
 export function ledBy(verdict: RoundVerdict, id: string): RoundVerdict {
-  const lead = verdict.sets.find((set) => set.id === id);
-  const [first] = verdict.sets;
-  if (!lead || lead === first) return verdict;
-  const sets = [lead, ...verdict.sets.filter((set) => set !== lead)] as [LimitSet, ...LimitSet[]];
-  const visits = verdict.visits.map((visit) => ({
-    ...visit,
-    judged: visit.judged.map((one) => {
-      const own = one.others.find(({ set }) => set === lead)!;
-      return {
-        ...one,
-        verdict: own.verdict,
-        others: [{ set: first, verdict: one.verdict }, ...one.others.filter((other) => other !== own)],
-      };
-    }),
-    sums: judgeSums(
-      visit.judged.map(({ result }) => result),
-      lead,
-    ),
-  }));
-  return { ...verdict, sets, visits };
+  const visits = verdict.visits.map((visit) => visitLedBy(visit, id));
+  const sets = firstIn(verdict.sets, id);
+  return sets === verdict.sets && visits.every((visit, index) => visit === verdict.visits[index]) ? verdict : { ...verdict, sets, visits };
+}
+
+/** Sets with the one of that id first; the very same where it is first already, or not among them. */
+function firstIn(sets: VisitVerdict['sets'], id: string): VisitVerdict['sets'] {
+  const lead = sets.find((set) => set.id === id);
+  return !lead || lead === sets[0] ? sets : [lead, ...sets.filter((set) => set !== lead)];
+}
+
+function visitLedBy(visit: VisitVerdict, id: string): VisitVerdict {
+  const sets = firstIn(visit.sets, id);
+  if (sets === visit.sets) return visit;
+  const [lead] = sets;
+  const judged = visit.judged.map((one) => {
+    const own = one.others.find(({ set }) => set === lead)!;
+    const others = [{ set: visit.sets[0], verdict: one.verdict }, ...one.others.filter((other) => other !== own)];
+    return { ...one, verdict: own.verdict, others };
+  });
+  const sums = judgeSums(
+    visit.judged.filter((one) => one.purpose === 'sample').map(({ result }) => result),
+    lead,
+  );
+  return { ...visit, sets, judged, sums };
 }

@@ -186,7 +186,10 @@ function PlanForm({ labs }: { labs: Lab[] }) {
               visit={one}
               nth={nthVisit(visits, one.id)}
               table={table}
-              onChange={(analyses) => set({ visits: visits.map((other) => (other.id === one.id ? { ...other, analyses } : other)) })}
+              sets={setsOn(draft.date)}
+              onChange={(change) =>
+                set({ visits: visits.map((other) => (other.id === one.id ? { id: one.id, point: one.point, ...change } : other)) })
+              }
               onAgain={() => visit(one.point)}
               onRemove={() => set({ visits: visits.filter((other) => other.id !== one.id) })}
             />

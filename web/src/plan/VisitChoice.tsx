@@ -1,12 +1,16 @@
 import { analysisIds, analysisName, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox } from 'antd';
+import type { LimitSet } from '@fonte/core/limits';
+import { LimitSets } from '../editions/LimitSets.tsx';
 
 /** A visit that is being planned: the point as it is registered now, and what is asked of it. */
 export interface VisitDraft {
   id: string;
   point: Point;
   analyses: AnalysisId[];
+  /** Limits of this point alone; not there where those of the round hold. */
+  limits?: string[];
 }
 
 /** What is usually asked at a point of its type. */
@@ -17,13 +21,15 @@ interface Props {
   /** Whether it is the first visit of its point, the second, … */
   nth: number;
   table: BottleTable;
-  onChange: (analyses: AnalysisId[]) => void;
+  /** The limit sets that hold on the day. */
+  sets: readonly LimitSet[];
+  onChange: (change: Pick<VisitDraft, 'analyses' | 'limits'>) => void;
   onAgain: () => void;
   onRemove: () => void;
 }
 
 /** One visit of the round: where, what for, once more, or not at all. */
-export function VisitChoice({ visit: { point, analyses }, nth, table, onChange, onAgain, onRemove }: Props) {
+export function VisitChoice({ visit: { point, analyses, limits }, nth, table, sets, onChange, onAgain, onRemove }: Props) {
   const name = nth > 1 ? `${point.name}, visit ${nth}` : point.name;
   return (
     <div className="choose-point">
@@ -41,8 +47,18 @@ export function VisitChoice({ visit: { point, analyses }, nth, table, onChange, 
       <Checkbox.Group
         value={analyses}
         options={analysisIds.filter((id) => table.analyses[id]).map((id) => ({ value: id, label: analysisName(table, id) }))}
-        onChange={onChange}
+        onChange={(chosen) => onChange({ analyses: chosen, ...(limits ? { limits } : {}) })}
       />
+      <details open={limits !== undefined}>
+        <summary className="small">Limits of this point alone</summary>
+        <LimitSets
+          label={`Limits of ${name} alone`}
+          value={limits ?? []}
+          sets={sets}
+          placeholder="As the round"
+          onChange={(chosen) => onChange({ analyses, ...(chosen.length > 0 ? { limits: chosen } : {}) })}
+        />
+      </details>
     </div>
   );
 }

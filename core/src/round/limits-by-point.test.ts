@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { bottleFilled } from '../fill/index.ts';
+import { handedOver } from '../custody/index.ts';
+import { levelLeftOut } from '../level/index.ts';
+import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
+import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
+import { fold } from './index.ts';
+
+const general = '261123A-MW3-G';
+const fluoride: LabResult = {
+  line: 2,
+  bottle: general,
+  parameter: 'fluoride',
+  form: 'value',
+  value: 1.9,
+  estimated: false,
+  reportingLimit: 0.1,
+  written: { result: '1.9', unit: 'mg/L', reportingLimit: '0.1' },
+};
+
+/** A round by the EU's limits, with 1.9 mg/L of fluoride at a well that may have limits of its own. */
+function judged(limits?: string[]) {
+  const book = new Script();
+  book.plan([], {
+    visits: [
+      { id: book.well, point: wellPoint, analyses: ['general'], ...(limits ? { limits } : {}) },
+      { id: book.tap, point: tapPoint, analyses: [] },
+    ],
+  });
+  book.atWell(levelLeftOut, { reason: 'sealed head' });
+  book.atWell(purgeSetUp, { method: 'running', ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph'] });
+  for (const text of ['7.40', '7.41'])
+    book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text, unit: 'pH' } } });
+  book.atWell(purgeEnded, { flowCellDetached: true });
+  book.atWell(bottleFilled, { bottle: general });
+  book.write(handedOver, {
+    to: lab.id,
+    releasedBy: 'Inês Faria',
+    receivedBy: 'Desk',
+    coolerTemperature: { text: '4', unit: 'degC' },
+    signature: 'Inês Faria',
+    bottles: [{ bottle: general, condition: 'good' }],
+  });
+  const sha256 = 'a'.repeat(64);
+  book.write(reportReceived, { sha256, name: 'r.csv', size: 1, from: 'upload', fault: null });
+  book.write(reportRead, { sha256, mapping: { columns: {} }, header: [], unread: 0, results: [fluoride] });
+  return fold(book.entries)!;
+}
+const states = (limits?: string[]) =>
+  judged(limits).verdict?.visits.flatMap((visit) =>
+    visit.judged.map(({ verdict, others }) => [verdict.state, ...others.map((one) => one.verdict.state)]),
+  );
+
+describe('a point with limits of its own', () => {
+  // Fluoride: 1.5 mg/L in Directive (EU) 2020/2184, Annex I, Part B; 4.0 mg/L in 40 CFR 141.62, and 2.0 mg/L for looks in 143.3.
+  it('is judged by them, and what must be done follows from them', () => {
+    expect(states()).toEqual([['over-health']]);
+    expect(states(['us-40-cfr@2026-1'])).toEqual([['meets']]);
+    expect(states(['us-40-cfr@2026-1', 'eu-2020-2184@2026-1'])).toEqual([['meets', 'over-health']]);
+    expect(judged().followUps.length).toBeGreaterThanOrEqual(judged(['us-40-cfr@2026-1']).followUps.length);
+  });
+
+  it('is judged by no other set where its own is not known here', () => {
+    const round = judged(['of-the-island@2031-1', 'eu-2020-2184@2026-1']);
+    expect(round.verdict?.visits).toEqual([]);
+    expect(round.unknown).toEqual(['of-the-island@2031-1']);
+  });
+});

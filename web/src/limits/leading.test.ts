@@ -1,0 +1,56 @@
+import { judgeResult, limitSets, type LimitSet } from '@fonte/core/limits';
+import type { LabResult } from '@fonte/core/read';
+import type { RoundVerdict, VisitVerdict } from '@fonte/core/round';
+import { expect, it } from 'vitest';
+import { ledBy } from './leading.ts';
+
+const day = '2026-11-23';
+const [eu, us, who] = ['eu-2020-2184', 'us-40-cfr', 'who-gdwq'].map((id) => limitSets.on(id, day)!) as [LimitSet, LimitSet, LimitSet];
+const fluoride: LabResult = {
+  line: 2,
+  bottle: 'A',
+  parameter: 'fluoride',
+  form: 'value',
+  value: 1.9,
+  estimated: false,
+  reportingLimit: null,
+  written: { result: '', unit: '', reportingLimit: '' },
+};
+const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
+  visit: sets.map(({ id }) => id).join(),
+  pointName: 'P',
+  use: 'supply',
+  sets,
+  sums: [],
+  judged: [
+    {
+      result: fluoride,
+      verdict: judgeResult(fluoride, sets[0], day),
+      others: sets.slice(1).map((set) => ({ set, verdict: judgeResult(fluoride, set, day) })),
+      sample: 'routine',
+      purpose: 'sample',
+      doubt: [],
+    },
+  ],
+});
+const verdict: RoundVerdict = { sets: [eu, us], visits: [at([eu, us]), at([who])], blanks: [], occasions: [] };
+const seen = (one: RoundVerdict) => one.visits.map((visit) => [visit.sets[0].id, visit.judged[0]!.verdict.state]);
+
+it('shows the set that a person looks at first where a point is judged by it, and leaves the other points as they are', () => {
+  expect(seen(verdict)).toEqual([
+    ['eu-2020-2184', 'over-health'],
+    ['who-gdwq', 'over-health'],
+  ]);
+  const led = ledBy(verdict, 'us-40-cfr');
+  expect(led.sets.map(({ id }) => id)).toEqual(['us-40-cfr', 'eu-2020-2184']);
+  expect(seen(led)).toEqual([
+    ['us-40-cfr', 'meets'],
+    ['who-gdwq', 'over-health'],
+  ]);
+  expect(led.visits[0]!.judged[0]!.others).toMatchObject([{ set: { id: 'eu-2020-2184' }, verdict: { state: 'over-health' } }]);
+});
+
+it('changes nothing for a set that nothing is judged by', () => {
+  expect(ledBy(verdict, '')).toBe(verdict);
+  expect(ledBy(verdict, 'eu-2020-2184')).toBe(verdict);
+});
