@@ -111,11 +111,11 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
 /** Chooses from the list with this accessible name what contains a text. */
 export async function option(page: Page, list: string, text: string): Promise<void> {
   const box = await page.waitForFunction(
-    (name) => {
-      const isCalled = (one: HTMLInputElement) =>
-        one.getAttribute('aria-label') === name || [...(one.labels ?? [])].some((label) => label.innerText.trim() === name);
-      return [...document.querySelectorAll<HTMLInputElement>('input[role=combobox]')].find(isCalled) ?? null;
-    },
+    // Nothing named within: the tool that runs the pictures would put a helper of its own beside it.
+    (name) =>
+      [...document.querySelectorAll<HTMLInputElement>('input[role=combobox]')].find(
+        (one) => one.getAttribute('aria-label') === name || [...(one.labels ?? [])].some((label) => label.innerText.trim() === name),
+      ) ?? null,
     { timeout: patience },
     list,
   );

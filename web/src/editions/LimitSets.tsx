@@ -26,6 +26,7 @@ export function LimitSets({ id, label, placeholder = 'Choose at least one', valu
       {...(id ? { id } : {})}
       {...(label ? { 'aria-label': label } : {})}
       mode="multiple"
+      style={{ width: '100%' }}
       size="large"
       value={[...value]}
       onChange={onChange}

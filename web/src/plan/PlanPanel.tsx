@@ -28,7 +28,7 @@ function Analyses({ visit }: { visit: VisitState }) {
         <Extras visit={visit} />
       </th>
       {offered(visit.table).map((id) => (
-        <td key={id}>
+        <td key={id} data-label={analysisName(visit.table, id)}>
           <Checkbox
             checked={visit.analyses.includes(id)}
             disabled={busy}
@@ -37,7 +37,7 @@ function Analyses({ visit }: { visit: VisitState }) {
           />
         </td>
       ))}
-      <td>
+      <td data-label="Bottles">
         {visit.bottles.filter((bottle) => !bottle.lost).length}
         {say && <Said say={say} />}
       </td>
