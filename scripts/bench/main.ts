@@ -3,7 +3,8 @@ import { fleet } from './fleet.ts';
 import { beQuiet, figures } from './measure.ts';
 import { register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
-import { firstPage, memory, startUp } from './server.ts';
+import { firstPage } from './page.ts';
+import { memory, startUp } from './server.ts';
 
 /*
  * npm run bench [-- --json] [PART …]    measures what the product promises, or some parts of it

@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import packedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import { description, health, moveClock as moveClockEndpoint, session } from '@fonte/core/endpoints';
 import { gate } from '../http/gate.ts';
@@ -76,7 +77,15 @@ export function createApp(services: AllServices, { web, hosts = [], moveClock }:
 function servePage(app: Express, web: string): void {
   const paths = JSON.parse(readFileSync(join(web, 'paths.json'), 'utf8')) as string[];
   const isKnown = (path: string) => paths.some((pattern) => new RegExp(`^${pattern.replace(/:[^/]+/g, '[^/]+')}/?$`).test(path));
-  app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    packedFiles(join(web, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
+  );
   app.use(express.static(web, { index: false }));
   app.get('/{*path}', (request, response) => {
     response.status(isKnown(request.path) ? 200 : 404).sendFile('index.html', { root: web });

@@ -3,13 +3,14 @@ import { registerLists } from '@fonte/core/registers';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
-import useSWR, { SWRConfig, useSWRConfig } from 'swr';
+import useSWR, { preload, SWRConfig, useSWRConfig } from 'swr';
 import { sendLeftovers } from '../book/send.ts';
 import { antdTheme } from '../theme/antd.ts';
 import { useVariantState, VariantContext } from '../theme/variant.ts';
 import { aheadOf, follow } from '../time/clock.ts';
 import { call } from '../api/call.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
+import { askToday } from '../today/index.ts';
 import { RoomsContext } from '../visit/room.ts';
 import { rooms } from './rooms.ts';
 import { router } from './router.tsx';
@@ -20,6 +21,10 @@ async function openSession() {
   if (told.demo) follow(told.now);
   return { ...told, people, ahead: told.demo ? 0 : aheadOf(told.now) };
 }
+
+// Both are on their way while the page is still being drawn.
+void preload('session', openSession).catch(() => undefined);
+if (location.pathname === '/') askToday();
 
 const wrongClock = 90_000;
 const personKey = 'fonte.person';

@@ -1,62 +1,20 @@
 import { SettingOutlined } from '@ant-design/icons';
-import { limitSets } from '@fonte/core/limits';
-import { Button, Modal, Segmented, Select } from 'antd';
-import { useId, useState } from 'react';
-import { useLeadingLimits } from '../editions/leading.ts';
-import type { Variant } from '../theme/tokens.ts';
-import { useVariant, variants } from '../theme/variant.ts';
-import { useUnitSystem, type UnitSystem } from '../units/system.ts';
+import { Button } from 'antd';
+import { lazy, Suspense, useState } from 'react';
 
-const lights: Record<Variant, string> = { day: 'Day', night: 'Night', sun: 'Full sun' };
-const systems: Record<UnitSystem, string> = { metric: 'Metres, litres', us: 'Feet, gallons' };
+const SettingsDialog = lazy(async () => ({ default: (await import('./SettingsDialog.tsx')).SettingsDialog }));
 
-/** What a person chooses once: units, light, and which limits to see first. The record does not change with them. */
+/** The way to the settings; the dialog is fetched when it is first asked for. */
 export function Settings() {
-  const [open, setOpen] = useState(false);
-  const { variant, choose } = useVariant();
-  const { system, chooseSystem } = useUnitSystem();
-  const { leading, chooseLeading } = useLeadingLimits();
-  const limits = useId();
+  const [state, setState] = useState<'never' | 'open' | 'closed'>('never');
   return (
     <>
-      <Button icon={<SettingOutlined />} onClick={() => setOpen(true)} aria-label="Settings" />
-      <Modal open={open} title="Settings on this device" onCancel={() => setOpen(false)} footer={null} destroyOnHidden>
-        <div className="stack-wide">
-          <div className="typed">
-            <span className="strong">Units</span>
-            <Segmented<UnitSystem>
-              aria-label="Units"
-              size="large"
-              value={system}
-              onChange={chooseSystem}
-              options={(Object.keys(systems) as UnitSystem[]).map((value) => ({ value, label: systems[value] }))}
-            />
-          </div>
-          <div className="typed">
-            <span className="strong">Light</span>
-            <Segmented<Variant>
-              aria-label="Light"
-              size="large"
-              value={variant}
-              onChange={choose}
-              options={variants.map((value) => ({ value, label: lights[value] }))}
-            />
-          </div>
-          <div className="typed">
-            <label htmlFor={limits}>Limits to see first</label>
-            <Select
-              id={limits}
-              size="large"
-              value={leading}
-              onChange={chooseLeading}
-              options={[{ value: '', label: 'As each round says' }, ...limitSets.newest.map((set) => ({ value: set.id, label: set.name }))]}
-            />
-          </div>
-          <p className="soft small">
-            What is written down stays as it was typed, and what must be done follows from the round’s own limits.
-          </p>
-        </div>
-      </Modal>
+      <Button icon={<SettingOutlined />} onClick={() => setState('open')} aria-label="Settings" />
+      {state !== 'never' && (
+        <Suspense>
+          <SettingsDialog open={state === 'open'} close={() => setState('closed')} />
+        </Suspense>
+      )}
     </>
   );
 }

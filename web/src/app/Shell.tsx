@@ -1,6 +1,5 @@
 import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
-import { Select } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { moveClock } from '@fonte/core/endpoints';
 import { roleNames } from '@fonte/core/book';
 import { useNow } from '../time/useNow.ts';
@@ -9,6 +8,7 @@ import { call } from '../api/call.ts';
 import { usePageTitle } from './usePageTitle.ts';
 import { Failed } from '../feedback/Feedback.tsx';
 import { rooms } from './rooms.ts';
+import { useIdle } from './useIdle.ts';
 import { Settings } from './Settings.tsx';
 
 const skips = [
@@ -17,6 +17,9 @@ const skips = [
   ['1 h', 3600],
   ['1 d', 86_400],
 ] as const;
+
+/** Only the demo has it. */
+const WhoWrites = lazy(async () => ({ default: (await import('./WhoWrites.tsx')).WhoWrites }));
 
 /** What the demo's clock says. */
 function DemoTime() {
@@ -65,6 +68,7 @@ export function Shell() {
   const { demo, people, become } = useSession();
   const me = useMe();
   const main = usePageTitle();
+  const isIdle = useIdle();
   return (
     <div className="shell">
       <a className="skip-link" href="#main">
@@ -88,21 +92,10 @@ export function Shell() {
         <div className="aside">
           {demo && <SkipTime />}
           <Settings />
-          {demo && people.length > 1 ? (
-            <Select
-              aria-label="Who writes"
-              className="who"
-              value={me.id}
-              onChange={become}
-              popupMatchSelectWidth={false}
-              options={people.map(({ id, name, role }) => ({ value: id, label: `${name}, ${roleNames[role].toLowerCase()}` }))}
-              labelRender={({ value, label }) => (
-                <>
-                  <span className="wide">{label}</span>
-                  <span className="narrow">{people.find((person) => person.id === value)?.initials}</span>
-                </>
-              )}
-            />
+          {demo && isIdle && people.length > 1 ? (
+            <Suspense fallback={<span className="wide">{me.name}</span>}>
+              <WhoWrites me={me.id} people={people} become={become} />
+            </Suspense>
           ) : (
             <span className="wide" title={roleNames[me.role]}>
               {me.name}

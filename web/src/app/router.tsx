@@ -1,16 +1,19 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
+import { TodayPage } from '../today/index.ts';
 import type { RoomPage } from '../visit/room.ts';
 import { NotFound } from './NotFound.tsx';
 import { rooms } from './rooms.ts';
 import { Shell, ShellError } from './Shell.tsx';
 
-const routeOf = ({ path, page }: RoomPage): RouteObject => ({ path, lazy: async () => ({ Component: await page() }) });
+/** The first page comes along with the application; every other is fetched when it is opened. */
+const routeOf = ({ path, page }: RoomPage): RouteObject =>
+  path === '/' ? { path, Component: TodayPage } : { path, lazy: async () => ({ Component: await page() }) };
 
 const pages = rooms.flatMap((room) => room.pages);
 const ofRound = '/rounds/:round';
 const isOfRound = ({ path }: RoomPage) => path === ofRound || path.startsWith(`${ofRound}/`);
 
-/** Every page is fetched when it is opened; those of a round stand in its frame, which follows its book. */
+/** The pages of a round stand in its frame, which follows its book. */
 export const router = createBrowserRouter([
   {
     path: '/',

@@ -3,7 +3,7 @@ import { sayNext, today, type RoundLine, type RunningClock, type WaitingBottle }
 import { wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
-import { useAnswer } from '../api/useAnswer.ts';
+import { askAhead, useAnswer } from '../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { roomPath, stepPath } from '../visit/paths.ts';
 import { MiniStream } from '../round/index.ts';
@@ -14,6 +14,9 @@ import { Countdown, Deadline } from '../time/Countdown.tsx';
 import './today.css';
 
 type Agenda<T> = { count: number; first: { round: string; item: T }[] };
+
+/** Asks for the first page before anything is drawn. */
+export const askToday = (): void => askAhead(today, {});
 
 /** What is next and where; every running clock; bottles whose time is short; what is due. Nothing else. */
 export function TodayPage() {

@@ -1,0 +1,1 @@
+export { askToday, TodayPage } from './TodayPage.tsx';
