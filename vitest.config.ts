@@ -13,7 +13,8 @@ export default defineConfig({
           include: ['e2e/**/*.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 60_000,
-          maxWorkers: 1,
+          // Each file has a server and a browser of its own, and waits more than it works.
+          maxWorkers: 2,
           sequence: { groupOrder: 1 },
         },
       },

@@ -66,7 +66,7 @@ describe.sequential('the other pages', () => {
     await type(page, 'Screen to, below ground', '11,5');
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Register it');
-    await see(page, 'Bottom 12.00 m, screen 8.00 m to 11.50 m below ground; inside 103.0 mm');
+    await see(page, 'Bottom 12.00 m, screen 8.00 m to 11.50 m below ground, inside 103.0 mm');
   });
 
   it('show levels through time, in the chosen units', async () => {

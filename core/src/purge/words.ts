@@ -3,7 +3,7 @@ import { parameter, type ParameterId } from '../parameters/index.ts';
 import { show, showNumber, showTyped, unitLabel } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { criteria } from './criteria.ts';
-import { purgeEnded, purgeReading, purgeSetUp } from './entries.ts';
+import { purgeEnded, purgeReading, purgeSetUp, type PurgeChoice } from './entries.ts';
 
 export const purgeFindings: FindingWords = {
   narrow: [({ inside }) => `${show(Number(inside), 'mm', 1)} is narrow for a well.`, 'Was it inches?'],
@@ -54,12 +54,21 @@ const stabilityWords: Words = {
 /** Why a parameter holds or not, in a few words. */
 export const sayStability = (because: Coded): string => say(stabilityWords, because);
 
+/** What each method was set up with. */
+function sayMethod(chosen: PurgeChoice): string {
+  switch (chosen.method) {
+    case 'volumes': {
+      const sounded = chosen.bottom ? `, bottom sounded at ${showTyped(chosen.bottom)}` : '';
+      return `${chosen.volumes} volumes of a casing of ${showTyped(chosen.insideDiameter)} inside${sounded}`;
+    }
+    case 'running':
+      return `A well that runs${chosen.ranBefore ? ', and ran before' : ''}`;
+  }
+}
+
 export const purgeSays: readonly Says[] = [
   inBook(purgeSetUp, (chosen) => {
-    const how =
-      chosen.method === 'volumes'
-        ? `${chosen.volumes} volumes of a casing of ${showTyped(chosen.insideDiameter)} inside`
-        : `A well that runs${chosen.ranBefore ? ', and ran before' : ''}`;
+    const how = sayMethod(chosen);
     const read = chosen.parameters.map((id) => parameter(id).name).join(', ');
     return `${how}. Read: ${read}; stable by ${criteria.find(chosen.criterion)?.name ?? chosen.criterion}.`;
   }),

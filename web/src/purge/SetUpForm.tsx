@@ -80,17 +80,19 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   };
   const problem = wrong.diameter ?? wrong.bottom;
   const judgedBy = { criterion: draft.criterion, parameters: draft.parameters };
-  const chosen: PurgeChoice =
-    draft.method === 'volumes'
-      ? {
-          method: 'volumes',
-          insideDiameter: draft.diameter,
-          ...(draft.pipe ? { pipe: draft.pipe } : {}),
-          ...(asksBottom ? { bottom: draft.bottom } : {}),
-          volumes: draft.volumes,
-          ...judgedBy,
-        }
-      : { method: 'running', ranBefore: draft.ranBefore, ...judgedBy };
+  // One for each method, so that none is ever written down as another.
+  const choices: Record<PurgeMethodId, () => PurgeChoice> = {
+    volumes: () => ({
+      method: 'volumes',
+      insideDiameter: draft.diameter,
+      ...(draft.pipe ? { pipe: draft.pipe } : {}),
+      ...(asksBottom ? { bottom: draft.bottom } : {}),
+      volumes: draft.volumes,
+      ...judgedBy,
+    }),
+    running: () => ({ method: 'running', ranBefore: draft.ranBefore, ...judgedBy }),
+  };
+  const chosen = choices[draft.method]();
   const aim = problem ? null : method.aim(chosen, point, agreed);
   const asked =
     draft.method === 'volumes' && !wrong.diameter ? questionBuilt({ insideDiameter: base(draft.diameter), pipe: draft.pipe }) : [];
