@@ -200,6 +200,26 @@ describe.sequential('the other pages', () => {
     }
   });
 
+  it('go on without a connection: what cannot be fetched is said, and takes nothing else along', async () => {
+    // Of its own, so that nothing is kept from before.
+    const context = await browser.createBrowserContext();
+    const alone = await context.newPage();
+    await alone.setViewport(desk);
+    await alone.goto(server.address, { waitUntil: 'domcontentloaded' });
+    await see(alone, 'Also open');
+    await alone.setOfflineMode(true);
+    await click(alone, 'Settings');
+    await see(alone, 'No connection: the settings cannot be opened now.');
+    await click(alone, 'Bench', 'link');
+    await see(alone, 'This page cannot be fetched without a connection');
+    await click(alone, 'Today', 'link');
+    await see(alone, 'Also open');
+    await alone.setOfflineMode(false);
+    await click(alone, 'Settings');
+    await see(alone, 'Settings on this device');
+    await context.close();
+  });
+
   it('say what to do at an address where there is nothing', async () => {
     await open('/nowhere', 'There is nothing at this address');
     await open('/rounds/01a20799-0ac0-7e14-ac1e-a37805fa5240', 'There is no such round');

@@ -1,12 +1,14 @@
 import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-router';
-import { lazy, Suspense, useState } from 'react';
+import { Button } from 'antd';
+import { useState } from 'react';
 import { moveClock } from '@fonte/core/endpoints';
 import { roleNames } from '@fonte/core/book';
 import { useNow } from '../time/useNow.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { call } from '../api/call.ts';
 import { usePageTitle } from './usePageTitle.ts';
-import { Failed } from '../feedback/Feedback.tsx';
+import { later } from '../feedback/later.tsx';
+import { Empty, Failed } from '../feedback/Feedback.tsx';
 import { rooms } from './rooms.ts';
 import { useIdle } from './useIdle.ts';
 import { Settings } from './Settings.tsx';
@@ -19,7 +21,10 @@ const skips = [
 ] as const;
 
 /** Only the demo has it. */
-const WhoWrites = lazy(async () => ({ default: (await import('./WhoWrites.tsx')).WhoWrites }));
+const WhoWrites = later(
+  async () => (await import('./WhoWrites.tsx')).WhoWrites,
+  () => null,
+);
 
 /** What the demo's clock says. */
 function DemoTime() {
@@ -93,9 +98,7 @@ export function Shell() {
           {demo && <SkipTime />}
           <Settings />
           {demo && isIdle && people.length > 1 ? (
-            <Suspense fallback={<span className="wide">{me.name}</span>}>
-              <WhoWrites me={me.id} people={people} become={become} />
-            </Suspense>
+            <WhoWrites me={me.id} people={people} become={become} />
           ) : (
             <span className="wide" title={roleNames[me.role]}>
               {me.name}
@@ -117,5 +120,22 @@ export function ShellError() {
       <h1>This page stumbled</h1>
       <Failed error={useRouteError()} retry={() => location.reload()} />
     </main>
+  );
+}
+
+/** A page that could not be fetched or drawn. What was written lies in the outbox, what was typed in its draft. */
+export function PageError() {
+  const error = useRouteError();
+  const isUnfetched = error instanceof TypeError && /fetch|import/i.test(error.message);
+  return isUnfetched ? (
+    <Empty title="This page cannot be fetched without a connection">
+      <p>What you wrote down and what you typed is kept on this device.</p>
+      <Button onClick={() => location.reload()}>Try again</Button>
+    </Empty>
+  ) : (
+    <>
+      <h1>This page stumbled</h1>
+      <Failed error={error} retry={() => location.reload()} />
+    </>
   );
 }

@@ -3,7 +3,7 @@ import { TodayPage } from '../today/index.ts';
 import type { RoomPage } from '../visit/room.ts';
 import { NotFound } from './NotFound.tsx';
 import { rooms } from './rooms.ts';
-import { Shell, ShellError } from './Shell.tsx';
+import { PageError, Shell, ShellError } from './Shell.tsx';
 
 /** The first page comes along with the application; every other is fetched when it is opened. */
 const routeOf = ({ path, page }: RoomPage): RouteObject =>
@@ -21,13 +21,19 @@ export const router = createBrowserRouter([
     errorElement: <ShellError />,
     HydrateFallback: () => null,
     children: [
-      ...pages.filter((page) => !isOfRound(page)).map(routeOf),
       {
-        path: ofRound,
-        lazy: async () => ({ Component: (await import('../round/RoundShell.tsx')).RoundShell }),
-        children: pages.filter(isOfRound).map(routeOf),
+        // What one page cannot do leaves the head and the way elsewhere as they are.
+        errorElement: <PageError />,
+        children: [
+          ...pages.filter((page) => !isOfRound(page)).map(routeOf),
+          {
+            path: ofRound,
+            lazy: async () => ({ Component: (await import('../round/RoundShell.tsx')).RoundShell }),
+            children: pages.filter(isOfRound).map(routeOf),
+          },
+          { path: '*', element: <NotFound /> },
+        ],
       },
-      { path: '*', element: <NotFound /> },
     ],
   },
 ]);
