@@ -62,6 +62,29 @@ const tap = page.url();
 await home(page);
 await see(page, 'Running');
 await shot('today');
+await page.goto(tap.replace(/\/tap.*/, '/pictures'));
+for (const [shows, colour] of [
+  ['outlet from below', '#8fa39a'],
+  ['the tap in its corner', '#a39a8f'],
+] as const) {
+  await type(page, 'What it shows, before you take it', shows);
+  await page.evaluate(async (fill) => {
+    const canvas = new OffscreenCanvas(1200, 900);
+    const pen = canvas.getContext('2d')!;
+    pen.fillStyle = fill;
+    pen.fillRect(0, 0, 1200, 900);
+    pen.fillStyle = '#45504b';
+    pen.fillRect(540, 0, 120, 420);
+    pen.fillRect(430, 380, 340, 90);
+    const chosen = new DataTransfer();
+    chosen.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], 'tap.png', { type: 'image/png' }));
+    const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+    input.files = chosen.files;
+    input.dispatchEvent(new Event('change', { bubbles: true }));
+  }, colour);
+  await page.waitForSelector(`.pictures img[alt="${shows}"]`);
+}
+await shot('pictures');
 await page.goto(tap);
 await see(page, 'to go');
 await walk.skip(page, '10 min');
@@ -90,6 +113,10 @@ await click(page, 'Write 29 results down');
 await see(page, 'What must be done');
 await page.evaluate(() => document.getElementById('follow-up')!.scrollIntoView());
 await shot('verdict');
+await click(page, 'Field book', 'link');
+await see(page, 'Nothing here is ever changed');
+await page.evaluate(() => document.querySelector('h1')!.scrollIntoView());
+await shot('book');
 await page.goto(`${server.address}/points`, { waitUntil: 'networkidle0' });
 await page.waitForSelector('canvas');
 await shot('points');

@@ -39,5 +39,10 @@ export async function firstPage(): Promise<void> {
   await browser.close();
   await server.stop();
   record('JavaScript of the first page, as it comes over the wire', median(seen.map(({ script }) => script)), 'kB', 250);
-  record(`first page until its button is there, CPU ${slower} × slower, median of ${runs}`, median(seen.map(({ usable }) => usable)), 'ms', 2000);
+  record(
+    `first page until its button is there, CPU ${slower} × slower, median of ${runs}`,
+    median(seen.map(({ usable }) => usable)),
+    'ms',
+    2000,
+  );
 }

@@ -36,7 +36,6 @@ export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column
                 <Select<Role | ''>
                   aria-label={`Column ${text || column + 1} is`}
                   className={roleOf(column) === 'result' ? 'result' : ''}
-                  size="large"
                   value={roleOf(column)}
                   onChange={(role) => assign(column, role)}
                   options={options}
