@@ -89,7 +89,8 @@ export async function tick(page: Page, text: string): Promise<void> {
     { timeout: patience },
     text,
   );
-  await (label as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+  // Not by its place, which may still move as the page draws.
+  await (label as unknown as ElementHandle<HTMLElement>).evaluate((one) => one.click());
 }
 
 /** Chooses a segment of a group by their names. */

@@ -4,7 +4,7 @@ export { derivation, type AllServices as Services } from './app/rooms.ts';
 export { readSettings, type ServerSettings } from './app/settings.ts';
 export { Books, serverPen } from './book/books.ts';
 export { verifyFile } from './book/export.ts';
-export { rebuild } from './book/rebuild.ts';
+export { ensureDerived, rebuild } from './book/rebuild.ts';
 export { allRows } from './book/rows.ts';
 export { verifyBooks, verifyStore } from './book/verify.ts';
 export { HttpLabDesk } from './lab/index.ts';

@@ -11,6 +11,7 @@ import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from
 import { createApp, type AppOptions } from '../src/app/app.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
+import { ensureDerived } from '../src/book/rebuild.ts';
 import type { LabDesk, LabReport } from '../src/lab/desk.ts';
 import { ReportReader } from '../src/read/reader.ts';
 import { Store } from '../src/store/index.ts';
@@ -64,6 +65,7 @@ export async function bench(options: AppOptions = {}) {
   const faults: string[] = [];
   const store = await Store.open(file, { onFault: (fault) => faults.push(fault.code), now: () => script.now });
   const clock = () => script.now;
+  await ensureDerived(store, derivation);
   const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desk = new PaperDesk();

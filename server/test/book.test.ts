@@ -8,7 +8,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { coordinator, idOf, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
-import { rebuild } from '../src/book/rebuild.ts';
+import { ensureDerived, rebuild } from '../src/book/rebuild.ts';
+import { verifyBooks, verifyStore } from '../src/book/verify.ts';
 import { allRows } from '../src/book/rows.ts';
 import { Store } from '../src/store/index.ts';
 import { bench, type Bench, type Told } from './bench-server.ts';
@@ -248,6 +249,25 @@ describe('refusing', () => {
 });
 
 describe('the tables', () => {
+  it('of a database that an earlier version made are made anew once, and told from faults until then', async () => {
+    await at.post(level());
+    const before = await allRows(at.store, derivation);
+    const faults = async () => {
+      const found = [...(await verifyStore(at.store, derivation))];
+      for await (const book of verifyBooks(at.store, derivation)) found.push(...book.faults);
+      return found.map(({ where, what }) => `${where} ${what}`);
+    };
+    expect(await ensureDerived(at.store, derivation)).toBeNull();
+    await at.store.write(async (query) => {
+      await query(`DELETE FROM about WHERE name = 'derived'`);
+      await query(`UPDATE rounds SET overview = '{"of":"an earlier version"}'`);
+    });
+    expect(await faults()).toEqual(['tables were made by another version: start the server, or rebuild them']);
+    expect(await ensureDerived(at.store, derivation)).toBeGreaterThan(0);
+    expect(await allRows(at.store, derivation)).toEqual(before);
+    expect([await faults(), await ensureDerived(at.store, derivation)]).toEqual([[], null]);
+  });
+
   it('are the same when they are made again from the books', async () => {
     const first = level('7.40');
     await at.postAll([

@@ -5,6 +5,7 @@ import { personRegistered, type Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { pino } from 'pino';
 import { Books, serverPen } from '../book/books.ts';
+import { ensureDerived } from '../book/rebuild.ts';
 import { HttpLabDesk } from '../lab/index.ts';
 import { ReportReader } from '../read/index.ts';
 import { listThings } from '../registers/index.ts';
@@ -76,6 +77,8 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
     ...(options.madeBy ? { madeBy: options.madeBy } : {}),
     onFault: (fault) => log.error({ code: fault.code, error: withoutContents(fault) }, 'the storage failed'),
   });
+  const anew = await ensureDerived(store, derivation);
+  if (anew) log.info({ books: anew }, 'the tables were made by another version, and are made anew');
   const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));

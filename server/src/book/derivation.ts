@@ -54,7 +54,11 @@ const place = <A extends unknown[]>(made: readonly Made<A>[], book: string, ...f
 export class Derivation {
   private readonly made: Derived = { round: [], visit: [], growing: [], thing: [] };
 
-  constructor(parts: readonly Partial<Derived>[]) {
+  /** @param edition what the rows are made by: another one makes others of the same books, and they are made anew */
+  constructor(
+    readonly edition: string,
+    parts: readonly Partial<Derived>[],
+  ) {
     for (const part of parts)
       for (const sort of ['round', 'visit', 'growing', 'thing'] as const) this.made[sort].push(...((part[sort] ?? []) as never[]));
   }

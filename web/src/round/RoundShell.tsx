@@ -1,6 +1,7 @@
 import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useRoundBook, type RoundBook } from '../book/useRound.ts';
+import { useLasting } from '../time/useLasting.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Stream } from './Stream.tsx';
 
@@ -10,6 +11,7 @@ export function RoundShell() {
   const inField = useMatch('/rounds/:round/at/:visit/*') !== null;
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble, unsent } = book;
+  const isHeldUp = useLasting(unsent > 0, 1200);
   if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
   if (!round)
     return (
@@ -24,7 +26,7 @@ export function RoundShell() {
           Refused: {trouble}
         </p>
       )}
-      {unsent > 0 && (
+      {isHeldUp && (
         <p className="unsent small" role="status">
           <Mark kind="question" size={15} /> {unsent === 1 ? '1 entry is' : `${unsent} entries are`} only on this device so far, and sent
           again by itself.
