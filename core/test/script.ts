@@ -4,6 +4,7 @@ import { roundPlanned } from '../src/plan/index.ts';
 import type { Lab, Person, TapPoint, WellPoint } from '../src/registers/index.ts';
 import { editionsOn } from '../src/round/index.ts';
 import { instantAt, minute } from '../src/time/index.ts';
+import { handedOver } from '../src/custody/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
 import { clockStarted, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
 import type { z } from 'zod';
@@ -149,6 +150,18 @@ export class Script {
   /** Answers a step of a protocol at the tap. */
   done(step: string, answer: StepAnswer, departure?: string, { minutes = 1, procedure = 'coliforms-distribution' } = {}) {
     return this.atTap(stepDone, { procedure, step, answer, ...(departure ? { departure } : {}) }, minutes);
+  }
+
+  /** Hands bottles in good order over to the lab. */
+  handOver(bottles: readonly string[]) {
+    return this.write(handedOver, {
+      to: lab.id,
+      releasedBy: technician.name,
+      receivedBy: 'Desk',
+      coolerTemperature: { text: '4', unit: 'degC' },
+      signature: technician.name,
+      bottles: bottles.map((bottle) => ({ bottle, condition: 'good' as const })),
+    });
   }
 
   /** Runs a protocol at the tap, up to the step that is named or to the end. */

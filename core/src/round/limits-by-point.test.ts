@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { handedOver } from '../custody/index.ts';
 import { levelLeftOut } from '../level/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
@@ -34,14 +33,7 @@ function judged(limits?: string[]) {
     book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text, unit: 'pH' } } });
   book.atWell(purgeEnded, { flowCellDetached: true });
   book.atWell(bottleFilled, { bottle: general });
-  book.write(handedOver, {
-    to: lab.id,
-    releasedBy: 'Inês Faria',
-    receivedBy: 'Desk',
-    coolerTemperature: { text: '4', unit: 'degC' },
-    signature: 'Inês Faria',
-    bottles: [{ bottle: general, condition: 'good' }],
-  });
+  book.handOver([general]);
   const sha256 = 'a'.repeat(64);
   book.write(reportReceived, { sha256, name: 'r.csv', size: 1, from: 'upload', fault: null });
   book.write(reportRead, { sha256, mapping: { columns: {} }, header: [], unread: 0, results: [fluoride] });

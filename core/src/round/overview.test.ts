@@ -1,7 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { idOf, lab, protocolNamed, Script } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { handedOver } from '../custody/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '../plan/index.ts';
 import { clockStarted, departs, runGivenUp, runStarted } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
@@ -51,14 +50,7 @@ describe('a round in short', () => {
     const filledAt = tap().bottles[0]!.filledAt!;
     // The lab asks for bacteria within 18 hours, shorter than the rule.
     expect(short().waiting.map((bottle) => [bottle.bottle, bottle.deadline - filledAt])).toEqual([['261123A-MH1-B', 18 * hour]]);
-    book.write(handedOver, {
-      to: lab.id,
-      releasedBy: 'Inês Faria',
-      receivedBy: 'Desk',
-      coolerTemperature: { text: '4', unit: 'degC' },
-      signature: 'Inês Faria',
-      bottles: [{ bottle: '261123A-MH1-B', condition: 'good' }],
-    });
+    book.handOver(['261123A-MH1-B']);
     expect(short().waiting).toEqual([]);
   });
 });

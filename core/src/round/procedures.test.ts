@@ -1,7 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { lab, Script, wellPoint } from '../../test/script.ts';
-import { handedOver } from '../custody/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { levelLeftOut, levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../plan/index.ts';
@@ -144,14 +143,7 @@ describe('duplicates and blanks', () => {
     extra('field-blank');
     purged();
     for (const id of ['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D']) fill(id);
-    book.write(handedOver, {
-      to: lab.id,
-      releasedBy: 'Inês Faria',
-      receivedBy: 'Desk',
-      coolerTemperature: { text: '4', unit: 'degC' },
-      signature: 'Inês Faria',
-      bottles: ['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D'].map((bottle) => ({ bottle, condition: 'good' as const })),
-    });
+    book.handOver(['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D']);
     const iron = (bottle: string, value: number) => ({
       line: 2,
       bottle,

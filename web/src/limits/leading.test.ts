@@ -54,3 +54,15 @@ it('changes nothing for a set that nothing is judged by', () => {
   expect(ledBy(verdict, '')).toBe(verdict);
   expect(ledBy(verdict, 'eu-2020-2184')).toBe(verdict);
 });
+
+it('counts the sample once in a sum, whatever its duplicate says', () => {
+  const found = (parameter: 'nitrate' | 'nitrite', value: number, purpose: 'sample' | 'duplicate') => {
+    const result: LabResult = { ...fluoride, parameter, value };
+    const others = [{ set: who, verdict: judgeResult(result, who, day) }];
+    return { result, verdict: judgeResult(result, eu, day), others, sample: 'routine' as const, purpose, doubt: [] };
+  };
+  const judged = [found('nitrate', 40, 'duplicate'), found('nitrate', 20, 'sample'), found('nitrite', 0.3, 'sample')];
+  const led = ledBy({ ...verdict, sets: [eu, who], visits: [{ ...at([eu, who]), judged }] }, 'who-gdwq');
+  // WHO, guidelines for drinking-water quality, 4th edition: nitrate 50 mg/L and nitrite 3 mg/L, the shares together up to 1.
+  expect(led.visits[0]!.sums.map((sum) => Number(sum.high.toFixed(3)))).toEqual([0.5]);
+});
