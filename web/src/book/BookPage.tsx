@@ -4,6 +4,7 @@ import { millis } from '@fonte/core/time';
 import { useSession } from '../session/session.ts';
 import { showMoment, showSecond } from '../time/show.ts';
 import { useRound } from './useRound.ts';
+import './book.css';
 
 /** The field book of a round: every entry, in the order written, with what was struck still readable. */
 export function BookPage() {
@@ -26,7 +27,7 @@ export function BookPage() {
         </span>
       </p>
       <div className="scroll" tabIndex={0} role="region" aria-label="Field book">
-        <table className="dense">
+        <table className="dense field-book">
           <thead>
             <tr>
               <th className="number">No.</th>
