@@ -7,10 +7,12 @@ install_chromium || exit 1
 
 passed=0
 failed=0
+broken=()
 check() {
-  echo "== $1"
+  local name=$1
+  echo "== $name"
   shift
-  if "$@"; then passed=$((passed + 1)); else failed=$((failed + 1)); fi
+  if "$@"; then passed=$((passed + 1)); else failed=$((failed + 1)) broken+=("$name"); fi
 }
 
 check "types" npm run --silent types
@@ -31,5 +33,6 @@ rm -f "$report"
 passed=$((passed + more_passed))
 failed=$((failed + more_failed))
 echo
+[ "${#broken[@]}" -eq 0 ] || echo "Failed before the tests: $(printf '%s; ' "${broken[@]}")"
 echo "$passed passed, $failed failed"
 [ "$failed" -eq 0 ]

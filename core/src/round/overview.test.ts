@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { idOf, lab, protocolNamed, Script } from '../../test/script.ts';
+import { idOf, protocolNamed, Script } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '../plan/index.ts';
 import { clockStarted, departs, runGivenUp, runStarted } from '../tap/index.ts';

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
-import { lab, Script, wellPoint } from '../../test/script.ts';
+import { Script, wellPoint } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { levelLeftOut, levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../plan/index.ts';
