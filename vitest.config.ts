@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // Most of what is tested waits for processes, disks and pages: two files at a time, on two cores as well.
+    maxWorkers: 2,
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts'], testTimeout: 30_000 } },
       { test: { name: 'server', include: ['server/src/**/*.test.ts', 'server/test/**/*.test.ts'], testTimeout: 20_000 } },

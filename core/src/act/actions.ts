@@ -55,7 +55,13 @@ export interface ActAround {
   followUps: () => readonly FollowUp[];
 }
 
-export const actRoom: Room<ActBook, ActAround> = {
+export const actRoom: Room<ActBook, ActAround, { followUps: readonly FollowUp[] }> = {
+  next: {
+    'follow-up': ({ followUps }) => {
+      const count = followUps.filter((action) => !action.done).length;
+      return count > 0 ? { code: 'follow-up', data: { count } } : null;
+    },
+  },
   kinds: [actionDone],
   empty: new Map(),
   fits: (done, entry, around) => {

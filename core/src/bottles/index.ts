@@ -48,3 +48,4 @@ export function rulesFor(table: BottleTable, chosen: readonly AnalysisId[]): Rul
   const needed = new Set(chosen.flatMap((id) => (table.analyses[id]?.bottles ?? []) as readonly RuleId[]));
   return [...needed].sort((a, b) => cardOf(table, a).order - cardOf(table, b).order);
 }
+export * from './stage.ts';

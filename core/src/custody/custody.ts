@@ -1,5 +1,6 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
+import type { BottleOnItsWay } from '../bottles/index.ts';
 import { millis } from '../time/index.ts';
 import { handedOver, labAnswered } from './entries.ts';
 
@@ -20,7 +21,34 @@ export interface CustodyAround {
   isInCooler: (bottle: string) => boolean;
 }
 
-export const custodyRoom: Room<CustodyBook, CustodyAround> = {
+/** What the way to the lab depends on. */
+interface CustodyView {
+  plan: { lab: object | null };
+  bottles: readonly BottleOnItsWay[];
+  handOvers: readonly HandOver[];
+  reports: readonly unknown[];
+}
+
+/** A filled bottle that waits for the lab; its deadline in ms. */
+export const WaitingBottle = z.object({ bottle: z.string(), visit: z.string(), deadline: z.number() });
+export type WaitingBottle = z.infer<typeof WaitingBottle>;
+
+const isInTheCooler = ({ stage, lost }: BottleOnItsWay) => stage === 'filled' && !lost;
+
+export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingBottle> = {
+  next: {
+    'hand-over': ({ bottles }) => {
+      const count = bottles.filter(isInTheCooler).length;
+      return count > 0 ? { code: 'hand-over', data: { count } } : null;
+    },
+    // Without a registered lab nobody can be asked: its report is waited for.
+    intake: ({ plan, reports, handOvers }) =>
+      plan.lab && reports.length === 0 && handOvers.some((handOver) => !handOver.answer) ? { code: 'ask-lab' } : null,
+  },
+  waiting: ({ bottles }) =>
+    bottles.flatMap((bottle) =>
+      isInTheCooler(bottle) && bottle.holding ? [{ bottle: bottle.id, visit: bottle.visit, deadline: bottle.holding.deadline }] : [],
+    ),
   kinds: [handedOver, labAnswered],
   empty: [],
   fits: (handOvers, entry, around) => {

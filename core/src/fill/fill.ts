@@ -73,7 +73,16 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
   }
 }
 
-export const fillRoom: Room<FillBook, FillAround> = {
+/** The bottles of a visit that are filled beside its runs. */
+interface FillView {
+  blanks: readonly FieldBottle[];
+  /** What no run that is still to be finished fills. */
+  free: readonly FieldBottle[];
+}
+
+export const fillRoom: Room<FillBook, FillAround, FillView> = {
+  // Blanks first: nothing of the point's water may have been about.
+  next: { blanks: ({ blanks }) => askFill(blanks, 'fill-blanks'), fill: ({ free }) => askFill(free, 'fill') },
   kinds: [bottleFilled, bottleDiscarded],
   empty: { filled: new Map(), discarded: new Map() },
   fits: (_, entry, around) => {
@@ -96,7 +105,7 @@ export const fillRoom: Room<FillBook, FillAround> = {
 };
 
 /** What is asked for next of bottles that are filled freely, or null when none is empty. */
-export function askFill(bottles: readonly FieldBottle[], code: 'fill' | 'fill-blanks' = 'fill'): Ask | null {
+function askFill(bottles: readonly FieldBottle[], code: 'fill' | 'fill-blanks'): Ask | null {
   const count = bottles.filter((bottle) => bottle.state === 'empty').length;
   return count > 0 ? { code, data: { count } } : null;
 }

@@ -52,7 +52,8 @@ export interface LevelAround {
   tolerances: Tolerances | null;
 }
 
-export const levelRoom: Room<LevelBook, LevelAround> = {
+export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null }> = {
+  next: { level: ({ level }) => level && askLevel(level) },
   kinds: [levelRead, levelLeftOut],
   empty: { readings: Trail.of(), agreed: null, leftOut: null },
   fits: (_, entry, { point, tolerances }) => {
@@ -110,6 +111,6 @@ function agreedAt({ at, measuringPoint, depth, typed, water }: LevelReading, { s
 }
 
 /** What is asked for next of a level, or null when two readings agree. */
-export function askLevel({ agreed, readings, leftOut }: LevelState): Ask | null {
+function askLevel({ agreed, readings, leftOut }: LevelState): Ask | null {
   return agreed || leftOut ? null : { code: readings.length === 0 ? 'measure-level' : 'read-again' };
 }

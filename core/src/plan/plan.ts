@@ -1,5 +1,6 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
+import type { Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import type { z } from 'zod';
 import {
@@ -67,7 +68,15 @@ function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[])
   return { ...plan, visits };
 }
 
-export const planRoom: Room<PlanBook, PlanAround> = {
+/** What the plan of a visit may lack. */
+interface PlanView {
+  point: Pick<Point, 'type'>;
+  analyses: readonly unknown[];
+}
+
+export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
+  // A well may be visited for its level alone; a tap is visited for its water.
+  next: { choose: ({ point, analyses }) => (point.type === 'tap' && analyses.length === 0 ? { code: 'choose-analyses' } : null) },
   kinds: [roundPlanned, analysisAdded, analysisRemoved, extraPlanned, bottlesPacked, judgedAnew, roundGivenUp],
   empty: { first: null, plan: null, editions: null, packed: new Set(), extras: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {

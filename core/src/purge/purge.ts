@@ -155,7 +155,15 @@ function fits(book: PurgeBook, entry: Entry, around: PurgeAround): Misfit | null
   return purgeState(book, point, around.level).ready ? null : misfit('ended-early', 'payload.reason');
 }
 
-export const purgeRoom: Room<PurgeBook, PurgeAround> = {
+/** What the next step of a purge depends on. */
+interface PurgeView {
+  analyses: readonly unknown[];
+  purge: PurgeState | null;
+}
+
+export const purgeRoom: Room<PurgeBook, PurgeAround, PurgeView> = {
+  // A well without analyses is visited for its level alone.
+  next: { purge: ({ analyses, purge }) => (purge && analyses.length > 0 ? askPurge(purge) : null) },
   kinds: [purgeSetUp, purgeReading, purgeEnded],
   empty: { setUp: null, sets: Trail.of(), pumped: 0, lowest: null, pumpingLevel: null, fell: Trail.of(), ended: null },
   fits,
@@ -186,7 +194,7 @@ export const purgeRoom: Room<PurgeBook, PurgeAround> = {
 };
 
 /** What is asked for next of a purge, or null when it has ended. */
-export function askPurge({ setUp, ended, ready }: PurgeState): Ask | null {
+function askPurge({ setUp, ended, ready }: PurgeState): Ask | null {
   if (!setUp) return { code: 'set-up-purge' };
   return ended ? null : { code: ready ? 'end-purge' : 'purge-on' };
 }

@@ -1,4 +1,5 @@
 import { misfit, type Room } from '../book/index.ts';
+import type { BottleOnItsWay } from '../bottles/index.ts';
 import { millis } from '../time/index.ts';
 import { reportPutAside, reportRead, reportReceived, type LabResult, type ReadFault } from './entries.ts';
 import type { Mapping } from './mapping.ts';
@@ -22,7 +23,24 @@ export function isToRead({ read, putAside, fault }: RoundReport): boolean {
   return read === null && putAside === null && fault === null;
 }
 
-export const readRoom: Room<ReadBook, object> = {
+/** What there is to read depends on this. */
+interface ReadView {
+  plan: { lab: object | null };
+  bottles: readonly BottleOnItsWay[];
+  reports: readonly RoundReport[];
+}
+
+/** Whether results of a bottle are still waited for. */
+function isOut({ stage, lost, accepted }: BottleOnItsWay, { plan, reports }: ReadView): boolean {
+  if (lost || !(accepted ?? !plan.lab)) return false;
+  return stage === 'handed-over' || (stage === 'reported' && !reports.some((report) => report.read));
+}
+
+export const readRoom: Room<ReadBook, object, ReadView> = {
+  next: {
+    report: ({ reports }) => (reports.some(isToRead) ? { code: 'read-report' } : null),
+    results: (view) => (view.bottles.some((bottle) => isOut(bottle, view)) ? { code: 'wait-for-report' } : null),
+  },
   kinds: [reportReceived, reportRead, reportPutAside],
   empty: [],
   fits: (reports, entry) => {

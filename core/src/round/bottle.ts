@@ -1,11 +1,8 @@
+import type { Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import type { RoundReport } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
-
-/** The way of a bottle from plan to verdict. */
-export const stages = ['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged'] as const;
-export type Stage = (typeof stages)[number];
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
 export interface BottleState extends FieldBottle {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
 import { reading } from '../endpoints/index.ts';
-import { RoundOverview, RunningClock, WaitingBottle } from './overview.ts';
+import { RoundOverview, VisitClock, BottleInCooler } from './overview.ts';
 
 export const RoundLine = z.object({
   id: z.string(),
@@ -19,8 +19,8 @@ const agendaOf = <S extends z.ZodType>(item: S) =>
 
 export const Today = z.object({
   rounds: z.array(RoundLine),
-  clocks: agendaOf(RunningClock),
-  bottles: agendaOf(WaitingBottle),
+  clocks: agendaOf(VisitClock),
+  bottles: agendaOf(BottleInCooler),
   actions: agendaOf(FollowUp),
 });
 export type Today = z.infer<typeof Today>;

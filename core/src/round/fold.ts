@@ -89,7 +89,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: round.custody,
-    reports: round.read,
+    reports: round.report,
     ...judge(round, visits),
     aside: [...corrections, ...round.aside.all()],
     strikes,

@@ -1,7 +1,7 @@
 import { struck, type Aside, type Entry, type Misfit } from '../book/index.ts';
+import { stages, type Stage } from '../bottles/index.ts';
+import type { BottleState } from './bottle.ts';
 import { fold, type RoundState } from './fold.ts';
-import type { BottleState, Stage } from './bottle.ts';
-import { stages } from './bottle.ts';
 
 /** What else would change with an entry: told to the person before it is written. */
 export type Consequence =

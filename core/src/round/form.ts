@@ -1,11 +1,10 @@
 import { analysisName, type AnalysisId, purpose, rulesFor } from '../bottles/index.ts';
 import type { FormLine } from '../custody/index.ts';
 import { wallTime } from '../time/index.ts';
-import { measured } from '../tap/index.ts';
+import { measured, runThatFills } from '../tap/index.ts';
 import type { BottlesByLabel } from '../read/index.ts';
 import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
-import { runThatFills } from './protocol.ts';
 import type { VisitState } from './visit.ts';
 
 /**

@@ -4,7 +4,6 @@ export * from './fold.ts';
 export * from './visit.ts';
 export * from './results.ts';
 export * from './bottle.ts';
-export * from './protocol.ts';
 export * from './next.ts';
 export * from './form.ts';
 export * from './foresee.ts';

@@ -10,11 +10,11 @@ import { readRoom } from '../read/index.ts';
 import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
 import { runRoom } from '../tap/index.ts';
 
-/** The rooms of a visit, by the name of their part of its state. */
-export const visitRooms = { level: levelRoom, purge: purgeRoom, runs: runRoom, fill: fillRoom, pictures: picturesRoom } as const;
+/** The rooms of a visit, by the name of their part of its state, which is also the address of their page. */
+export const visitRooms = { level: levelRoom, purge: purgeRoom, tap: runRoom, fill: fillRoom, pictures: picturesRoom } as const;
 
-/** The rooms of the whole round, by the name of their part of its state. */
-export const roundRooms = { plan: planRoom, custody: custodyRoom, read: readRoom, act: actRoom } as const;
+/** The rooms of the whole round, named alike. */
+export const roundRooms = { plan: planRoom, custody: custodyRoom, report: readRoom, verdict: actRoom } as const;
 
 /** Every kind that may stand in a round's book. */
 export const roundKinds: readonly AnyKind[] = [

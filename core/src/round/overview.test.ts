@@ -2,9 +2,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { idOf, protocolNamed, Script } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '../plan/index.ts';
-import { clockStarted, departs, runGivenUp, runStarted } from '../tap/index.ts';
+import { clockStarted, departs, runGivenUp, runsOf, runStarted, runThatFills } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
-import { foresee, fold, formLines, nextAtVisit, overview, residualFor, runsOf, runThatFills } from './index.ts';
+import { foresee, fold, formLines, nextAtVisit, overview, residualFor } from './index.ts';
 
 const procedure = 'coliforms-distribution';
 const bacteria = { rule: 'bacteria', purpose: 'sample' } as const;

@@ -1,25 +1,18 @@
 import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
-import { stages } from './bottle.ts';
+import { stages } from '../bottles/index.ts';
+import { custodyRoom, WaitingBottle } from '../custody/index.ts';
+import { runRoom, RunningClock } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
-import { NextStep, nextStep } from './next.ts';
+import { NextStep, nextStep, viewOf } from './next.ts';
 
-/** A clock that runs now: a step of a protocol that must last. */
-export const RunningClock = z.object({
-  visit: z.string(),
-  pointName: z.string(),
-  procedure: z.string(),
-  say: z.string(),
-  /** When it was started (ms) and how many seconds it must run, and may; null where there is no most. */
-  from: z.number(),
-  least: z.number(),
-  most: z.number().nullable(),
-});
-export type RunningClock = z.infer<typeof RunningClock>;
+/** A clock that runs at a visit. */
+export const VisitClock = RunningClock.extend({ visit: z.string(), pointName: z.string() });
+export type VisitClock = z.infer<typeof VisitClock>;
 
-/** A filled bottle that waits for the lab; its deadline in ms. */
-export const WaitingBottle = z.object({ bottle: z.string(), pointName: z.string(), deadline: z.number() });
-export type WaitingBottle = z.infer<typeof WaitingBottle>;
+/** A bottle in the cooler, with the point it is of. */
+export const BottleInCooler = WaitingBottle.extend({ pointName: z.string() });
+export type BottleInCooler = z.infer<typeof BottleInCooler>;
 
 /** One round in short: what is next, what runs, what waits, what is due. */
 export const RoundOverview = z.object({
@@ -32,8 +25,8 @@ export const RoundOverview = z.object({
   stages: z.array(z.enum(stages)),
   next: NextStep.nullable(),
   nextPoint: z.string().nullable(),
-  clocks: z.array(RunningClock),
-  waiting: z.array(WaitingBottle),
+  clocks: z.array(VisitClock),
+  waiting: z.array(BottleInCooler),
   followUps: z.array(FollowUp),
 });
 export type RoundOverview = z.infer<typeof RoundOverview>;
@@ -43,17 +36,9 @@ export function overview(round: RoundState): RoundOverview {
   const next = nextStep(round);
   const nameOf = (visit: string | null) => round.visits.find((candidate) => candidate.id === visit)?.name ?? null;
   const clocks = round.visits.flatMap((visit) =>
-    visit.runs.flatMap(({ procedure, now }): RunningClock[] => {
-      if (!now || now.step.act.type !== 'clock' || now.clockFrom === null) return [];
-      const { least, most = null } = now.step.act;
-      return [{ visit: visit.id, pointName: visit.name, procedure, say: now.step.say, from: now.clockFrom, least, most }];
-    }),
+    runRoom.waiting!(viewOf(visit)).map((clock) => ({ ...clock, visit: visit.id, pointName: visit.name })),
   );
-  const waiting = round.bottles.flatMap((bottle): WaitingBottle[] =>
-    bottle.stage === 'filled' && !bottle.lost && bottle.holding
-      ? [{ bottle: bottle.id, pointName: nameOf(bottle.visit) ?? '', deadline: bottle.holding.deadline }]
-      : [],
-  );
+  const waiting = custodyRoom.waiting!(round).map((one) => ({ ...one, pointName: nameOf(one.visit) ?? '' }));
   const { name, code, date, zone, system } = round.plan;
   return {
     name,

@@ -150,13 +150,13 @@ export function judge(round: RoundBook, visits: readonly VisitState[]): { verdic
   if (!plan || !editions) return { verdict: null, followUps: [] };
   const tables = tablesOf(editions);
   const isLeadKnown = tables.limits[0] !== undefined && refOf(tables.limits[0]) === editions.limits[0];
-  const verdict = isLeadKnown ? judgeRound(visits, round.read, plan.zone, tables.limits) : null;
-  const arrived = round.read[0]?.at;
+  const verdict = isLeadKnown ? judgeRound(visits, round.report, plan.zone, tables.limits) : null;
+  const arrived = round.report[0]?.at;
   const judged =
     verdict && tables.followUps && arrived !== undefined
-      ? followUps({ occasions: verdict.occasions, arrived, zone: plan.zone, table: tables.followUps, done: round.act })
+      ? followUps({ occasions: verdict.occasions, arrived, zone: plan.zone, table: tables.followUps, done: round.verdict })
       : [];
-  return { verdict, followUps: [...resamples(refusedBottles(visits, round), round.act), ...judged].sort((a, b) => a.due - b.due) };
+  return { verdict, followUps: [...resamples(refusedBottles(visits, round), round.verdict), ...judged].sort((a, b) => a.due - b.due) };
 }
 
 /** The follow-ups of a round as it stands. */

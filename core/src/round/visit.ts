@@ -6,10 +6,9 @@ import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { runState, unknownRun, type RunState } from '../tap/index.ts';
+import { runState, runThatFills, unknownRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
-import { runThatFills } from './protocol.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
 
 /** Everything that is known of one visit. A well has a level and a purge; runs are of wells and taps. */
@@ -41,14 +40,14 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const { plan, packed, extras } = round.plan;
   const level = point.type === 'well' ? levelState(book.level, point) : null;
   const purge = point.type === 'well' ? purgeState(book.purge, point, level?.agreed ?? null) : null;
-  const runs = [...book.runs.values()].flatMap((run) => runState(run, point) ?? []);
-  const unknownRuns = [...book.runs.values()].flatMap((run) => {
+  const runs = [...book.tap.values()].flatMap((run) => runState(run, point) ?? []);
+  const unknownRuns = [...book.tap.values()].flatMap((run) => {
     const edition = unknownRun(run);
     return edition ? [{ procedure: run.procedure, edition }] : [];
   });
   const nth = nthVisit(plan!.visits, id);
   const sampled = { point, analyses, runs, unknownRuns, table };
-  const around = { lab: plan!.lab, handOvers: round.custody, reports: round.read };
+  const around = { lab: plan!.lab, handOvers: round.custody, reports: round.report };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (table ? bottlesAt(visit, plan!.code, table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).flatMap(
     (one) => {
@@ -79,7 +78,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
 interface Seen {
   plan: RoundBook['plan'];
   custody: RoundBook['custody'];
-  read: RoundBook['read'];
+  report: RoundBook['report'];
   visit: VisitState;
 }
 
@@ -88,15 +87,15 @@ const seen = new WeakMap<VisitBook, Map<string, Seen>>();
 
 /** One visit of a round as it stands; null when the round has none such. */
 export function visitState(round: RoundBook, id: string): VisitState | null {
-  const { plan, custody, read } = round;
+  const { plan, custody, report } = round;
   const planned = plan.plan?.visits.find((candidate) => candidate.id === id);
   if (!planned || !plan.editions) return null;
   const book = round.visits.get(id) ?? emptyVisit;
   const known = seen.get(book)?.get(id);
-  if (known && known.plan === plan && known.custody === custody && known.read === read) return known.visit;
+  if (known && known.plan === plan && known.custody === custody && known.report === report) return known.visit;
   const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
   // What nothing was written at yet is shared by all rounds, and would be kept for ever.
-  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, custody, read, visit }));
+  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, custody, report, visit }));
   return visit;
 }
 

@@ -10,7 +10,7 @@ import { readingFindings } from '../parameters/index.ts';
 import { purgeAsks, purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerSays } from '../registers/index.ts';
-import type { Stage } from './bottle.ts';
+import type { Stage } from '../bottles/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
 import { tapAsks, tapSays, tapWords } from '../tap/index.ts';
 

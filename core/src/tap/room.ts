@@ -2,6 +2,7 @@ import type { AnalysisId } from '../bottles/index.ts';
 import { backdatedBy, misfit, postdatedBy, type Entry, type Misfit, type Room } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
+import { askRun, runningClocks, type DueRun, type RunningClock } from './due.ts';
 import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
 import { findProtocol, isOver, protocolsFor, runState, type RunBook } from './run.ts';
@@ -58,7 +59,15 @@ function startFits(runs: RunsBook, { procedure, protocol }: { procedure: string;
   return before ? misfit('run-order', 'payload.protocol', { title: before.title }) : null;
 }
 
-export const runRoom: Room<RunsBook, RunAround> = {
+/** What the next step of the runs of a visit depends on. */
+interface RunView {
+  analyses: readonly unknown[];
+  due: readonly DueRun[];
+}
+
+export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
+  next: { run: ({ analyses, due }) => (analyses.length > 0 ? askRun(due) : null) },
+  waiting: ({ due }) => runningClocks(due),
   kinds: [runStarted, runGivenUp, clockStarted, stepDone, stepSkipped],
   empty: new Map(),
   fits: (runs, entry, around) => {

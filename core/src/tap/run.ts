@@ -1,4 +1,3 @@
-import type { Ask } from '../book/index.ts';
 import type { AnalysisId } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import type { Point } from '../registers/index.ts';
@@ -122,12 +121,4 @@ export function unknownRun({ start }: RunBook): string | null {
 export function measured(run: RunState, parameter: string): string | null {
   const found = run.steps.find(({ step }) => step.act.type === 'measure' && step.act.parameter === parameter);
   return found?.answer?.type === 'measure' ? `${found.answer.reading.text} ${unitLabel(found.answer.reading.unit)}` : null;
-}
-
-/** What is asked for next of a run, or null when it is over. A clock that runs waits. */
-export function askRun(protocol: Protocol, run: RunState | null): Ask | null {
-  if (!run) return { code: 'start-protocol', data: { title: protocol.title } };
-  if (!run.now) return null;
-  const { step, clockFrom } = run.now;
-  return { code: 'next-step', data: { say: step.say }, ...(step.act.type === 'clock' && clockFrom !== null ? { waits: true } : {}) };
 }

@@ -1,5 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
+import { roundRooms, visitRooms, type StepRoom } from '@fonte/core/round';
 import { expect, it } from 'vitest';
+import { roomPath } from '../visit/paths.ts';
 import { addresses, rooms } from './rooms.ts';
 
 it('has each address once, and the entrances among them', () => {
@@ -17,4 +19,10 @@ it('leaves no page without a room', () => {
     const imported = [...readFileSync(door, 'utf8').matchAll(/import\('\.\/([^']+)'\)/g)].map((match) => match[1]!);
     for (const file of imported) expect(existsSync(new URL(file, door)), `${name}/${file}`).toBe(true);
   }
+});
+
+it('has a page wherever a step of the work may lead', () => {
+  const all = addresses();
+  for (const room of Object.keys(visitRooms) as StepRoom[]) expect(all).toContain(roomPath(':round', room, ':visit'));
+  for (const room of Object.keys(roundRooms) as StepRoom[]) expect(all).toContain(roomPath(':round', room, null));
 });

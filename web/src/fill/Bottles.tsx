@@ -1,6 +1,6 @@
-import { purpose } from '@fonte/core/bottles';
+import { purpose, stages } from '@fonte/core/bottles';
 import { bottleFilled } from '@fonte/core/fill';
-import { stages, type VisitState } from '@fonte/core/round';
+import type { VisitState } from '@fonte/core/round';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';

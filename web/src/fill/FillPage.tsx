@@ -1,6 +1,6 @@
 import { purpose } from '@fonte/core/bottles';
-import { fillGate, runThatFills, type BottleState, type VisitState } from '@fonte/core/round';
-import { isOver } from '@fonte/core/tap';
+import { fillGate, type BottleState, type VisitState } from '@fonte/core/round';
+import { isOver, runThatFills } from '@fonte/core/tap';
 import { Link } from 'react-router';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';

@@ -1,4 +1,5 @@
-import { stages, type Stage, stageNames } from '@fonte/core/round';
+import { stages, type Stage } from '@fonte/core/bottles';
+import { stageNames } from '@fonte/core/round';
 import './stream.css';
 
 /** How many bottles stand at each stage, as one line. */

@@ -1,16 +1,14 @@
-import { purpose } from '@fonte/core/bottles';
+import { purpose, stages, type Stage } from '@fonte/core/bottles';
 import {
   nextAtVisit,
-  runsOf,
   sayNext,
-  stages,
   type BottleState,
   type RoundState,
-  type Stage,
   type StepRoom,
   type VisitState,
   stageNames,
 } from '@fonte/core/round';
+import { runsOf } from '@fonte/core/tap';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';
 import { Link, NavLink } from 'react-router';

@@ -1,5 +1,5 @@
-import type { RunStep } from '@fonte/core/tap';
-import { runThatFills, type VisitState } from '@fonte/core/round';
+import { runThatFills, type RunStep } from '@fonte/core/tap';
+import type { VisitState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { FillNow } from '../fill/index.ts';

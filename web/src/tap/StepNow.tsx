@@ -3,6 +3,7 @@ import {
   departs,
   misfitAnswer,
   runGivenUp,
+  runThatFills,
   stepDone,
   stepSkipped,
   stopsOf,
@@ -10,7 +11,7 @@ import {
   type Step,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { runThatFills, sayMisfit, type VisitState } from '@fonte/core/round';
+import { sayMisfit, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';

@@ -1,5 +1,5 @@
-import { isOver, runStarted, type RunState } from '@fonte/core/tap';
-import { runsOf, type DueRun, type VisitState } from '@fonte/core/round';
+import { isOver, runsOf, runStarted, type DueRun, type RunState } from '@fonte/core/tap';
+import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import { Empty } from '../feedback/Feedback.tsx';

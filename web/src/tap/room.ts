@@ -1,4 +1,4 @@
-import { runsOf } from '@fonte/core/round';
+import { runsOf } from '@fonte/core/tap';
 import type { WebRoom } from '../visit/room.ts';
 
 export const tapRoom: WebRoom = {

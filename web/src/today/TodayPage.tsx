@@ -1,5 +1,5 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
-import { sayNext, today, type RoundLine, type RunningClock, type WaitingBottle } from '@fonte/core/round';
+import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
 import { wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
@@ -74,7 +74,7 @@ function NextUp({ round }: { round: RoundLine }) {
   );
 }
 
-function Running({ clocks: { count, first } }: { clocks: Agenda<RunningClock> }) {
+function Running({ clocks: { count, first } }: { clocks: Agenda<VisitClock> }) {
   const time = useNow();
   if (count === 0) return null;
   return (
@@ -123,7 +123,7 @@ function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
 /** So many bottles are listed: those whose time ends first. */
 const shortest = 3;
 
-function Waiting({ bottles: { count, first } }: { bottles: Agenda<WaitingBottle> }) {
+function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler> }) {
   const time = useNow(10_000);
   if (count === 0) return null;
   return (

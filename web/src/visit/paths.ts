@@ -1,13 +1,11 @@
 import type { NextStep, StepRoom } from '@fonte/core/round';
 
-const ofVisit: ReadonlySet<StepRoom> = new Set(['level', 'purge', 'tap', 'fill', 'pictures']);
-
-/** The address of a room of a round; of one run among several where it is named. */
+/** The address of a room of a round, at one of its visits or of the whole; of one run among several where it is named. */
 export function roomPath(round: string, room: StepRoom, visit: string | null, procedure?: string): string {
   const base = `/rounds/${round}`;
-  if (room === 'plan' || (ofVisit.has(room) && visit === null)) return base;
-  if (ofVisit.has(room)) return `${base}/at/${visit}/${room}${room === 'tap' && procedure ? `/${procedure}` : ''}`;
-  return `${base}/${room}`;
+  // What is planned of a visit stands with the whole plan.
+  if (room === 'plan') return base;
+  return visit === null ? `${base}/${room}` : `${base}/at/${visit}/${room}${procedure ? `/${procedure}` : ''}`;
 }
 
 /** Where a step is done. */

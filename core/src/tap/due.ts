@@ -1,6 +1,9 @@
+import { z } from 'zod';
 import { purpose, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
+import type { Ask } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
-import { protocolsFor, type Protocol, type RunState } from '../tap/index.ts';
+import type { Protocol } from './protocol.ts';
+import { isOver, protocolsFor, type RunState } from './run.ts';
 
 interface Sampled {
   point: Point;
@@ -34,4 +37,35 @@ export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: Rule
   const { table } = visit;
   if (!table || !purpose(id).isWater) return null;
   return runsOf(visit).find(({ protocol }) => rulesFor(table, [protocol.analysis]).includes(rule)) ?? null;
+}
+
+/** What is asked for next of the runs of a visit, or null when all are over. A clock that runs waits. */
+export function askRun(runs: readonly DueRun[]): Ask | null {
+  const due = runs.find(({ run }) => !run || !isOver(run));
+  if (!due) return null;
+  const { procedure, protocol, run } = due;
+  if (!run?.now) return run ? null : { code: 'start-protocol', data: { title: protocol.title }, procedure };
+  const { step, clockFrom } = run.now;
+  const isRunning = step.act.type === 'clock' && clockFrom !== null;
+  return { code: 'next-step', data: { say: step.say }, procedure, ...(isRunning ? { waits: true } : {}) };
+}
+
+/** A clock that runs now: a step of a protocol that must last. */
+export const RunningClock = z.object({
+  procedure: z.string(),
+  say: z.string(),
+  /** When it was started (ms) and how many seconds it must run, and may; null where there is no most. */
+  from: z.number(),
+  least: z.number(),
+  most: z.number().nullable(),
+});
+export type RunningClock = z.infer<typeof RunningClock>;
+
+/** The clocks that run at a visit. */
+export function runningClocks(runs: readonly DueRun[]): RunningClock[] {
+  return runs.flatMap(({ procedure, run }) => {
+    if (run?.now?.step.act.type !== 'clock' || run.now.clockFrom === null) return [];
+    const { say, act } = run.now.step;
+    return [{ procedure, say, from: run.now.clockFrom, least: act.least, most: act.most ?? null }];
+  });
 }

@@ -1,0 +1,14 @@
+/** The way of a bottle from plan to verdict. */
+export const stages = ['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged'] as const;
+export type Stage = (typeof stages)[number];
+
+/** What rooms after the field see of a bottle. */
+export interface BottleOnItsWay {
+  id: string;
+  visit: string;
+  stage: Stage;
+  lost: object | null;
+  /** Received by the lab; null while it has not said so. */
+  accepted: boolean | null;
+  holding: { deadline: number } | null;
+}
