@@ -30,3 +30,14 @@ it('fails what is being read when it stops, and starts anew for the next', async
   await failure;
   expect(await reader.read(csv('9'), bottles)).toMatchObject({ draft: { rowCount: 1 } });
 });
+
+it.each([
+  ['time', { time: 300, memory: 384, threads: 1 }],
+  ['memory', { time: 20_000, memory: 24, threads: 1 }],
+])('cuts off what takes more %s than any report does, and reads the next', async (_, limits) => {
+  const strict = new ReportReader(limits);
+  const monstrous = new TextEncoder().encode(`Sample,Analyte,Result,Unit\n${'A-N,Nitrate,3,mg/L NO3\n'.repeat(400_000)}`);
+  expect(await strict.read(monstrous, bottles)).toMatchObject({ refusal: { code: 'too-much' } });
+  await strict.stop();
+  expect(await reader.read(csv('9'), bottles)).toMatchObject({ draft: { rowCount: 1 } });
+});

@@ -1,4 +1,3 @@
-import { parentPort } from 'node:worker_threads';
 import { readReport, type BottlesByLabel, type Mapping, type Remembered } from '@fonte/core/read';
 import { tableIn } from './formats/index.ts';
 
@@ -9,9 +8,7 @@ export interface ReadJob {
   remembered: readonly Remembered[];
 }
 
-parentPort?.once('message', ({ bytes, bottles, mapping, remembered }: ReadJob) => {
-  tableIn(bytes).then(
-    (table) => parentPort?.postMessage({ read: readReport(table, bottles, mapping, remembered) }),
-    (error: Error) => parentPort?.postMessage({ error: error.name }),
-  );
-});
+/** Reads one report, in a thread of the reader's pool. */
+export default async function readOne({ bytes, bottles, mapping, remembered }: ReadJob): Promise<ReturnType<typeof readReport>> {
+  return readReport(await tableIn(bytes), bottles, mapping, remembered);
+}
