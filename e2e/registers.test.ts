@@ -115,8 +115,7 @@ describe.sequential('a well of which only the mark is known', () => {
       ['Name', 'Old well'],
       ['Code for labels', 'ow1'],
       ['Place', 'Pedrinha'],
-      ['Elevation of the mark', '40'],
-      ['Mark above ground', '0.5'],
+      ['Bottom, below ground', '15.7'],
       ['Screen from, below ground', '9'],
     ] as const)
       await type(page, label, text);
@@ -124,7 +123,7 @@ describe.sequential('a well of which only the mark is known', () => {
     await see(page, 'A screen has both ends.');
     await type(page, 'Screen from, below ground', ' ');
     await click(page, 'Register it');
-    await see(page, 'Bottom not known, screen not known, inside not known');
+    await see(page, 'screen not known, inside not known, North rim of the casing, elevation not known');
     await open('/rounds/new', 'Plan a round');
     await tick(page, 'Old well');
     await tick(page, 'General chemistry');
@@ -136,7 +135,9 @@ describe.sequential('a well of which only the mark is known', () => {
     await walk.readLevel(page, '6.20');
     await see(page, 'again');
     await walk.readLevel(page, '6.20');
+    await see(page, 'The mark’s elevation is not in the register');
     await click(page, 'On to the purge');
+    // The register knows it below ground, and not how high the mark is.
     await type(page, 'True inside diameter', '100');
     await type(page, 'Bottom below the mark', '5');
     await click(page, 'Start the purge');

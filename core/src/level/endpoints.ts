@@ -2,15 +2,17 @@ import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
 import { waterStates } from './entries.ts';
 
-/** A level of the record of a well: depth in m below the mark, elevation in m above the datum. */
+/** A level of the record of a well: depth in m below the mark, elevation in m above the datum, null where that of the mark is not known. */
 export const LevelOfRecord = z.object({
   round: z.string(),
+  /** ms since 1970 in UTC. */
   at: z.number(),
   measuringPoint: z.string(),
   depth: z.number(),
-  elevation: z.number(),
+  elevation: z.number().nullable(),
   water: z.enum(waterStates),
 });
+export type LevelOfRecord = z.infer<typeof LevelOfRecord>;
 
 export const levelRecord = reading('/api/points/:point/levels', {
   summary: 'The level record of a well, oldest first',

@@ -27,8 +27,10 @@ export interface AgreedLevel {
   depth: number;
   typed: Typed;
   water: WaterState;
-  belowGround: Computed;
-  elevation: Computed;
+  /** Null where the height of the mark is not known. */
+  belowGround: Computed | null;
+  /** Null where the elevation of the mark is not known. */
+  elevation: Computed | null;
 }
 
 export interface LevelState {
@@ -105,8 +107,8 @@ function agreedAt({ at, measuringPoint, depth, typed, water }: LevelReading, { s
     depth,
     typed,
     water,
-    belowGround: depthBelowGround({ depth, stickUp }),
-    elevation: waterLevelElevation({ depth, elevation }),
+    belowGround: stickUp === undefined ? null : depthBelowGround({ depth, stickUp }),
+    elevation: elevation === undefined ? null : waterLevelElevation({ depth, elevation }),
   };
 }
 

@@ -1,13 +1,10 @@
 import type { Data, Finding } from '../findings/index.ts';
-import { bottomBelow, type MeasuringPoint, type Well } from '../registers/index.ts';
+import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
+import type { LevelOfRecord } from './endpoints.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
-/** A level of an earlier visit: depth in m below the measuring point of that name, at a moment in ms. */
-export interface RecordedLevel {
-  at: number;
-  measuringPoint: string;
-  depth: number;
-}
+/** What is compared of a level of an earlier visit. */
+type RecordedLevel = Pick<LevelOfRecord, 'at' | 'measuringPoint' | 'depth'>;
 
 /** How much change between two visits is ordinary for this well, in m. */
 export function ordinaryStep(record: readonly RecordedLevel[], { jump }: Tolerances): number {
@@ -17,7 +14,7 @@ export function ordinaryStep(record: readonly RecordedLevel[], { jump }: Toleran
 }
 
 /** The latest earlier level at the same mark, or null. */
-export function lastLevel(record: readonly RecordedLevel[], mark: string): RecordedLevel | null {
+export function lastLevel<L extends RecordedLevel>(record: readonly L[], mark: string): L | null {
   return record.filter((level) => level.measuringPoint === mark).sort((a, b) => b.at - a.at)[0] ?? null;
 }
 
@@ -40,13 +37,14 @@ export function questionLevel({
 }): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
-  const bottom = bottomBelow(mark, well);
-  const ground = depth - mark.stickUp;
+  const [bottom, screenBottom, intake] = [well.bottom, well.screenBottom, well.intake].map((one) => belowMark(mark, one));
 
-  if (bottom !== null && depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
-  else if (well.screenBottom !== undefined && ground > well.screenBottom) ask('below-screen', { bottom: well.screenBottom + mark.stickUp });
-  else if (well.intake !== undefined && ground > well.intake) ask('below-intake', { intake: well.intake + mark.stickUp });
-  if (ground < 0) ask('above-ground');
+  if (bottom != null && depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
+  else if (mark.stickUp === undefined && well.bottom !== undefined && depth > well.bottom)
+    ask('below-bottom-perhaps', { bottom: well.bottom, mark: mark.name });
+  else if (screenBottom != null && depth > screenBottom) ask('below-screen', { bottom: screenBottom });
+  else if (intake != null && depth > intake) ask('below-intake', { intake });
+  if (mark.stickUp !== undefined && depth < mark.stickUp) ask('above-ground');
 
   const last = lastLevel(record, mark.name);
   const step = ordinaryStep(

@@ -10,6 +10,10 @@ export const levelFindings: FindingWords = {
     ({ bottom, mark }) => `The well ends at ${metres(bottom)} below ${mark}.`,
     'Check the mark on the tape and the unit, then read again.',
   ],
+  'below-bottom-perhaps': [
+    ({ bottom, mark }) => `The well ends at ${metres(bottom)} below ground, and how high ${mark} is above it is not known.`,
+    'Check the mark on the tape and the unit, then read again.',
+  ],
   'below-screen': [
     ({ bottom }) => `That is below the screen, which ends at ${metres(bottom)}.`,
     'Read again; the tape may be in the sump.',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { tapPoint, wellPoint } from '../../test/script.ts';
-import { bottomBelow, Point } from './index.ts';
+import { belowMark, Point } from './index.ts';
 
 const [mark] = wellPoint.well.measuringPoints;
 const refused = (well: object) => {
@@ -29,7 +29,8 @@ describe('a point as it is registered', () => {
   });
 
   it('has its bottom below the mark where it is known', () => {
-    expect(bottomBelow(mark!, wellPoint.well)).toBeCloseTo(18.6, 9);
-    expect(bottomBelow(mark!, { measuringPoints: [mark!] })).toBeNull();
+    expect(belowMark(mark!, wellPoint.well.bottom)).toBeCloseTo(18.6, 9);
+    expect(belowMark(mark!, undefined)).toBeNull();
+    expect(belowMark({ name: 'Cut in the cap' }, 18)).toBeNull();
   });
 });

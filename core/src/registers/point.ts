@@ -4,13 +4,13 @@ import { entryKind, field, Id } from '../book/index.ts';
 const metres = z.number().finite();
 const depth = metres.min(0, { error: 'Cannot be negative.' }).max(2000, { error: 'Cannot be more than 2000 m.' });
 
-/** A mark from which depths are measured. */
+/** A mark from which depths are measured. Where its height or elevation is not known, what follows from it is not told. */
 export const MeasuringPoint = z.object({
   name: z.string().trim().min(1).max(80),
   /** Elevation of the mark in m above the datum. */
-  elevation: metres.min(-500).max(9000),
+  elevation: metres.min(-500).max(9000).optional(),
   /** Height of the mark above ground in m; negative in a pit. */
-  stickUp: metres.min(-20).max(20),
+  stickUp: metres.min(-20).max(20).optional(),
 });
 export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 
@@ -77,7 +77,7 @@ export type TapPoint = Extract<Point, { type: 'tap' }>;
 
 export const pointRegistered = entryKind('point-registered', 'Point registered', Point, { stands: 'in-book', by: field });
 
-/** Depth of the well's bottom in m below a measuring point; null where it is not known. */
-export function bottomBelow(mark: MeasuringPoint, well: Well): number | null {
-  return well.bottom === undefined ? null : well.bottom + mark.stickUp;
+/** A depth in m below ground as one below a measuring point; null where it, or the height of the mark, is not known. */
+export function belowMark({ stickUp }: MeasuringPoint, belowGround: number | undefined): number | null {
+  return belowGround === undefined || stickUp === undefined ? null : belowGround + stickUp;
 }

@@ -6,5 +6,5 @@ export function levelRows(book: string, visit: VisitState): LevelRow[] {
   const agreed = visit.level?.agreed;
   if (!agreed) return [];
   const { measuringPoint: mark, at, depth, elevation, water } = agreed;
-  return [{ book, id: visit.id, point: visit.point.id, mark, at, depth, elevation: elevation.value, water }];
+  return [{ book, id: visit.id, point: visit.point.id, mark, at, depth, elevation: elevation?.value ?? null, water }];
 }

@@ -7,7 +7,7 @@ export interface LevelRow extends DerivedRow {
   mark: string;
   at: number;
   depth: number;
-  elevation: number;
+  elevation: number | null;
   water: WaterState;
 }
 export const LevelTable = new EntitySchema<LevelRow>({

@@ -7,6 +7,7 @@ import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
 import { applicationId, copyInto, failureOf, makers, type Maker } from './dialect.ts';
 import { Books1795500000000 } from './migrations/0001-books.ts';
 import { Columns1795800000000 } from './migrations/0002-columns.ts';
+import { Elevations1796000000000 } from './migrations/0003-elevations.ts';
 import { tables } from './schema.ts';
 
 /** The storage failed: whether what was to be written is there is not known, or it is certain that it is not. */
@@ -299,7 +300,7 @@ export class Store {
       driver: createRequire(import.meta.url)('libsql') as unknown,
       database: this.file,
       entities: [...tables],
-      migrations: [Books1795500000000, Columns1795800000000],
+      migrations: [Books1795500000000, Columns1795800000000, Elevations1796000000000],
       migrationsRun: migrate,
       timeout: 0,
       prepareDatabase: (database: Pragmas) => {

@@ -124,8 +124,12 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
                 </span>
               </div>
               <div className="figures">
-                <Figure label="Below ground" of={agreed.belowGround} unit={unit} decimals={decimals} />
-                <Figure label="Elevation" of={agreed.elevation} unit={unit} decimals={decimals} />
+                <Figure label="Below ground" of={agreed.belowGround} unit={unit} decimals={decimals}>
+                  {!agreed.belowGround && <span className="small soft">The mark’s height is not in the register</span>}
+                </Figure>
+                <Figure label="Elevation" of={agreed.elevation} unit={unit} decimals={decimals}>
+                  {!agreed.elevation && <span className="small soft">The mark’s elevation is not in the register</span>}
+                </Figure>
                 <div className="figure">
                   <span className="soft small">Since last time</span>
                   <span className="value">

@@ -1,5 +1,5 @@
 import type { PurgeAim, PurgeState } from '@fonte/core/purge';
-import { bottomBelow, type MeasuringPoint, type Well } from '@fonte/core/registers';
+import { belowMark, type MeasuringPoint, type Well } from '@fonte/core/registers';
 import { fromBase, showNumber, unitLabel, type UnitId } from '@fonte/core/units';
 import { useUnitSystem } from '../units/system.ts';
 import './well.css';
@@ -26,14 +26,14 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
       volume: [volumeUnit],
     },
   } = useUnitSystem();
-  const known = bottomBelow(mark, well);
-  const below = (ofGround: number | undefined) => (ofGround === undefined ? null : ofGround + mark.stickUp);
+  const below = (ofGround: number | undefined) => belowMark(mark, ofGround);
+  const known = below(well.bottom);
   const screen = { from: below(well.screenTop), to: below(well.screenBottom) };
   const intake = below(well.intake);
   // Where the bottom is not known the well is drawn open, a good way below all that is.
   const bottom = known ?? Math.max(10, ...[depth, pumping, screen.to, intake].map((one) => (one ?? 0) * 1.3));
   const y = (at: number) => top + (Math.max(-0.5, Math.min(at, bottom * 1.04)) / (bottom * 1.04)) * (height - top - 20);
-  const ground = y(mark.stickUp);
+  const ground = mark.stickUp === undefined ? null : y(mark.stickUp);
   const shown = (at: number) => `${showNumber(fromBase(at, unit), Math.min(decimals, 2))} ${unitLabel(unit)}`;
   const middle = (casing.left + casing.right) / 2;
   const level = pumping ?? depth;
@@ -45,9 +45,9 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
   return (
     <figure className="well-section">
       <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${say} below ${mark.name}.`}>
-        <rect x={30} y={ground} width={casing.left - 30} height={height - ground} className="earth" />
-        <rect x={casing.right} y={ground} width={118} height={height - ground} className="earth" />
-        <line x1={30} x2={300} y1={ground} y2={ground} className="ground" />
+        <rect x={30} y={ground ?? y(0)} width={casing.left - 30} height={height - (ground ?? y(0))} className="earth" />
+        <rect x={casing.right} y={ground ?? y(0)} width={118} height={height - (ground ?? y(0))} className="earth" />
+        {ground !== null && <line x1={30} x2={300} y1={ground} y2={ground} className="ground" />}
         <rect x={casing.left} y={y(0)} width={casing.right - casing.left} height={y(bottom) - y(0)} className="bore" />
         {level !== null && (
           <rect
@@ -83,8 +83,8 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
           <text x={casing.left - 24} y={y(0) + 5} textAnchor="end">
             mark
           </text>
-          <text x={casing.left - 10} y={ground + 20} textAnchor="end">
-            ground
+          <text x={casing.left - 10} y={(ground ?? y(0)) + (ground === null ? 26 : 20)} textAnchor="end">
+            {ground === null ? 'ground not known' : 'ground'}
           </text>
           {screen.from !== null && screen.to !== null && (
             <>

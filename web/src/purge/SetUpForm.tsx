@@ -15,7 +15,7 @@ import {
   type PurgeMethodId,
 } from '@fonte/core/purge';
 import { refOf } from '@fonte/core/editions';
-import type { WellPoint } from '@fonte/core/registers';
+import { belowMark, type WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { base, fromBase, showNumber, type Typed } from '@fonte/core/units';
 import { Button, Checkbox, Segmented, Select } from 'antd';
@@ -73,7 +73,9 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const rule = criteria.find(draft.criterion);
   const judged = rule?.tolerances.map((tolerance) => tolerance.parameter) ?? [];
   const method = purgeMethod(draft.method);
-  const asksBottom = draft.method === 'volumes' && (point.well.bottom === undefined || byVolumes?.bottom !== undefined);
+  const mark = point.well.measuringPoints.find(({ name }) => name === agreed?.measuringPoint);
+  const isBottomKnown = mark !== undefined && belowMark(mark, point.well.bottom) !== null;
+  const asksBottom = draft.method === 'volumes' && (!isBottomKnown || byVolumes?.bottom !== undefined);
   const wrong = {
     diameter: draft.method === 'volumes' ? numberError(draft.diameter) : undefined,
     bottom: asksBottom ? numberError(draft.bottom) : undefined,

@@ -32,6 +32,7 @@ function WellFields() {
     <>
       <section className="stack">
         <h2>Measuring points</h2>
+        <p className="soft">Elevation and height may stay empty where they are not known.</p>
         <RowList name={['well', 'measuringPoints']} one="mark" add="One more mark" fresh={emptyMark} least={1}>
           {(row) => (
             <>

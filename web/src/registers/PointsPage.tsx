@@ -8,6 +8,7 @@ import { useAnswer } from '../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { usePages } from '../api/usePages.ts';
 import { RegisterHead } from './RegisterNav.tsx';
+import { hydrograph } from './series.ts';
 import { useUnitSystem } from '../units/system.ts';
 
 const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
@@ -92,6 +93,7 @@ function WellFacts({ point }: { point: WellPoint }) {
   const { data: levels = [] } = useAnswer(levelRecord, { in: { point: point.id } });
   const { well } = point;
   const last = levels.at(-1);
+  const series = hydrograph(levels);
   return (
     <>
       <p>
@@ -101,7 +103,9 @@ function WellFacts({ point }: { point: WellPoint }) {
             ? 'screen not known'
             : `screen ${show(well.screenTop, unit, 2)} to ${show(well.screenBottom, unit, 2)} below ground`,
           well.insideDiameter === undefined ? 'inside not known' : `inside ${show(well.insideDiameter, small, digits)}`,
-          ...well.measuringPoints.map((mark) => `${mark.name} at ${show(mark.elevation, unit, 2)}`),
+          ...well.measuringPoints.map(({ name, elevation }) =>
+            elevation === undefined ? `${name}, elevation not known` : `${name} at ${show(elevation, unit, 2)}`,
+          ),
         ].join(', ')}
         .
         {last && (
@@ -115,9 +119,9 @@ function WellFacts({ point }: { point: WellPoint }) {
           </>
         )}
       </p>
-      {levels.length > 2 && (
+      {series && (
         <Suspense fallback={<Loading what="the hydrograph" />}>
-          <Hydrograph levels={levels} />
+          <Hydrograph {...series} />
         </Suspense>
       )}
     </>

@@ -1,4 +1,4 @@
-import { bottomBelow } from '../../registers/index.ts';
+import { belowMark } from '../../registers/index.ts';
 import { base } from '../../units/index.ts';
 import { casingVolume, purgeTarget, waterColumn } from '../volume.ts';
 import type { PurgeMethod } from './method.ts';
@@ -13,7 +13,7 @@ export const volumes: PurgeMethod<'volumes'> = {
   aim: (chosen, point, level) => {
     const mark = point.well.measuringPoints.find((candidate) => candidate.name === level?.measuringPoint);
     if (!level || !mark) return null;
-    const bottom = chosen.bottom ? base(chosen.bottom) : bottomBelow(mark, point.well);
+    const bottom = chosen.bottom ? base(chosen.bottom) : belowMark(mark, point.well.bottom);
     if (bottom === null) return null;
     const insideDiameter = base(chosen.insideDiameter);
     const column = waterColumn({ bottom, depth: level.depth });
