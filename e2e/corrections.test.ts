@@ -38,7 +38,7 @@ describe.sequential('a slip, put right on the page', () => {
     await click(page, 'Correct set 4');
     await see(page, 'Purge readings: set 4');
     expect(await seriousBarriers(page)).toEqual([]);
-    const inDialog = '.ant-modal-wrap .set-fields .typed:nth-child(1) input';
+    const inDialog = '.ant-modal-wrap .set-fields .ant-form-item:nth-child(1) input[inputmode=decimal]';
     await page.click(inDialog, { count: 3 });
     await page.type(inDialog, '63');
     await type(page, 'Why', 'read the bucket marks wrong');

@@ -169,7 +169,7 @@ describe.sequential('a round from plan to verdict', () => {
     await click(page, 'Stop early');
     await click(page, 'Go on, departing from the protocol');
     await see(page, 'Say why, in a few words.');
-    await page.type('.step-now .typed input', 'water was cut off');
+    await page.type('.step-now input[type=text]', 'water was cut off');
     await click(page, 'Go on, departing from the protocol');
     await see(page, 'Departures');
     await walk.fillAndPutBack(page, '261123A-MH1-B');

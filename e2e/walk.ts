@@ -22,8 +22,9 @@ export async function set(page: Page, group: string, option: string): Promise<vo
 }
 
 export async function readLevel(page: Page, text: string): Promise<void> {
-  await page.waitForSelector('.typed.big label');
-  const label = await page.$eval('.typed.big label', (one) => one.textContent ?? '');
+  const field = '.ant-form-item:has(.typed.big) label';
+  await page.waitForSelector(field);
+  const label = await page.$eval(field, (one) => one.textContent ?? '');
   await type(page, label, text);
   await click(page, 'Write it down');
 }

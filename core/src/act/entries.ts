@@ -7,7 +7,7 @@ export const actionDone = entryKind(
   'Follow-up done',
   z.object({
     action: z.string().min(1).max(160),
-    note: z.string().trim().min(3, { error: 'Say what was done, in a few words.' }).max(500),
+    note: z.string().trim().min(3, { error: 'Say what was done, in a few words.' }).max(500).meta({ title: 'What was done' }),
   }),
   { stands: 'in-book', by: field, correction: 'replace' },
 );

@@ -5,7 +5,7 @@ import { typedOf } from '../units/index.ts';
 export const bottleConditions = { good: 'Good', leaking: 'Leaking', underfilled: 'Under-filled', unsealed: 'Not sealed' } as const;
 export type BottleCondition = keyof typeof bottleConditions;
 
-const required = (message: string) => z.string().trim().min(1, { error: message }).max(120);
+const required = (title: string, message: string) => z.string().trim().min(1, { error: message }).max(120).meta({ title });
 
 /** A name as a keyboard without accents has it. */
 const plainName = (name: string) => name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim();
@@ -17,11 +17,11 @@ export const handedOver = entryKind(
   z
     .object({
       /** The lab of the register, or in words who takes them where the round has none. */
-      to: required('To whom?'),
-      releasedBy: required('Who hands over?'),
-      receivedBy: required('Who takes it?'),
-      coolerTemperature: typedOf('temperature', { min: -30, max: 60 }),
-      seal: z.string().trim().max(40).default(''),
+      to: required('To which lab, or whom', 'To whom?'),
+      releasedBy: required('Released by', 'Who hands over?'),
+      receivedBy: required('Taken by', 'Who takes it?'),
+      coolerTemperature: typedOf('temperature', { title: 'In the cooler now', units: ['degC', 'degF'], min: -30, max: 60 }),
+      seal: z.string().trim().max(40).meta({ title: 'Seal number' }).default(''),
       bottles: z
         .array(
           z.object({
@@ -31,7 +31,7 @@ export const handedOver = entryKind(
         )
         .max(2000)
         .min(1, { error: 'No bottle is in the cooler.' }),
-      signature: required('Sign with your name.'),
+      signature: required('Signature', 'Sign with your name.'),
     })
     .refine((form) => plainName(form.signature) === plainName(form.releasedBy), {
       path: ['signature'],

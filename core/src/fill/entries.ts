@@ -23,8 +23,8 @@ export const bottleDiscarded = entryKind(
   'Bottle thrown away',
   z.object({
     bottle,
-    reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]),
-    note: z.string().trim().max(300).optional(),
+    reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]).meta({ title: 'Why' }),
+    note: z.string().trim().max(300).meta({ title: 'Anything to add' }).optional(),
   }),
   written,
 );

@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { wellPoint } from '../../test/script.ts';
 import { Trail } from '../book/index.ts';
 import { base } from '../units/index.ts';
-import { agree, levelState, tolerances, depthBelowGround, ordinaryStep, questionLevel, steelTapeDepth, waterLevelElevation } from './index.ts';
+import {
+  agree,
+  levelState,
+  tolerances,
+  depthBelowGround,
+  ordinaryStep,
+  questionLevel,
+  steelTapeDepth,
+  waterLevelElevation,
+} from './index.ts';
 
 const well = {
   measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }],
@@ -28,7 +37,14 @@ describe('depth and elevation', () => {
   it('tells neither where the mark’s height and elevation are not known', () => {
     const cut = { name: 'Cut in the cap' };
     const point = { ...wellPoint, well: { ...well, measuringPoints: [cut] } };
-    const reading = { entry: 'e', at: 0, measuringPoint: cut.name, typed: { text: '7.4', unit: 'm' }, depth: 7.4, water: 'static' } as const;
+    const reading = {
+      entry: 'e',
+      at: 0,
+      measuringPoint: cut.name,
+      typed: { text: '7.4', unit: 'm' },
+      depth: 7.4,
+      water: 'static',
+    } as const;
     const { agreed } = levelState({ readings: Trail.of(), agreed: reading, leftOut: null }, point);
     expect(agreed).toMatchObject({ depth: 7.4, belowGround: null, elevation: null });
     const asked = (depth: number) => questionLevel({ depth, mark: cut, well, record: [], tolerances: table }).map(({ code }) => code);

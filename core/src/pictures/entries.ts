@@ -17,7 +17,7 @@ export const pictureTaken = entryKind(
     type: z.enum(pictureTypes),
     size: z.number().int().positive().max(largestPicture),
     /** What it shows, in a few words; may be empty. */
-    shows: z.string().trim().max(200).default(''),
+    shows: z.string().trim().max(200).meta({ title: 'What it shows, before you take it' }).default(''),
   }),
   { stands: 'at-visit', by: field, correction: 'strike', files: ({ sha256 }) => [sha256] },
 );

@@ -6,7 +6,11 @@ import { Lab, Point } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
-const Limits = z.array(EditionRef).min(1, { error: 'Choose at least one set of limits.' }).max(6);
+const Limits = z
+  .array(EditionRef)
+  .min(1, { error: 'Choose at least one set of limits.' })
+  .max(6)
+  .meta({ title: 'Limits, the first one leads' });
 
 /** One point of a round, with the register's row as it stood when the round was planned. */
 export const PlannedVisit = z.object({
@@ -25,14 +29,14 @@ export const RoundEditions = z.object({ ...editions, limits: Limits });
 export type RoundEditions = z.infer<typeof RoundEditions>;
 
 const plan = {
-  name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120),
+  name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120).meta({ title: 'Name' }),
   /** Part of every label, unique among rounds. */
   code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
   /** The supply system or site the round belongs to, as the form states it. */
-  system: z.string().trim().min(1, { error: 'Name the system.' }).max(120),
-  date: z.iso.date({ error: 'A date such as 2026-11-23.' }),
+  system: z.string().trim().min(1, { error: 'Name the system.' }).max(120).meta({ title: 'System or site' }),
+  date: z.iso.date({ error: 'A date such as 2026-11-23.' }).meta({ title: 'Day' }),
   zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
-  lab: Lab.nullable(),
+  lab: Lab.nullable().meta({ title: 'Lab' }),
   /** In the order of the day; a point may be visited more than once. */
   visits: z
     .array(PlannedVisit)
@@ -85,7 +89,7 @@ export const bottlesPacked = entryKind(
  * A round is judged anew by other editions of limits or follow-ups than those it was planned with: an act of a person,
  * with a reason. Nothing else changes the verdict of finished work.
  */
-const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500);
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
 const anew = <L extends z.ZodType>(limits: L) =>
   z
     .object({ limits: limits.optional(), followUps: EditionRef.optional(), reason })

@@ -2,10 +2,22 @@ import { describe, expect, it } from 'vitest';
 import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { Lab, Point } from '../registers/index.ts';
 import { fold } from '../round/index.ts';
-import { bottleId, freeCode, roundPlanned } from './index.ts';
+import { bottleId, freeCode, questionDay, roundPlanned } from './index.ts';
 
 const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
 const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
+
+describe('the day of a plan', () => {
+  it.each([
+    ['2026-11-22', ['day-past']],
+    ['2026-11-23', []],
+    ['2027-01-22', []],
+    ['2027-01-23', ['day-far']],
+    ['2062-11-23', ['day-far']],
+  ])('%s, seen from 23 November 2026', (date, codes) => {
+    expect(questionDay(date, '2026-11-23').map(({ code }) => code)).toEqual(codes);
+  });
+});
 
 describe('a plan', () => {
   it('is null for a book that has none', () => {

@@ -1,4 +1,5 @@
-import type { Words } from '../findings/index.ts';
+import type { FindingWords, Words } from '../findings/index.ts';
+import { showDate } from '../time/index.ts';
 import { analysisName, bottleTables, purpose, type AnalysisId } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { analysisAdded, analysisRemoved, bottlesPacked, extraPlanned, judgedAnew, roundGivenUp, roundPlanned } from './entries.ts';
@@ -12,6 +13,11 @@ export const planWords: Words = {
   'not-in-plan': 'It is not in the plan.',
   'bottle-used': ({ bottle, state, analysis }) => `Bottle ${bottle} was ${state} already: ${analysis} stays in the plan.`,
   'not-in-round': ({ bottle }) => `${bottle} is not in this round.`,
+};
+
+export const planFindings: FindingWords = {
+  'day-past': [({ date }) => `${showDate(String(date))} is past.`, 'Is that the day?'],
+  'day-far': [({ date, days }) => `${showDate(String(date))} is ${days} days ahead.`, 'Is that the day?'],
 };
 
 const names = (ids: readonly AnalysisId[], edition?: string) => {

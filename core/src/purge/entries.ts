@@ -18,16 +18,16 @@ export type ProbeParameter = (typeof probeParameters)[number];
 
 const byVolumes = {
   /** True inside diameter: from the pipe table or typed. */
-  insideDiameter: typedOf('length', { min: 0.005, max: 5 }),
-  pipe: z.string().max(40).optional(),
+  insideDiameter: typedOf('length', { title: 'True inside diameter', units: ['mm', 'in'], min: 0.005, max: 5 }),
+  pipe: z.string().max(40).meta({ title: 'Casing' }).optional(),
   /** Bottom below the mark of the level, sounded on the spot where the register does not know it. */
-  bottom: typedOf('length', { min: 0.1, max: 2000 }).optional(),
-  volumes: z.number().min(1).max(20),
+  bottom: typedOf('length', { title: 'Bottom below the mark', units: ['m', 'ft'], min: 0.1, max: 2000 }).optional(),
+  volumes: z.number().min(1).max(20).meta({ title: 'Volumes to remove' }),
 };
 const judged = {
   /** The edition of the stability criterion. */
-  criterion: EditionRef,
-  parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }),
+  criterion: EditionRef.meta({ title: 'Stable when' }),
+  parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }).meta({ title: 'Read at each set' }),
 };
 
 /** How a well is purged: each method with what it asks for, and nothing of another. */
@@ -62,11 +62,11 @@ export const purgeReading = entryKind(
   'Purge readings',
   z.object({
     /** Total pumped since the purge began. */
-    pumped: typedOf('volume', { min: 0, max: 1000 }),
+    pumped: typedOf('volume', { title: 'Pumped so far', units: ['L', 'gal'], min: 0, max: 1000 }),
     values,
     /** Depth to water below the mark while pumping. */
-    level: typedOf('length', { min: -20, max: 2000 }).optional(),
-    note: z.string().max(300).optional(),
+    level: typedOf('length', { title: 'Level while pumping', units: ['m', 'ft'], min: -20, max: 2000 }).optional(),
+    note: z.string().max(300).meta({ title: 'Colour, odour, anything odd' }).optional(),
   }),
   { stands: 'at-visit', by: field, correction: 'replace' },
 );
@@ -77,7 +77,7 @@ export const purgeEnded = entryKind(
   z.object({
     flowCellDetached: z.literal(true, { error: 'Detach the flow cell before you fill bottles.' }),
     /** Why it ended short of the target or unstable. */
-    reason: z.string().trim().min(3).max(300).optional(),
+    reason: z.string().trim().min(3).max(300).meta({ title: 'Why' }).optional(),
   }),
   { stands: 'at-visit', by: field, correction: 'replace' },
 );

@@ -4,9 +4,9 @@ import { entryKind, Id, roles } from '../book/index.ts';
 export const Person = z.object({
   /** The person's own book. */
   id: Id,
-  name: z.string().trim().min(1).max(120),
-  initials: z.string().trim().min(1).max(4),
-  role: z.enum(roles),
+  name: z.string().trim().min(1).max(120).meta({ title: 'Name' }),
+  initials: z.string().trim().min(1).max(4).meta({ title: 'Initials' }),
+  role: z.enum(roles).meta({ title: 'Role' }),
 });
 export type Person = z.infer<typeof Person>;
 

@@ -2,15 +2,17 @@ import { z } from 'zod';
 import { entryKind, field, Id } from '../book/index.ts';
 
 const metres = z.number().finite();
-const depth = metres.min(0, { error: 'Cannot be negative.' }).max(2000, { error: 'Cannot be more than 2000 m.' });
+const lengths = ['m', 'ft'] as const;
+const depth = (title: string, from = metres.min(0, { error: 'Cannot be negative.' })) =>
+  from.max(2000, { error: 'Cannot be more than 2000 m.' }).meta({ title, units: lengths });
 
 /** A mark from which depths are measured. Where its height or elevation is not known, what follows from it is not told. */
 export const MeasuringPoint = z.object({
-  name: z.string().trim().min(1).max(80),
+  name: z.string().trim().min(1).max(80).meta({ title: 'Measuring point' }),
   /** Elevation of the mark in m above the datum. */
-  elevation: metres.min(-500).max(9000).optional(),
+  elevation: metres.min(-500).max(9000).meta({ title: 'Elevation of the mark', units: lengths }).optional(),
   /** Height of the mark above ground in m; negative in a pit. */
-  stickUp: metres.min(-20).max(20).optional(),
+  stickUp: metres.min(-20).max(20).meta({ title: 'Mark above ground', units: lengths }).optional(),
 });
 export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 
@@ -21,15 +23,19 @@ export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
 export const Well = z
   .object({
     measuringPoints: z.array(MeasuringPoint).min(1).max(20),
-    bottom: depth.refine((value) => value > 0, { error: 'Must be more than 0.' }).optional(),
-    screenTop: depth.optional(),
-    screenBottom: depth.optional(),
+    bottom: depth('Bottom, below ground', metres.positive({ error: 'Must be more than 0.' })).optional(),
+    screenTop: depth('Screen from, below ground').optional(),
+    screenBottom: depth('Screen to, below ground').optional(),
     /** Row of the pipe table that the casing is made of, if known. */
-    pipe: z.string().max(40).optional(),
+    pipe: z.string().max(40).meta({ title: 'Pipe, where it is known' }).optional(),
     /** True inside diameter of the casing in m. */
-    insideDiameter: metres.positive({ error: 'Must be more than 0.' }).max(5).optional(),
+    insideDiameter: metres
+      .positive({ error: 'Must be more than 0.' })
+      .max(5)
+      .meta({ title: 'True inside diameter', units: ['mm', 'in'] })
+      .optional(),
     /** Depth of the installed or usual pump intake in m below ground. */
-    intake: depth.optional(),
+    intake: depth('Pump intake, below ground, if any').optional(),
   })
   .superRefine((well, issues) => {
     const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
@@ -45,9 +51,14 @@ export type Well = z.infer<typeof Well>;
 
 /** An outlet that is sampled. */
 export const Tap = z.object({
-  outlet: z.string().trim().min(1).max(120),
+  outlet: z.string().trim().min(1).max(120).meta({ title: 'Which outlet exactly' }),
   /** Least free chlorine in mg/L that the operator keeps here; null where the water is not chlorinated. */
-  residualMinimum: z.number().min(0).max(5).nullable(),
+  residualMinimum: z
+    .number()
+    .min(0)
+    .max(5)
+    .meta({ title: 'Least free chlorine', units: ['mg/L'] })
+    .nullable(),
 });
 export type Tap = z.infer<typeof Tap>;
 
@@ -58,12 +69,14 @@ const shared = {
   code: z
     .string()
     .trim()
-    .regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' }),
-  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120),
-  place: z.string().trim().min(1, { error: 'Say where it is.' }).max(120),
+    .max(8)
+    .regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' })
+    .meta({ title: 'Code for labels' }),
+  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120).meta({ title: 'Name' }),
+  place: z.string().trim().min(1, { error: 'Say where it is.' }).max(120).meta({ title: 'Place' }),
   /** `supply` water is drunk; `monitoring` water is not, and limits are only a comparison. */
-  use: z.enum(['supply', 'monitoring']),
-  access: z.string().max(500).default(''),
+  use: z.enum(['supply', 'monitoring']).meta({ title: 'Use' }),
+  access: z.string().max(500).meta({ title: 'The way in, what to bring' }).default(''),
 };
 
 /** A place where water is measured or taken. */

@@ -5,7 +5,7 @@ import { fillAsks, fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { levelAsks, levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
-import { planSays, planWords } from '../plan/index.ts';
+import { planFindings, planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { purgeAsks, purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
@@ -47,7 +47,7 @@ export const askWords: Words = {
 };
 
 /** The words of every room for its findings. */
-export const findingWords: FindingWords = { ...readingFindings, ...levelFindings, ...purgeFindings, ...custodyFindings };
+export const findingWords: FindingWords = { ...planFindings, ...readingFindings, ...levelFindings, ...purgeFindings, ...custodyFindings };
 
 /** A misfit as a sentence. */
 export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);

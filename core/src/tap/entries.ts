@@ -3,7 +3,7 @@ import { entryKind, field, type EarlierVersion } from '../book/index.ts';
 import { Typed } from '../units/index.ts';
 
 const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
-const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300);
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why' });
 /** The procedure of the visit that the run is. */
 const procedure = z.string().min(1).max(60);
 const at = { procedure, step: z.string().min(1).max(40) };

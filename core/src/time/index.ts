@@ -1,2 +1,3 @@
 export * from './instant.ts';
 export * from './wall.ts';
+export * from './says.ts';

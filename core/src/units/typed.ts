@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { readNumber } from './numbers.ts';
-import { fromBase, toBase, unit, UnitId, unitLabel, type Dimension } from './units.ts';
+import { fromBase, toBase, unit, UnitId, unitLabel, unitsOf, type Dimension } from './units.ts';
 
 /**
  * A quantity exactly as somebody typed it. The text is the record, so 7.40 stays 7.40; the number in base units is
@@ -15,8 +15,14 @@ export const Typed = z.object({
 });
 export type Typed = z.infer<typeof Typed>;
 
+/** How a field of a form is called, and the units it is typed in, the usual one first. */
+interface FieldMeta {
+  title?: string;
+  units?: readonly UnitId[];
+}
+
 /** A {@link Typed} of one dimension, refused outside `min`..`max` in base units. */
-export function typedOf(dimension: Dimension, range: { min?: number; max?: number } = {}) {
+export function typedOf(dimension: Dimension, { title, units, ...range }: { min?: number; max?: number } & FieldMeta = {}) {
   return Typed.superRefine((typed, issues) => {
     if (unit(typed.unit).dimension !== dimension) {
       issues.addIssue({ code: 'custom', path: ['unit'], message: `${unitLabel(typed.unit)} is not a unit of ${dimension}.` });
@@ -30,7 +36,7 @@ export function typedOf(dimension: Dimension, range: { min?: number; max?: numbe
     if (range.max !== undefined && value > range.max) {
       issues.addIssue({ code: 'custom', path: ['text'], message: `Cannot be more than ${inUnit(range.max, typed.unit)}.` });
     }
-  });
+  }).meta({ ...(title ? { title } : {}), units: units ?? unitsOf(dimension) });
 }
 
 function inUnit(value: number, id: UnitId): string {

@@ -1,9 +1,12 @@
 import { actionDone, sayTask, type FollowUp } from '@fonte/core/act';
-import { Button, Input } from 'antd';
-import { useId, useState } from 'react';
+import { Button } from 'antd';
+import { useState } from 'react';
+import type { z } from 'zod';
 import { Correct } from '../book/Correct.tsx';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
@@ -27,17 +30,9 @@ export function FollowUps() {
 }
 
 function Line({ action }: { action: FollowUp }) {
-  const { round, append } = useRound();
+  const { round } = useRound();
   const [open, setOpen] = useState(false);
-  const [note, setNote] = useState('');
-  const { busy, run, at, say } = useAction();
   const time = useNow(15_000);
-  const id = useId();
-  const done = () =>
-    run(async () => {
-      await append(actionDone, { action: action.id, note });
-      setOpen(false);
-    });
   return (
     <li className={action.done ? 'done' : ''}>
       <span>
@@ -69,28 +64,35 @@ function Line({ action }: { action: FollowUp }) {
           <Button onClick={() => setOpen(true)}>Done …</Button>
         </span>
       )}
-      {!action.done && open && (
-        <form
-          className="stack"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void done();
-          }}
-        >
-          <div className="typed">
-            <label htmlFor={id}>What was done</label>
-            <Input id={id} autoFocus value={note} maxLength={500} onChange={(event) => setNote(event.target.value)} />
-            {at('note') && <p className="field-error">{at('note')}</p>}
-          </div>
-          <Said say={at('note') ? null : say} />
-          <div className="row">
-            <Button type="primary" htmlType="submit" loading={busy}>
-              Write it down
-            </Button>
-            <Button onClick={() => setOpen(false)}>Not yet</Button>
-          </div>
-        </form>
-      )}
+      {!action.done && open && <Done action={action} close={() => setOpen(false)} />}
     </li>
+  );
+}
+
+function Done({ action, close }: { action: FollowUp; close: () => void }) {
+  const { id: round, append } = useRound();
+  const form = useEntryForm<{ note: string }, z.output<typeof actionDone.payload>>({
+    keep: `done.${round}.${action.id}`,
+    initial: { note: '' },
+    schema: actionDone.payload,
+    read: (values) => asTyped({ ...values, action: action.id }, actionDone.payload),
+    write: async (payload, { id, kept }) => {
+      await append(actionDone, payload, { id, kept });
+      close();
+    },
+  });
+  return (
+    <EntryForm
+      of={form}
+      submit="Write it down"
+      className="stack"
+      beside={
+        <Button size="large" onClick={close}>
+          Not yet
+        </Button>
+      }
+    >
+      <Field name="note" autoFocus />
+    </EntryForm>
   );
 }

@@ -1,147 +1,145 @@
 import { struck, type Entry, type EntryKind } from '@fonte/core/book';
 import { instantAt } from '@fonte/core/time';
-import { Button, Input, Modal } from 'antd';
-import { useId, useState, type ReactNode } from 'react';
-import type { z } from 'zod';
+import { Button } from 'antd';
+import { useRef, type ReactNode } from 'react';
+import { z } from 'zod';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { FormDialog } from '../form/FormDialog.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { MomentField } from '../time/MomentField.tsx';
+import { MomentInput } from '../time/MomentInput.tsx';
 import { sayConsequence } from './consequences.ts';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
 import { useRound } from './useRound.ts';
 
-interface Props<S extends z.ZodType> {
+interface Props<S extends z.ZodType, V extends object> {
   entry: string;
   kind: Omit<EntryKind<string, S>, 'files'>;
   /** What is struck, in a few words, for the button's name and the dialog. */
   what: string;
-  /** The corrected payload, or undefined where only the time can be another. */
-  instead?: () => z.input<S> | undefined;
-  /** Fields for the corrected value. */
-  children?: ReactNode;
-  onOpen?: () => void;
+  /** What stands, as the form has it; without it only the time can be another. */
+  stands?: V;
+  /** Fields for what should stand, each below `instead`. */
+  children?: (instead: V) => ReactNode;
   /** What the button says; `Correct` unless another word fits better. */
   label?: string;
-  /** Whether the payload was changed: nothing is said of one that stands as it is. */
-  isChanged?: boolean;
 }
 
 /** Strikes an entry and says why, or puts other words or another time in its place: the old text stays in the book. */
-export function Correct<S extends z.ZodType>({
-  entry: id,
-  kind,
-  what,
-  instead,
-  children,
-  onOpen,
-  label = 'Correct',
-  isChanged = true,
-}: Props<S>) {
-  const { append, entries, round, consequencesOf } = useRound();
-  const [open, setOpen] = useState(false);
-  const [reason, setReason] = useState('');
-  const { busy, run, at, say, forget } = useAction();
-  const field = useId();
-  const entry = entries.find((one) => one.id === id);
-  const [moment, setMoment] = useState<number | null>(null);
+export function Correct<S extends z.ZodType, V extends object>({ what, label = 'Correct', ...props }: Props<S, V>) {
+  const { entries } = useRound();
+  const { title } = props.kind;
+  const entry = entries.find((one) => one.id === props.entry);
   if (!entry) return null;
-  const written = Date.parse(entry.at.utc);
-  const isMoved = moment !== null && moment !== written;
-  const mayReplace = kind.correction === 'replace';
-
-  const payloadOf = (replacing: boolean) => {
-    const payload = replacing && isChanged ? instead?.() : undefined;
-    const change = {
-      ...(payload === undefined ? {} : { payload, version: kind.version }),
-      ...(replacing && isMoved ? { at: instantAt(moment, entry.at.offset) } : {}),
-    };
-    return { entry: id, kind: kind.kind, reason, ...(replacing ? { instead: change } : {}) };
-  };
-  const write = (replacing: boolean) =>
-    run(async () => {
-      await append(struck, payloadOf(replacing), { at: entry.visit });
-      setOpen(false);
-      setReason('');
-    });
   return (
-    <>
-      <Button
-        type="text"
-        size="small"
-        aria-label={`${label} ${what}`}
-        onClick={() => {
-          forget();
-          setMoment(written);
-          onOpen?.();
-          setOpen(true);
-        }}
-      >
-        {label}
-      </Button>
-      <Modal
-        open={open}
-        onCancel={() => setOpen(false)}
-        title={what.startsWith(kind.title.toLowerCase()) ? kind.title + what.slice(kind.title.length) : `${kind.title}: ${what}`}
-        destroyOnHidden
-        footer={null}
-      >
-        {open && (
-          <div className="stack">
-            {children}
-            {mayReplace && <MomentField label="When it was" value={moment ?? written} zone={round.plan.zone} onChange={setMoment} />}
-            <div className="typed">
-              <label htmlFor={field}>Why</label>
-              <Input
-                id={field}
-                value={reason}
-                maxLength={500}
-                onChange={(event) => setReason(event.target.value)}
-                placeholder="misread, typing slip, wrong well …"
-              />
-              {at('reason') && <p className="field-error">{at('reason')}</p>}
-            </div>
-            <Consequences
-              entry={entry}
-              payloadOf={payloadOf}
-              mayReplace={mayReplace && (isMoved || instead !== undefined)}
-              of={consequencesOf}
-            />
-            <p className="soft small">The old entry stays in the book, struck through, with your initials.</p>
-            <Said say={at('reason') ? null : say} />
-            <div className="row">
-              {mayReplace && (
-                <Button type="primary" loading={busy} onClick={() => void write(true)}>
-                  Write the correction
-                </Button>
-              )}
-              <Button danger loading={busy} onClick={() => void write(false)}>
-                Strike it
-              </Button>
-              <Button onClick={() => setOpen(false)}>Leave it</Button>
-            </div>
-          </div>
-        )}
-      </Modal>
-    </>
+    <FormDialog
+      type="text"
+      size="small"
+      open={label}
+      aria-label={`${label} ${what}`}
+      title={what.startsWith(title.toLowerCase()) ? title + what.slice(title.length) : `${title}: ${what}`}
+    >
+      {(close) => <Correction {...props} entry={entry} close={close} />}
+    </FormDialog>
   );
 }
 
-interface ConsequencesProps {
+interface Draft<V> {
+  instead: V | null;
+  /** When it was: ms since 1970 in UTC. */
+  moment: number;
+  reason: string;
+}
+
+type CorrectionProps<S extends z.ZodType, V extends object> = Pick<Props<S, V>, 'kind' | 'stands' | 'children'> & {
   entry: Entry;
-  payloadOf: (replacing: boolean) => z.input<typeof struck.payload>;
-  mayReplace: boolean;
-  of: ReturnType<typeof useRound>['consequencesOf'];
+  close: () => void;
+};
+
+function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands, children, close }: CorrectionProps<S, V>) {
+  const { append, round, consequencesOf } = useRound();
+  const written = Date.parse(entry.at.utc);
+  const mayReplace = kind.correction === 'replace';
+  const isReplacing = useRef(mayReplace);
+  const schema = z.object({ reason: struck.payload.shape.reason.meta({ title: 'Why' }), instead: kind.payload.optional() });
+
+  const read = ({ instead, reason }: Pick<Draft<V>, 'instead' | 'reason'>, replacing: boolean) => {
+    // Nothing is said of a payload that stands as it is.
+    const isChanged = instead !== null && JSON.stringify(instead) !== JSON.stringify(stands);
+    return asTyped({ reason, ...(replacing && isChanged ? { instead } : {}) }, schema);
+  };
+  const payloadOf = ({ reason, instead }: z.infer<typeof schema>, moment: number, replacing: boolean): z.input<typeof struck.payload> => {
+    const change = {
+      ...(instead === undefined ? {} : { payload: instead, version: kind.version }),
+      ...(moment === written ? {} : { at: instantAt(moment, entry.at.offset) }),
+    };
+    return { entry: entry.id, kind: kind.kind, reason, ...(replacing ? { instead: change } : {}) };
+  };
+  const form = useEntryForm<Draft<V>, z.infer<typeof schema>>({
+    keep: `correction.${entry.id}`,
+    initial: { instead: stands ?? null, moment: written, reason: '' },
+    schema,
+    read: (draft) => read(draft, isReplacing.current),
+    at: (path) => path.replace(/^instead\.payload\b/, 'instead'),
+    write: async (said, { id, kept }) => {
+      await append(struck, payloadOf(said, form.values.moment, isReplacing.current), { at: entry.visit, id, kept });
+      close();
+    },
+  });
+  const { instead, moment } = form.values;
+  const writeAs = (replacing: boolean) => () => {
+    isReplacing.current = replacing;
+    form.form.submit();
+  };
+  const leave = () => {
+    form.clear();
+    close();
+  };
+  const consequences = (replacing: boolean) => {
+    // The reason does not matter for what follows.
+    const parsed = schema.safeParse(read({ instead, reason: 'what would follow' }, replacing).value);
+    if (!parsed.success) return [];
+    return consequencesOf(struck, payloadOf(parsed.data, moment, replacing), { at: entry.visit }).map((one) =>
+      sayConsequence(one, round.plan.zone),
+    );
+  };
+  return (
+    <EntryForm
+      of={form}
+      submit={mayReplace ? 'Write the correction' : 'Strike it'}
+      tone={mayReplace ? 'primary' : 'danger'}
+      enter="nothing"
+      onSubmit={writeAs(mayReplace)}
+      className="stack"
+      beside={
+        <>
+          {mayReplace && (
+            <Button size="large" danger loading={form.busy} onClick={writeAs(false)}>
+              Strike it
+            </Button>
+          )}
+          <Button size="large" onClick={leave}>
+            Leave it
+          </Button>
+        </>
+      }
+    >
+      {instead && children?.(instead)}
+      {mayReplace && (
+        <Field name="moment" label="When it was">
+          <MomentInput zone={round.plan.zone} />
+        </Field>
+      )}
+      <Field name="reason" placeholder="misread, typing slip, wrong well …" />
+      <Consequences corrected={mayReplace && (moment !== written || stands) ? consequences(true) : []} gone={consequences(false)} />
+      <p className="soft small">The old entry stays in the book, struck through, with your initials.</p>
+    </EntryForm>
+  );
 }
 
 /** What each of the two acts would change beside the entry itself, before one of them is chosen. */
-function Consequences({ entry, payloadOf, mayReplace, of }: ConsequencesProps) {
-  const { round } = useRound();
-  const sentences = (replacing: boolean) => {
-    // The reason does not matter for what follows.
-    const payload = { ...payloadOf(replacing), reason: 'what would follow' };
-    return of(struck, payload, { at: entry.visit }).map((one) => sayConsequence(one, round.plan.zone));
-  };
-  const [corrected, gone] = [mayReplace ? sentences(true) : [], sentences(false)];
+function Consequences({ corrected, gone }: { corrected: string[]; gone: string[] }) {
   if (corrected.length + gone.length === 0) return null;
   const list = (title: string, said: string[]) =>
     said.length > 0 && (

@@ -1,12 +1,12 @@
 import type { EntryKind } from '@fonte/core/book';
-import { Button, Input, Modal } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { Button } from 'antd';
+import type { ReactNode } from 'react';
 import type { z } from 'zod';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
-import { Labelled } from '../form/Labelled.tsx';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { FormDialog } from '../form/FormDialog.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { useDraft } from '../units/useDraft.ts';
 import { Correct } from './Correct.tsx';
 import { useRound } from './useRound.ts';
 
@@ -35,10 +35,6 @@ interface Props {
 
 /** Something is left out or given up, with a reason, and can be taken back: it says so where it was. */
 export function Reasoned({ kind, stood, at: visit, keep, words, children }: Props) {
-  const { append } = useRound();
-  const [open, setOpen] = useState(false);
-  const [reason, setReason, clear, entryId] = useDraft(keep, '');
-  const { busy, run, at, say } = useAction();
   if (stood)
     return (
       <div className="finding question">
@@ -51,33 +47,45 @@ export function Reasoned({ kind, stood, at: visit, keep, words, children }: Prop
         </div>
       </div>
     );
-  const write = () =>
-    run(async () => {
-      await append(kind, { reason }, { ...(visit ? { at: visit } : {}), id: entryId, kept: clear });
-      setOpen(false);
-    });
   return (
     <div>
-      <Button type="text" onClick={() => setOpen(true)}>
-        {words.open}
-      </Button>
-      <Modal open={open} title={words.title} onCancel={() => setOpen(false)} footer={null} destroyOnHidden>
-        <div className="stack">
-          {children}
-          <Labelled label={words.why} error={at('reason')}>
-            {(field) => (
-              <Input id={field} size="large" value={reason} maxLength={300} onChange={(event) => setReason(event.target.value)} />
-            )}
-          </Labelled>
-          <Said say={at('reason') ? null : say} />
-          <div className="row">
-            <Button danger loading={busy} onClick={() => void write()}>
-              {words.write}
-            </Button>
-            <Button onClick={() => setOpen(false)}>{words.back}</Button>
-          </div>
-        </div>
-      </Modal>
+      <FormDialog type="text" open={words.open} title={words.title}>
+        {(close) => (
+          <Reason kind={kind} {...(visit ? { at: visit } : {})} keep={keep} words={words} close={close}>
+            {children}
+          </Reason>
+        )}
+      </FormDialog>
     </div>
+  );
+}
+
+function Reason({ kind, at: visit, keep, words, children, close }: Omit<Props, 'stood'> & { close: () => void }) {
+  const { append } = useRound();
+  const form = useEntryForm<{ reason: string }, { reason: string }>({
+    keep,
+    initial: { reason: '' },
+    schema: kind.payload,
+    write: async (payload, { id, kept }) => {
+      await append(kind, payload, { ...(visit ? { at: visit } : {}), id, kept });
+      close();
+    },
+  });
+  return (
+    <EntryForm
+      of={form}
+      submit={words.write}
+      tone="danger"
+      enter="nothing"
+      className="stack"
+      beside={
+        <Button size="large" onClick={close}>
+          {words.back}
+        </Button>
+      }
+    >
+      {children}
+      <Field name="reason" label={words.why} />
+    </EntryForm>
   );
 }

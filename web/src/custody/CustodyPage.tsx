@@ -2,7 +2,7 @@ import { formLines } from '@fonte/core/round';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import './custody.css';
-import { Form } from './CustodyForm.tsx';
+import { CustodyForm } from './CustodyForm.tsx';
 import { Handed } from './Handed.tsx';
 
 /** The count, the temperature, what the lab would refuse and why, the signature. */
@@ -13,7 +13,7 @@ export function CustodyPage() {
   return (
     <div className="stack-wide">
       <h1>{lines.length > 0 ? `${lines.length} bottle${lines.length === 1 ? '' : 's'} to hand over` : 'Hand-over'}</h1>
-      {lines.length > 0 && <Form lab={lab} lines={lines} />}
+      {lines.length > 0 && <CustodyForm lab={lab} lines={lines} />}
       {lines.length === 0 && round.handOvers.length === 0 && (
         <Empty title="Nothing is in the cooler yet">
           <p>Bottles stand here once they are filled.</p>

@@ -1,17 +1,15 @@
 import { askIntake, handedOver, type HandOver } from '@fonte/core/custody';
-import { showTyped, type Typed } from '@fonte/core/units';
-import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { showTyped } from '@fonte/core/units';
+import { Button } from 'antd';
 import { Link } from 'react-router';
 import { call } from '../api/call.ts';
-import { Labelled } from '../form/Labelled.tsx';
+import { Field } from '../form/Field.tsx';
 import { Correct } from '../book/Correct.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
 
 export function Handed({ handOver }: { handOver: HandOver }) {
   const { id, round, refresh } = useRound();
@@ -78,42 +76,15 @@ export function Handed({ handOver }: { handOver: HandOver }) {
 
 /** A hand-over can be put right like anything else; what follows from it is said before. */
 function CorrectHandOver({ handOver: { entry, form } }: { handOver: HandOver }) {
-  const [temperature, setTemperature] = useState<Typed>(form.coolerTemperature);
-  const [texts, setTexts] = useState({ seal: form.seal, receivedBy: form.receivedBy });
-  const isChanged =
-    JSON.stringify([temperature, texts.seal, texts.receivedBy]) !== JSON.stringify([form.coolerTemperature, form.seal, form.receivedBy]);
   return (
-    <Correct
-      entry={entry}
-      kind={handedOver}
-      what="the hand-over"
-      isChanged={isChanged}
-      onOpen={() => {
-        setTemperature(form.coolerTemperature);
-        setTexts({ seal: form.seal, receivedBy: form.receivedBy });
-      }}
-      instead={() => ({ ...form, coolerTemperature: temperature, ...texts })}
-    >
-      <TypedField
-        label="In the cooler"
-        value={temperature}
-        units={['degC', 'degF']}
-        onChange={setTemperature}
-        error={numberError(temperature)}
-      />
-      <Labelled label="Seal number">
-        {(id) => <Input id={id} value={texts.seal} maxLength={40} onChange={(event) => setTexts({ ...texts, seal: event.target.value })} />}
-      </Labelled>
-      <Labelled label="Taken by">
-        {(id) => (
-          <Input
-            id={id}
-            value={texts.receivedBy}
-            maxLength={120}
-            onChange={(event) => setTexts({ ...texts, receivedBy: event.target.value })}
-          />
-        )}
-      </Labelled>
+    <Correct entry={entry} kind={handedOver} what="the hand-over" stands={form}>
+      {() => (
+        <>
+          <Field name={['instead', 'coolerTemperature']} label="In the cooler" />
+          <Field name={['instead', 'seal']} />
+          <Field name={['instead', 'receivedBy']} />
+        </>
+      )}
     </Correct>
   );
 }

@@ -8,8 +8,10 @@ interface Props {
   label?: string;
   placeholder?: string;
   /** Names of editions; the first one leads. */
-  value: readonly string[];
-  onChange: (value: string[]) => void;
+  value?: readonly string[] | null;
+  /** What holds where nothing was chosen. */
+  usual?: readonly string[];
+  onChange?: (value: string[]) => void;
   /** The sets on offer. */
   sets: readonly LimitSet[];
 }
@@ -20,7 +22,7 @@ export function setsOn(day: string): LimitSet[] {
 }
 
 /** The choice of limit sets, in order. */
-export function LimitSets({ id, label, placeholder = 'Choose at least one', value, onChange, sets }: Props) {
+export function LimitSets({ id, label, placeholder = 'Choose at least one', value, usual = [], onChange = () => undefined, sets }: Props) {
   return (
     <Select
       {...(id ? { id } : {})}
@@ -28,7 +30,7 @@ export function LimitSets({ id, label, placeholder = 'Choose at least one', valu
       mode="multiple"
       style={{ width: '100%' }}
       size="large"
-      value={[...value]}
+      value={[...(value ?? usual)]}
       onChange={onChange}
       maxCount={6}
       options={sets.map((set) => ({ value: refOf(set), label: set.name }))}

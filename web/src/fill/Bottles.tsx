@@ -7,7 +7,7 @@ import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
 import { showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
-import { Discard } from './FillNow.tsx';
+import { Discard } from './Discard.tsx';
 
 /** The bottles of a point, and what became of each. */
 export function Bottles({ visit }: { visit: VisitState }) {

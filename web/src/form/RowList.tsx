@@ -1,6 +1,7 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Form } from 'antd';
 import type { ReactNode } from 'react';
+import { RowContext } from './Field.tsx';
 
 interface Props {
   name: (string | number)[];
@@ -18,29 +19,31 @@ interface Props {
 /** A list of rows in a form, each with the same fields; rows are added and removed. */
 export function RowList({ name, one, add, fresh, least = 0, children }: Props) {
   return (
-    <Form.List name={name}>
-      {(rows, { add: addRow, remove }) => (
-        <>
-          {rows.map((row) => (
-            <div key={row.key} className="register-row">
-              {children(row.name)}
-              {rows.length > least && (
-                <Button
-                  type="text"
-                  icon={<DeleteOutlined />}
-                  onClick={() => remove(row.name)}
-                  aria-label={`Remove ${one} ${row.name + 1}`}
-                />
-              )}
+    <RowContext value={name}>
+      <Form.List name={name}>
+        {(rows, { add: addRow, remove }) => (
+          <>
+            {rows.map((row) => (
+              <div key={row.key} className="register-row">
+                {children(row.name)}
+                {rows.length > least && (
+                  <Button
+                    type="text"
+                    icon={<DeleteOutlined />}
+                    onClick={() => remove(row.name)}
+                    aria-label={`Remove ${one} ${row.name + 1}`}
+                  />
+                )}
+              </div>
+            ))}
+            <div>
+              <Button icon={<PlusOutlined />} onClick={() => addRow(fresh())}>
+                {add}
+              </Button>
             </div>
-          ))}
-          <div>
-            <Button icon={<PlusOutlined />} onClick={() => addRow(fresh())}>
-              {add}
-            </Button>
-          </div>
-        </>
-      )}
-    </Form.List>
+          </>
+        )}
+      </Form.List>
+    </RowContext>
   );
 }

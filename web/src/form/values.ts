@@ -1,4 +1,6 @@
 import { readNumber, sayNumber, toBase, type Typed } from '@fonte/core/units';
+import type { z } from 'zod';
+import { fieldAt } from './schema.ts';
 
 /** What is wrong with a field: the path of its value, dotted. */
 export interface FieldProblem {
@@ -6,38 +8,73 @@ export interface FieldProblem {
   message: string;
 }
 
+/** What a form holds as what a schema asks for, and what is wrong with it before the schema has seen it. */
+export interface Read {
+  value: unknown;
+  problems: FieldProblem[];
+}
+
+type Leaf = (value: Typed | string, path: string) => unknown;
+
 const isTyped = (value: unknown): value is Typed =>
   typeof value === 'object' && value !== null && typeof (value as Typed).text === 'string' && typeof (value as Typed).unit === 'string';
 
+/** Every typed quantity and text of a form as `leaf` has it; what it makes undefined is left out. */
+function mapLeaves(value: unknown, leaf: Leaf, path = ''): unknown {
+  if (isTyped(value) || typeof value === 'string') return leaf(value, path);
+  if (typeof value !== 'object' || value === null) return value;
+  const below = (key: string | number, inner: unknown) => mapLeaves(inner, leaf, path === '' ? String(key) : `${path}.${key}`);
+  if (Array.isArray(value)) return value.map((inner, index) => below(index, inner));
+  const entries = Object.entries(value).map(([key, inner]) => [key, below(key, inner)] as const);
+  return Object.fromEntries(entries.filter(([, inner]) => inner !== undefined));
+}
+
 /**
- * What a form holds as what a schema asks for: typed quantities as numbers in base units. An empty one is left out, as is an
- * empty text; what is no number is a problem at its field.
+ * A form whose schema keeps numbers: typed quantities in base units. An empty one is left out, as is an empty text; what is no
+ * number is a problem at its field.
  */
-export function inBase(values: unknown, path = ''): { value: unknown; problems: FieldProblem[] } {
-  if (isTyped(values)) {
-    if (values.text.trim() === '') return { value: undefined, problems: [] };
-    const reading = readNumber(values.text);
-    return reading.ok
-      ? { value: toBase(reading.value, values.unit), problems: [] }
-      : { value: undefined, problems: [{ path, message: sayNumber(reading) }] };
-  }
-  if (values === '') return { value: undefined, problems: [] };
-  if (typeof values !== 'object' || values === null) return { value: values, problems: [] };
+export function inBase(values: unknown): Read {
   const problems: FieldProblem[] = [];
-  const below = (key: string | number, inner: unknown) => {
-    const found = inBase(inner, path === '' ? String(key) : `${path}.${key}`);
-    problems.push(...found.problems);
-    return found.value;
-  };
-  const value = Array.isArray(values)
-    ? values.map((inner, index) => below(index, inner))
-    : Object.fromEntries(
-        Object.entries(values)
-          .map(([key, inner]) => [key, below(key, inner)] as const)
-          .filter(([, inner]) => inner !== undefined),
-      );
+  const value = mapLeaves(values, (one, path) => {
+    if (typeof one === 'string') return one === '' ? undefined : one;
+    if (one.text.trim() === '') return undefined;
+    const reading = readNumber(one.text);
+    if (reading.ok) return toBase(reading.value, one.unit);
+    problems.push({ path, message: sayNumber(reading) });
+    return undefined;
+  });
+  return { value, problems };
+}
+
+/**
+ * A form whose schema keeps quantities as they were typed. What may stay empty and is, is left out; what is no number is a
+ * problem at its field.
+ */
+export function asTyped(values: unknown, schema: z.ZodType): Read {
+  const problems: FieldProblem[] = [];
+  const value = mapLeaves(values, (one, path) => {
+    const isEmpty = (typeof one === 'string' ? one : one.text).trim() === '';
+    if (isEmpty && fieldAt(schema, nameOf(path)).isOptional) return undefined;
+    if (typeof one === 'string') return one;
+    const reading = readNumber(one.text);
+    if (reading.ok) return one;
+    problems.push({ path, message: sayNumber(reading, one.unit) });
+    return undefined;
+  });
   return { value, problems };
 }
 
 /** The name by which Ant Design's form knows a dotted path. */
 export const nameOf = (path: string): (string | number)[] => path.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part));
+
+/**
+ * The field at which a problem is shown: the one of its path, the one that holds what the path is in (`depth.text` is at
+ * `depth`), or the first of those within it; undefined where the form shows none of them.
+ */
+export function fieldOf(path: string, fields: readonly string[]): string | undefined {
+  return (
+    fields.find((field) => field === path) ??
+    fields.filter((field) => path.startsWith(`${field}.`)).sort((a, b) => b.length - a.length)[0] ??
+    fields.find((field) => field.startsWith(`${path}.`))
+  );
+}

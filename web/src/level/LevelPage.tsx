@@ -1,4 +1,3 @@
-import { hasStop } from '@fonte/core/findings';
 import {
   lastLevel,
   levelRead,
@@ -13,31 +12,31 @@ import {
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { base, fromBase, show, showNumber, showTyped, unitLabel, type Typed } from '@fonte/core/units';
-import { Button, Input, Segmented, Select } from 'antd';
-import { useId, useState } from 'react';
+import { Button, Segmented, Select } from 'antd';
 import { useNavigate } from 'react-router';
+import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
-import { useDraft } from '../units/useDraft.ts';
+import { numberError } from '../units/TypedField.tsx';
 import { Figure } from '../working/Figure.tsx';
 import { WellSection } from './WellSection.tsx';
-import { depthUnits } from './names.ts';
 import { LeaveOut } from './LeaveOut.tsx';
 import { Readings } from './Readings.tsx';
 
 interface Draft {
+  measuringPoint: string;
   depth: Typed;
-  mark: string;
   water: WaterState;
   kept: string;
 }
@@ -58,48 +57,31 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const navigate = useNavigate();
   const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
   const record = history.filter((row) => row.round !== id);
-  const [draft, setDraft, clear, entryId] = useDraft<Draft>(`level.${visit.id}`, {
-    depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' },
-    mark: point.well.measuringPoints[0]!.name,
-    water: 'static',
-    kept: '',
-  });
-  const [tried, setTried] = useState(false);
-  const { busy, run, at, say, forget } = useAction();
-  const why = useId();
-
-  const mark = point.well.measuringPoints.find((candidate) => candidate.name === draft.mark) ?? point.well.measuringPoints[0]!;
-  const problem = numberError(draft.depth);
-  const depth = problem ? null : base(draft.depth);
   const { tolerances } = round.tables;
-  const findings = depth === null || !tolerances ? [] : questionLevel({ depth, mark, well: point.well, record, tolerances });
-  const asks = findings.length > 0;
-  const set = (change: Partial<Draft>) => {
-    forget();
-    setDraft({ ...draft, ...change });
-  };
+  const marks = point.well.measuringPoints;
+  const markOf = (name: string) => marks.find((candidate) => candidate.name === name) ?? marks[0]!;
+  const questions = ({ measuringPoint, depth }: Draft) =>
+    numberError(depth) || !tolerances
+      ? []
+      : questionLevel({ depth: base(depth), mark: markOf(measuringPoint), well: point.well, record, tolerances });
+  const entry = useEntryForm<Draft, z.output<typeof levelRead.payload>>({
+    keep: `level.${visit.id}`,
+    initial: { measuringPoint: marks[0]!.name, depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' }, water: 'static', kept: '' },
+    schema: levelRead.payload,
+    // A reason to keep a number goes with the number that was asked about, and with no other.
+    read: ({ kept, ...reading }) => {
+      const { value, problems } = asTyped(reading, levelRead.payload);
+      return { value: questions({ kept, ...reading }).length > 0 ? { ...(value as object), kept } : value, problems };
+    },
+    write: (payload, { id: own, kept }) => append(levelRead, payload, { at: visit.id, id: own, kept }),
+    next: (draft) => ({ ...draft, depth: { text: '', unit: draft.depth.unit }, kept: '' }),
+  });
+  const draft = entry.values;
+  const mark = markOf(draft.measuringPoint);
+  const depth = numberError(draft.depth) ? null : base(draft.depth);
+  const findings = questions(draft);
   const last = lastLevel(record, mark.name);
   const { agreed } = level;
-
-  const write = () => {
-    setTried(true);
-    if (problem || hasStop(findings) || (asks && draft.kept.trim().length < 3)) return;
-    void run(async () => {
-      await append(
-        levelRead,
-        { measuringPoint: mark.name, depth: draft.depth, water: draft.water, ...(asks ? { kept: draft.kept } : {}) },
-        {
-          at: visit.id,
-          id: entryId,
-          kept: () => {
-            clear();
-            setDraft({ ...draft, depth: { text: '', unit: draft.depth.unit }, kept: '' });
-            setTried(false);
-          },
-        },
-      );
-    });
-  };
 
   const next = level.readings.at(-1);
   return (
@@ -158,21 +140,12 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               )}
             </section>
           )}
-          <form
-            className="stack"
-            onSubmit={(event) => {
-              event.preventDefault();
-              write();
-            }}
-          >
-            <TypedField
+          <EntryForm of={entry} submit="Write it down" tone={agreed ? 'default' : 'primary'} className="stack">
+            <Field
+              name="depth"
               big
               autoFocus={!agreed}
               label={level.readings.length === 0 ? 'Depth to water' : agreed ? 'Another reading' : 'Depth to water, again'}
-              value={draft.depth}
-              units={depthUnits}
-              onChange={(value) => set({ depth: value })}
-              error={(tried || (draft.depth.text !== '' && problem?.includes('feet')) ? problem : undefined) ?? at('depth')}
               hint={`From ${mark.name}. ${next && !agreed && tolerances ? `Two must agree within ${show(toleranceFor(next.typed, next.typed, tolerances), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
             />
             {recordError !== undefined && (
@@ -184,45 +157,18 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               </p>
             )}
             <Findings of={findings} />
-            {asks && (
-              <div className="typed">
-                <label htmlFor={why}>If it is right, say why</label>
-                <Input
-                  id={why}
-                  size="large"
-                  value={draft.kept}
-                  maxLength={300}
-                  onChange={(event) => set({ kept: event.target.value })}
-                  placeholder="read twice, well next door is pumping …"
-                />
-                {tried && draft.kept.trim().length < 3 && (
-                  <p className="field-error">Read again and correct the number, or say in a few words why it is right.</p>
-                )}
-              </div>
-            )}
+            {findings.length > 0 && <Field name="kept" placeholder="read twice, well next door is pumping …" />}
             <div className="row">
-              <Segmented
-                aria-label="The water is"
-                value={draft.water}
-                onChange={(water) => set({ water })}
-                options={waterStates.map((value) => ({ value, label: waterNames[value] }))}
-              />
-              {point.well.measuringPoints.length > 1 && (
-                <Select
-                  aria-label="Measuring point"
-                  value={mark.name}
-                  onChange={(name) => set({ mark: name })}
-                  options={point.well.measuringPoints.map(({ name }) => ({ value: name, label: name }))}
-                />
+              <Field name="water">
+                <Segmented aria-label="The water is" options={waterStates.map((value) => ({ value, label: waterNames[value] }))} />
+              </Field>
+              {marks.length > 1 && (
+                <Field name="measuringPoint">
+                  <Select size="large" options={marks.map(({ name }) => ({ value: name, label: name }))} />
+                </Field>
               )}
             </div>
-            <Said say={at('depth') ? null : say} />
-            <div>
-              <Button type={agreed ? 'default' : 'primary'} size="large" htmlType="submit" loading={busy}>
-                Write it down
-              </Button>
-            </div>
-          </form>
+          </EntryForm>
           <LeaveOut visit={visit} level={level} />
           <Readings visit={visit} level={level} />
         </div>

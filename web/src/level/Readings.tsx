@@ -1,20 +1,16 @@
 import { levelRead, questionLevel, type LevelState, waterNames } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
 import { base, showTyped, type Typed } from '@fonte/core/units';
-import { Input } from 'antd';
-import { useId, useState } from 'react';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
-import { depthUnits } from './names.ts';
+import { Field } from '../form/Field.tsx';
 import { showTime } from '../time/show.ts';
-import { numberError, TypedField } from '../units/TypedField.tsx';
+import { numberError } from '../units/TypedField.tsx';
 
 export function Readings({ visit, level }: { visit: VisitState; level: LevelState }) {
   const { entries, round } = useRound();
   const written = entries.filter(levelRead.is).filter((entry) => entry.visit === visit.id);
-  const [instead, setInstead] = useState<Typed>({ text: '', unit: 'm' });
-  const [kept, setKept] = useState('');
   if (written.length === 0) return null;
   return (
     <section className="stack">
@@ -39,15 +35,14 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
                   entry={entry.id}
                   kind={levelRead}
                   what={showTyped(standing.typed)}
-                  onOpen={() => {
-                    setInstead(standing.typed);
-                    setKept(entry.payload.kept ?? '');
-                  }}
-                  isChanged={instead.text !== standing.typed.text || instead.unit !== standing.typed.unit}
-                  instead={() => ({ ...entry.payload, depth: instead, ...(kept.trim() ? { kept } : {}) })}
+                  stands={{ ...entry.payload, depth: standing.typed, kept: entry.payload.kept ?? '' }}
                 >
-                  <TypedField label="Should read" value={instead} units={depthUnits} onChange={setInstead} error={numberError(instead)} />
-                  <Asked visit={visit} mark={entry.payload.measuringPoint} depth={instead} kept={kept} onKept={setKept} />
+                  {({ measuringPoint, depth }) => (
+                    <>
+                      <Field name={['instead', 'depth']} label="Should read" />
+                      <Asked visit={visit} mark={measuringPoint} depth={depth} />
+                    </>
+                  )}
                 </Correct>
               )}
             </li>
@@ -58,18 +53,9 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
   );
 }
 
-interface AskedProps {
-  visit: VisitState;
-  mark: string;
-  depth: Typed;
-  kept: string;
-  onKept: (kept: string) => void;
-}
-
 /** A corrected level is asked the same questions as the one it replaces. */
-function Asked({ visit: { point }, mark: name, depth, kept, onKept }: AskedProps) {
+function Asked({ visit: { point }, mark: name, depth }: { visit: VisitState; mark: string; depth: Typed }) {
   const { round } = useRound();
-  const id = useId();
   const { tolerances } = round.tables;
   const mark = point.type === 'well' ? point.well.measuringPoints.find((one) => one.name === name) : undefined;
   if (point.type !== 'well' || !mark || !tolerances || numberError(depth)) return null;
@@ -78,10 +64,7 @@ function Asked({ visit: { point }, mark: name, depth, kept, onKept }: AskedProps
   return (
     <>
       <Findings of={findings} />
-      <div className="typed">
-        <label htmlFor={id}>If it is right, say why</label>
-        <Input id={id} value={kept} maxLength={300} onChange={(event) => onKept(event.target.value)} />
-      </div>
+      <Field name={['instead', 'kept']} />
     </>
   );
 }

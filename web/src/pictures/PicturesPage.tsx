@@ -2,16 +2,16 @@ import { CameraOutlined } from '@ant-design/icons';
 import { addressOf } from '@fonte/core/endpoints';
 import { keepPicture, pictureFile, pictureTaken, type Picture } from '@fonte/core/pictures';
 import type { VisitState } from '@fonte/core/round';
-import { Button, Image, Input, Upload } from 'antd';
+import { Button, Image, Upload } from 'antd';
+import { useRef } from 'react';
 import { call } from '../api/call.ts';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Empty } from '../feedback/Feedback.tsx';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
-import { Labelled } from '../form/Labelled.tsx';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
 import { showMoment } from '../time/show.ts';
-import { useDraft } from '../units/useDraft.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { shrunk } from './shrink.ts';
@@ -20,44 +20,43 @@ import './pictures.css';
 /** What was seen at a point: the outlet, a label, damage. A picture is kept as soon as it is chosen. */
 function PicturesAt({ visit }: { visit: VisitState }) {
   const { id: round, append } = useRound();
-  const [shows, setShows, clear, entryId] = useDraft(`picture.${visit.id}`, '');
-  const { busy, run, at, say } = useAction();
-  const keep = (chosen: File) =>
-    run(async () => {
-      const kept = await call(keepPicture, { in: { round }, body: await shrunk(chosen) });
-      await append(pictureTaken, { ...kept, shows }, { at: visit.id, id: entryId, kept: clear });
-    });
+  const chosen = useRef<File | null>(null);
+  const form = useEntryForm<{ shows: string }, { shows: string }>({
+    keep: `picture.${visit.id}`,
+    initial: { shows: '' },
+    schema: pictureTaken.payload.pick({ shows: true }),
+    write: async ({ shows }, { id, kept: done }) => {
+      if (!chosen.current) return;
+      const kept = await call(keepPicture, { in: { round }, body: await shrunk(chosen.current) });
+      await append(pictureTaken, { ...kept, shows }, { at: visit.id, id, kept: done });
+    },
+  });
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
-      <div className="stack picture-ask">
-        <Labelled label="What it shows, before you take it" error={at('shows')}>
-          {(field) => (
-            <Input
-              id={field}
-              size="large"
-              value={shows}
-              maxLength={200}
-              placeholder="outlet from below, cracked cap …"
-              onChange={(event) => setShows(event.target.value)}
-            />
-          )}
-        </Labelled>
-        <Said say={at('shows') ? null : say} />
-        <Upload
-          accept="image/*"
-          showUploadList={false}
-          beforeUpload={(chosen) => {
-            void keep(chosen);
-            return false;
-          }}
-        >
-          <Button type="primary" size="large" icon={<CameraOutlined />} loading={busy}>
-            Take a picture
-          </Button>
-        </Upload>
-        <p className="soft small">Without people on it. It is made smaller, and where it was taken is not kept in it.</p>
-      </div>
+      <EntryForm
+        of={form}
+        enter="nothing"
+        className="stack picture-ask"
+        beside={
+          <Upload
+            accept="image/*"
+            showUploadList={false}
+            beforeUpload={(file) => {
+              chosen.current = file;
+              form.form.submit();
+              return false;
+            }}
+          >
+            <Button type="primary" size="large" icon={<CameraOutlined />} loading={form.busy}>
+              Take a picture
+            </Button>
+          </Upload>
+        }
+      >
+        <Field name="shows" placeholder="outlet from below, cracked cap …" />
+      </EntryForm>
+      <p className="soft small">Without people on it. It is made smaller, and where it was taken is not kept in it.</p>
       {visit.pictures.length === 0 ? (
         <Empty title="No picture of this visit yet" />
       ) : (

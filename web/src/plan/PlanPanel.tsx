@@ -1,47 +1,34 @@
+import { showDate } from '@fonte/core/time';
 import { analysisIds, analysisName, cardOf, extraPurposes, purpose, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, extraPlanned } from '@fonte/core/plan';
 import type { VisitState } from '@fonte/core/round';
 import { Button, Checkbox, Select } from 'antd';
 import { Correct } from '../book/Correct.tsx';
+import { DataTable } from '../feedback/DataTable.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { showDate } from '../time/show.ts';
 import { Labels } from './Labels.tsx';
 import './plan.css';
 
 /** What can be asked for in the edition of the round. */
 const offered = (table: BottleTable | null) => analysisIds.filter((id) => table?.analyses[id]);
 
-function Analyses({ visit }: { visit: VisitState }) {
+/** Whether an analysis is asked for at a visit; changed at once. */
+function Asked({ visit, analysis }: { visit: VisitState; analysis: AnalysisId }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
-  const toggle = (id: AnalysisId, on: boolean) =>
-    void run(() => append(on ? analysisAdded : analysisRemoved, { analysis: id }, { at: visit.id }));
+  const toggle = (on: boolean) => void run(() => append(on ? analysisAdded : analysisRemoved, { analysis }, { at: visit.id }));
   return (
-    <tr>
-      <th scope="row">
-        {visit.name}
-        <div className="small soft">
-          {visit.point.code}, {visit.point.place}
-        </div>
-        <Extras visit={visit} />
-      </th>
-      {offered(visit.table).map((id) => (
-        <td key={id} data-label={analysisName(visit.table, id)}>
-          <Checkbox
-            checked={visit.analyses.includes(id)}
-            disabled={busy}
-            onChange={(event) => toggle(id, event.target.checked)}
-            aria-label={`${analysisName(visit.table, id)} at ${visit.name}`}
-          />
-        </td>
-      ))}
-      <td data-label="Bottles">
-        {visit.bottles.filter((bottle) => !bottle.lost).length}
-        {say && <Said say={say} />}
-      </td>
-    </tr>
+    <>
+      <Checkbox
+        checked={visit.analyses.includes(analysis)}
+        disabled={busy}
+        onChange={(event) => toggle(event.target.checked)}
+        aria-label={`${analysisName(visit.table, analysis)} at ${visit.name}`}
+      />
+      <Said say={say} />
+    </>
   );
 }
 
@@ -108,33 +95,30 @@ function Packing() {
       {counts.length === 0 ? (
         <p className="soft">No analysis is chosen, so there is no bottle to pack.</p>
       ) : (
-        <table className="dense">
-          <thead>
-            <tr>
-              <th className="number">Bottles</th>
-              <th className="number">Spare</th>
-              <th>Kind</th>
-            </tr>
-          </thead>
-          <tbody>
-            {counts.map(({ rule, needed, spares }) => {
-              const { name, volume, container, preservative } = cardOf(table!, rule);
-              return (
-                <tr key={rule}>
-                  <td className="number strong">{needed}</td>
-                  <td className="number">{spares}</td>
-                  <td>
+        <DataTable
+          label="To pack"
+          rows={counts}
+          rowKey={({ rule }) => rule}
+          columns={[
+            {
+              title: 'Kind',
+              render: ({ rule }) => {
+                const { name, volume, container, preservative } = cardOf(table!, rule);
+                return (
+                  <>
                     {name}, {volume} mL
                     <div className="small soft">
                       {container}
                       {preservative ? `. ${preservative.name}` : ''}
                     </div>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+                  </>
+                );
+              },
+            },
+            { title: 'Bottles', isNumber: true, render: ({ needed }) => <span className="strong">{needed}</span> },
+            { title: 'Spare', isNumber: true, render: ({ spares }) => spares },
+          ]}
+        />
       )}
       {counts.some(({ rule }) => cardOf(table!, rule).preservative?.hazard.includes('cid')) && (
         <p className="finding question small">
@@ -160,24 +144,31 @@ export function PlanPanel() {
     <div className="plan">
       <section className="stack">
         <h2>Points and analyses</h2>
-        <div className="scroll" tabIndex={0} role="region" aria-label="Points and analyses">
-          <table className="dense plan-table">
-            <thead>
-              <tr>
-                <th>Point</th>
-                {offered(round.tables.bottles).map((id) => (
-                  <th key={id}>{analysisName(round.tables.bottles, id)}</th>
-                ))}
-                <th>Bottles</th>
-              </tr>
-            </thead>
-            <tbody>
-              {round.visits.map((visit) => (
-                <Analyses key={visit.id} visit={visit} />
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          label="Points and analyses"
+          className="plan-table"
+          rows={round.visits}
+          rowKey={(visit) => visit.id}
+          columns={[
+            {
+              title: 'Point',
+              render: (visit) => (
+                <>
+                  <span className="strong">{visit.name}</span>
+                  <div className="small soft">
+                    {visit.point.code}, {visit.point.place}
+                  </div>
+                  <Extras visit={visit} />
+                </>
+              ),
+            },
+            ...offered(round.tables.bottles).map((id) => ({
+              title: analysisName(round.tables.bottles, id),
+              render: (visit: VisitState) => <Asked visit={visit} analysis={id} />,
+            })),
+            { title: 'Bottles', isNumber: true, render: (visit) => visit.bottles.filter((bottle) => !bottle.lost).length },
+          ]}
+        />
         <p className="soft small">
           {showDate(round.plan.date)}. {round.plan.system}.{' '}
           {round.plan.lab ? `Lab: ${round.plan.lab.name}.` : 'No lab: levels only, or bring the samples to a lab of your own.'}

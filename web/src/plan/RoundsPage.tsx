@@ -1,10 +1,11 @@
+import { showDate } from '@fonte/core/time';
 import { sayNext, listRounds } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Button } from 'antd';
+import { DataTable } from '../feedback/DataTable.tsx';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { usePages } from '../api/usePages.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { showDate } from '../time/show.ts';
 
 export function RoundsPage() {
   const { items: data, error, retry, more } = usePages(listRounds, {}, 50, (round) => `${round.date} ${round.code}`);
@@ -23,39 +24,28 @@ export function RoundsPage() {
           <Link to="/rounds/new">Plan a round</Link>
         </Empty>
       ) : (
-        <div className="scroll" tabIndex={0} role="region" aria-label="Rounds">
-          <table className="dense">
-            <thead>
-              <tr>
-                <th>Date</th>
-                <th>Round</th>
-                <th>Code</th>
-                <th>What is next</th>
-              </tr>
-            </thead>
-            <tbody>
-              {data.map((round) => (
-                <tr key={round.id}>
-                  <td style={{ whiteSpace: 'nowrap' }}>{showDate(round.date)}</td>
-                  <td>
-                    <Link to={`/rounds/${round.id}`}>{round.name}</Link>
-                  </td>
-                  <td>{round.code}</td>
-                  <td>
-                    {round.closed ? (
-                      <span className="word tone-good">
-                        <Mark kind="good" size={15} />
-                        Done
-                      </span>
-                    ) : (
-                      round.overview.next && sayNext(round.overview.next)
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <DataTable
+          label="Rounds"
+          rows={data}
+          rowKey={(round) => round.id}
+          columns={[
+            { title: 'Round', render: (round) => <Link to={`/rounds/${round.id}`}>{round.name}</Link> },
+            { title: 'Date', isShort: true, render: (round) => showDate(round.date) },
+            { title: 'Code', render: (round) => round.code },
+            {
+              title: 'What is next',
+              render: (round) =>
+                round.closed ? (
+                  <span className="word tone-good">
+                    <Mark kind="good" size={15} />
+                    Done
+                  </span>
+                ) : (
+                  round.overview.next && sayNext(round.overview.next)
+                ),
+            },
+          ]}
+        />
       )}
       {more && (
         <div>

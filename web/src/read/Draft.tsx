@@ -16,6 +16,7 @@ import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../api/call.ts';
 import { deviceId, useSession } from '../session/session.ts';
+import { DataTable } from '../feedback/DataTable.tsx';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
@@ -126,28 +127,17 @@ function Unread({ draft }: { draft: ReportDraft }) {
             <Mark kind="question" />
             Not understood: {draft.unreadCount} of {draft.rowCount} rows
           </h2>
-          <div className="scroll" tabIndex={0} role="region" aria-label="Rows not understood">
-            <table className="dense">
-              <thead>
-                <tr>
-                  <th className="number">Line</th>
-                  <th className="number">Column</th>
-                  <th>It says</th>
-                  <th>Why not</th>
-                </tr>
-              </thead>
-              <tbody>
-                {draft.unread.slice(0, 30).map((row) => (
-                  <tr key={`${row.line} ${row.column}`}>
-                    <td className="number">{row.line}</td>
-                    <td className="number">{row.column}</td>
-                    <td>{row.cell || '(empty)'}</td>
-                    <td>{sayPlace(row)}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </div>
+          <DataTable
+            label="Rows not understood"
+            rows={draft.unread.slice(0, 30)}
+            rowKey={(row) => `${row.line} ${row.column}`}
+            columns={[
+              { title: 'Line', isNumber: true, render: (row) => row.line },
+              { title: 'Column', isNumber: true, render: (row) => row.column },
+              { title: 'It says', render: (row) => row.cell || '(empty)' },
+              { title: 'Why not', render: (row) => sayPlace(row) },
+            ]}
+          />
           {draft.unreadCount > 30 && <p className="soft">and {draft.unreadCount - 30} more</p>}
         </section>
       )}

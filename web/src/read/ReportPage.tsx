@@ -1,9 +1,10 @@
 import { addressOf } from '@fonte/core/endpoints';
 import { fetchReports, isToRead, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
-import { Button, Input, Upload } from 'antd';
-import { useId, useState } from 'react';
+import { Button, Upload } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import type { z } from 'zod';
 import { call } from '../api/call.ts';
 import { deviceId, useSession } from '../session/session.ts';
 import { Empty } from '../feedback/Feedback.tsx';
@@ -11,9 +12,11 @@ import { Correct } from '../book/Correct.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
-import { useDraft } from '../units/useDraft.ts';
 import { Draft } from './Draft.tsx';
 import { TypeIn } from './TypeIn.tsx';
 
@@ -145,35 +148,20 @@ function Report({ report }: { report: RoundReport }) {
 /** A report that is not to be read, or not any more: it stays kept, with the reason why. */
 function PutAside({ report }: { report: RoundReport }) {
   const { append } = useRound();
-  const { busy, run, at, say } = useAction();
-  const [reason, setReason, clear, entryId] = useDraft(`put-aside.${report.sha256}`, '');
-  const field = useId();
-  const put = () =>
-    run(async () => {
-      await append(reportPutAside, { sha256: report.sha256, reason }, { id: entryId, kept: clear });
-    });
+  const form = useEntryForm<{ reason: string }, z.output<typeof reportPutAside.payload>>({
+    keep: `put-aside.${report.sha256}`,
+    initial: { reason: '' },
+    schema: reportPutAside.payload,
+    read: ({ reason }) => ({ value: { sha256: report.sha256, reason }, problems: [] }),
+    write: (payload, { id, kept }) => append(reportPutAside, payload, { id, kept }),
+  });
   return (
     <details className="panel">
       <summary>Put this file aside</summary>
       <p className="soft">It stays kept under its hash, and says nothing about this round.</p>
-      <div className="typed">
-        <label htmlFor={field}>Why</label>
-        <Input
-          id={field}
-          size="large"
-          value={reason}
-          maxLength={500}
-          onChange={(event) => setReason(event.target.value)}
-          placeholder="somebody else’s report, cannot be read, withdrawn by the lab …"
-        />
-        {at('reason') && <p className="field-error">{at('reason')}</p>}
-      </div>
-      <Said say={at('reason') ? null : say} />
-      <div>
-        <Button loading={busy} onClick={() => void put()}>
-          Put it aside
-        </Button>
-      </div>
+      <EntryForm of={form} submit="Put it aside" tone="default" enter="nothing" className="stack">
+        <Field name="reason" label="Why" placeholder="somebody else’s report, cannot be read, withdrawn by the lab …" />
+      </EntryForm>
     </details>
   );
 }

@@ -33,7 +33,12 @@ export function Hydrograph({ says, isDepth, levels }: Series) {
           animation: false,
           maintainAspectRatio: false,
           scales: {
-            y: { reverse: isDepth, ticks: text, grid: { color: palette.rule }, title: { display: true, text: `${isDepth ? 'Depth' : 'Elevation'}, ${unitLabel(unit)}`, ...text } },
+            y: {
+              reverse: isDepth,
+              ticks: text,
+              grid: { color: palette.rule },
+              title: { display: true, text: `${isDepth ? 'Depth' : 'Elevation'}, ${unitLabel(unit)}`, ...text },
+            },
             x: { ticks: text, grid: { display: false } },
           },
         }}

@@ -1,9 +1,11 @@
 import { Lab, labRegistered } from '@fonte/core/registers';
 import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
-import { Checkbox, Form, Input, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
-import { TypedInput } from '../units/TypedField.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { inBase } from '../form/values.ts';
 import type { Typed } from '@fonte/core/units';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
@@ -81,106 +83,93 @@ export function labOf(values: object, before: Lab | null): object {
 
 /** A lab with what it takes in, when, how warm and how old: its own rules, never constants of the product. */
 function LabForm({ thing }: { thing: Lab | null }) {
-  const write = useRegister('labs', labRegistered);
+  const form = useEntryForm<Values, Lab>({
+    keep: `lab.${thing?.id ?? 'new'}`,
+    initial: valuesOf(thing),
+    schema: Lab,
+    read: (values) => {
+      const { value, problems } = inBase(values);
+      return { value: labOf(value as object, thing), problems };
+    },
+    write: useRegister('labs', labRegistered),
+  });
   const table = bottleTables.newest[0]!;
   return (
     <>
       <h1>{thing ? thing.name : 'Register a lab'}</h1>
-      <EntryForm<Values>
-        keep={`lab.${thing?.id ?? 'new'}`}
-        initial={valuesOf(thing)}
-        schema={Lab}
-        payloadOf={(values) => labOf(values, thing)}
-        write={write}
-        submit={thing ? 'Write the change' : 'Register it'}
-      >
-        {() => (
-          <>
-            <div className="form-grid">
-              <Form.Item name="id" hidden>
-                <Input />
-              </Form.Item>
-              <Form.Item name="name" label="Name">
-                <Input size="large" maxLength={120} autoComplete="off" />
-              </Form.Item>
-              <Form.Item name="zone" label="Time zone of its clock">
-                <ZoneSelect />
-              </Form.Item>
-              <Form.Item name="source" label="Where these rules stand">
-                <Input size="large" maxLength={300} autoComplete="off" />
-              </Form.Item>
-              <Form.Item name="asksForSeal" valuePropName="checked" label="Custody">
-                <Checkbox>It asks for a seal number</Checkbox>
-              </Form.Item>
+      <EntryForm of={form} submit={thing ? 'Write the change' : 'Register it'}>
+        <div className="form-grid">
+          <Field name="name" />
+          <Field name="zone">
+            <ZoneSelect />
+          </Field>
+          <Field name="source" />
+          <Field name="asksForSeal" label="Custody" isTicked>
+            <Checkbox>It asks for a seal number</Checkbox>
+          </Field>
+        </div>
+        <section className="stack">
+          <h2>Intake hours</h2>
+          <RowList name={['intake']} one="intake" add="More hours" fresh={() => ({ weekday: 1, opens: '', closes: '' })}>
+            {(row) => (
+              <>
+                <Field name={[row, 'weekday']}>
+                  <Select size="large" options={days} />
+                </Field>
+                <Field name={[row, 'opens']}>
+                  <TimeInput />
+                </Field>
+                <Field name={[row, 'closes']}>
+                  <TimeInput />
+                </Field>
+              </>
+            )}
+          </RowList>
+        </section>
+        <section className="stack">
+          <h2>Bacteria on some days</h2>
+          <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
+          <RowList name={['bacteria']} one="day" add="One more day" fresh={() => ({ weekday: 5, closes: null })}>
+            {(row) => (
+              <>
+                <Field name={[row, 'weekday']} label="Day">
+                  <Select size="large" options={days} />
+                </Field>
+                <Field name={[row, 'closes']} label="Until">
+                  <TimeInput />
+                </Field>
+              </>
+            )}
+          </RowList>
+        </section>
+        <section className="stack">
+          <h2>Temperature on arrival</h2>
+          {(Object.keys(classes) as TemperatureClass[]).map((name) => (
+            <div key={name} className="register-row">
+              <span className="strong">{classes[name]}</span>
+              <Field name={['temperature', name, 'least']} label={`${classes[name]}: coldest`} />
+              <Field name={['temperature', name, 'most']} label={`${classes[name]}: warmest`} />
             </div>
-            <section className="stack">
-              <h2>Intake hours</h2>
-              <RowList name={['intake']} one="intake" add="More hours" fresh={() => ({ weekday: 1, opens: '', closes: '' })}>
-                {(row) => (
-                  <>
-                    <Form.Item name={[row, 'weekday']} label="Day">
-                      <Select size="large" options={days} />
-                    </Form.Item>
-                    <Form.Item name={[row, 'opens']} label="Opens">
-                      <TimeInput />
-                    </Form.Item>
-                    <Form.Item name={[row, 'closes']} label="Closes">
-                      <TimeInput />
-                    </Form.Item>
-                  </>
-                )}
-              </RowList>
-            </section>
-            <section className="stack">
-              <h2>Bacteria on some days</h2>
-              <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
-              <RowList name={['bacteria']} one="day" add="One more day" fresh={() => ({ weekday: 5, closes: null })}>
-                {(row) => (
-                  <>
-                    <Form.Item name={[row, 'weekday']} label="Day">
-                      <Select size="large" options={days} />
-                    </Form.Item>
-                    <Form.Item name={[row, 'closes']} label="Until">
-                      <TimeInput />
-                    </Form.Item>
-                  </>
-                )}
-              </RowList>
-            </section>
-            <section className="stack">
-              <h2>Temperature on arrival</h2>
-              {(Object.keys(classes) as TemperatureClass[]).map((name) => (
-                <div key={name} className="register-row">
-                  <span className="strong">{classes[name]}</span>
-                  <Form.Item name={['temperature', name, 'least']} label={`${classes[name]}: coldest`}>
-                    <TypedInput units={['degC']} label={`${classes[name]}: coldest`} />
-                  </Form.Item>
-                  <Form.Item name={['temperature', name, 'most']} label={`${classes[name]}: warmest`}>
-                    <TypedInput units={['degC']} label={`${classes[name]}: warmest`} />
-                  </Form.Item>
-                </div>
-              ))}
-            </section>
-            <section className="stack">
-              <h2>Holding times that are shorter here</h2>
-              <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
-                {(row) => (
-                  <>
-                    <Form.Item name={[row, 'rule']} label="Bottle">
-                      <Select
-                        size="large"
-                        options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({ value: rule, label: cardOf(table, rule).name }))}
-                      />
-                    </Form.Item>
-                    <Form.Item name={[row, 'hours']} label="Hours to receipt">
-                      <Input size="large" inputMode="decimal" />
-                    </Form.Item>
-                  </>
-                )}
-              </RowList>
-            </section>
-          </>
-        )}
+          ))}
+        </section>
+        <section className="stack">
+          <h2>Holding times that are shorter here</h2>
+          <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
+            {(row) => (
+              <>
+                <Field name={[row, 'rule']} label="Bottle">
+                  <Select
+                    size="large"
+                    options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({ value: rule, label: cardOf(table, rule).name }))}
+                  />
+                </Field>
+                <Field name={[row, 'hours']} label="Hours to receipt">
+                  <Input size="large" inputMode="decimal" />
+                </Field>
+              </>
+            )}
+          </RowList>
+        </section>
       </EntryForm>
     </>
   );

@@ -1,31 +1,15 @@
 import { pipe, pipeIds, questionBuilt } from '@fonte/core/purge';
 import { Point, pointRegistered } from '@fonte/core/registers';
-import { Checkbox, Form, Input, Segmented, Select } from 'antd';
+import { Checkbox, Segmented, Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
-import { TypedInput } from '../units/TypedField.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { inBase, type Read } from '../form/values.ts';
 import { emptyMark, pointOf, valuesOf, type PointValues } from './pointValues.ts';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
 import './registers.css';
-
-const lengths = ['m', 'ft'] as const;
-
-function Length({
-  name,
-  label,
-  units = lengths,
-}: {
-  name: (string | number)[];
-  label: string;
-  units?: readonly ('m' | 'ft' | 'mm' | 'in')[];
-}) {
-  return (
-    <Form.Item name={name} label={label}>
-      <TypedInput units={units} label={label} />
-    </Form.Item>
-  );
-}
 
 function WellFields() {
   return (
@@ -36,11 +20,9 @@ function WellFields() {
         <RowList name={['well', 'measuringPoints']} one="mark" add="One more mark" fresh={emptyMark} least={1}>
           {(row) => (
             <>
-              <Form.Item name={[row, 'name']} label="Measuring point">
-                <Input size="large" maxLength={80} />
-              </Form.Item>
-              <Length name={[row, 'elevation']} label="Elevation of the mark" />
-              <Length name={[row, 'stickUp']} label="Mark above ground" />
+              <Field name={[row, 'name']} />
+              <Field name={[row, 'elevation']} />
+              <Field name={[row, 'stickUp']} />
             </>
           )}
         </RowList>
@@ -49,14 +31,14 @@ function WellFields() {
         <h2>How it is built</h2>
         <p className="soft">Leave empty what is not known. It is asked for where it is needed.</p>
         <div className="form-grid">
-          <Length name={['well', 'bottom']} label="Bottom, below ground" />
-          <Length name={['well', 'screenTop']} label="Screen from, below ground" />
-          <Length name={['well', 'screenBottom']} label="Screen to, below ground" />
-          <Form.Item name={['well', 'pipe']} label="Pipe, where it is known">
+          <Field name={['well', 'bottom']} />
+          <Field name={['well', 'screenTop']} />
+          <Field name={['well', 'screenBottom']} />
+          <Field name={['well', 'pipe']}>
             <Select size="large" allowClear options={pipeIds.map((id) => ({ value: id, label: pipe(id).name }))} />
-          </Form.Item>
-          <Length name={['well', 'insideDiameter']} label="True inside diameter" units={['mm', 'in']} />
-          <Length name={['well', 'intake']} label="Pump intake, below ground, if any" />
+          </Field>
+          <Field name={['well', 'insideDiameter']} />
+          <Field name={['well', 'intake']} />
         </div>
       </section>
     </>
@@ -66,90 +48,70 @@ function WellFields() {
 function TapFields({ isChlorinated }: { isChlorinated: boolean }) {
   return (
     <div className="form-grid">
-      <Form.Item name={['tap', 'outlet']} label="Which outlet exactly">
-        <Input size="large" maxLength={120} />
-      </Form.Item>
-      <Form.Item name={['tap', 'isChlorinated']} valuePropName="checked" label="Disinfection">
+      <Field name={['tap', 'outlet']} />
+      <Field name={['tap', 'isChlorinated']} label="Disinfection" isTicked>
         <Checkbox>The water is chlorinated</Checkbox>
-      </Form.Item>
-      {isChlorinated && (
-        <Form.Item name={['tap', 'residualMinimum']} label="Least free chlorine">
-          <TypedInput units={['mg/L']} label="Least free chlorine" />
-        </Form.Item>
-      )}
+      </Field>
+      {isChlorinated && <Field name={['tap', 'residualMinimum']} />}
     </div>
   );
 }
 
-const askBuilt = (payload: unknown) => {
-  const point = payload as Point;
-  return point.type === 'well' ? questionBuilt(point.well) : [];
-};
+const askBuilt = (point: Point) => (point.type === 'well' ? questionBuilt(point.well) : []);
+
+function readPoint(values: PointValues): Read {
+  const { value, problems } = inBase(values);
+  return { value: pointOf(value as object), problems };
+}
 
 /** A point with everything that its work needs: where, the way in, how it is built. */
 function PointForm({ thing }: { thing: Point | null }) {
-  const write = useRegister('points', pointRegistered);
+  const entry = useEntryForm<PointValues, Point>({
+    keep: `point.${thing?.id ?? 'new'}`,
+    initial: valuesOf(thing, freshId),
+    schema: Point,
+    read: readPoint,
+    ask: askBuilt,
+    write: useRegister('points', pointRegistered),
+  });
   return (
     <>
       <h1>{thing ? thing.name : 'Register a point'}</h1>
       {thing && <p className="soft">Rounds that are planned already keep the point as it was.</p>}
-      <EntryForm<PointValues>
-        keep={`point.${thing?.id ?? 'new'}`}
-        initial={valuesOf(thing, freshId)}
-        schema={Point}
-        payloadOf={pointOf}
-        ask={askBuilt}
-        write={write}
-        submit={thing ? 'Write the change' : 'Register it'}
-      >
-        {(form, values) => (
-          <>
-            <Form.Item name="id" hidden>
-              <Input />
-            </Form.Item>
-            <div className="row">
-              <Form.Item name="type" label="Kind">
-                <Segmented
-                  aria-label="Kind"
-                  size="large"
-                  disabled={thing !== null}
-                  options={[
-                    { value: 'well', label: 'Well' },
-                    { value: 'tap', label: 'Tap' },
-                  ]}
-                  onChange={(type) => {
-                    if (type === 'tap') form.setFieldValue('use', 'supply');
-                  }}
-                />
-              </Form.Item>
-              <Form.Item name="use" label="Use">
-                <Segmented
-                  aria-label="Use"
-                  size="large"
-                  options={[
-                    { value: 'monitoring', label: 'Monitoring' },
-                    { value: 'supply', label: 'Supply: people drink it' },
-                  ]}
-                />
-              </Form.Item>
-            </div>
-            <div className="form-grid">
-              <Form.Item name="name" label="Name">
-                <Input size="large" maxLength={120} autoComplete="off" />
-              </Form.Item>
-              <Form.Item name="code" label="Code for labels" normalize={(code: string) => code.toUpperCase()}>
-                <Input size="large" maxLength={8} autoComplete="off" />
-              </Form.Item>
-              <Form.Item name="place" label="Place">
-                <Input size="large" maxLength={120} />
-              </Form.Item>
-              <Form.Item name="access" label="The way in, what to bring">
-                <Input size="large" maxLength={500} />
-              </Form.Item>
-            </div>
-            {values.type === 'well' ? <WellFields /> : <TapFields isChlorinated={values.tap.isChlorinated} />}
-          </>
-        )}
+      <EntryForm of={entry} submit={thing ? 'Write the change' : 'Register it'}>
+        <div className="row">
+          <Field name="type" label="Kind">
+            <Segmented
+              aria-label="Kind"
+              size="large"
+              disabled={thing !== null}
+              options={[
+                { value: 'well', label: 'Well' },
+                { value: 'tap', label: 'Tap' },
+              ]}
+              onChange={(type) => {
+                if (type === 'tap') entry.set({ use: 'supply' });
+              }}
+            />
+          </Field>
+          <Field name="use">
+            <Segmented
+              aria-label="Use"
+              size="large"
+              options={[
+                { value: 'monitoring', label: 'Monitoring' },
+                { value: 'supply', label: 'Supply: people drink it' },
+              ]}
+            />
+          </Field>
+        </div>
+        <div className="form-grid">
+          <Field name="name" />
+          <Field name="code" normalize={(code) => code.toUpperCase()} />
+          <Field name="place" />
+          <Field name="access" />
+        </div>
+        {entry.values.type === 'well' ? <WellFields /> : <TapFields isChlorinated={entry.values.tap.isChlorinated} />}
       </EntryForm>
     </>
   );

@@ -5,6 +5,7 @@ import { useSWRConfig } from 'swr';
 import type { z } from 'zod';
 import { deviceId, useSession } from '../session/session.ts';
 import { writeOnce } from '../book/send.ts';
+import type { Writing } from '../form/useEntryForm.ts';
 import { now, offsetAt } from '../time/clock.ts';
 
 /** Writes a thing of a register into its own book: a new one, or how it reads from now on. */
@@ -12,11 +13,11 @@ export function useRegister<S extends z.ZodType<{ id: string }>>(register: Regis
   const { author, renew } = useSession();
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
-  return async (payload: unknown, entry: string) => {
+  return async (said: z.output<S>, { id: entry, kept }: Writing) => {
     const moment = now();
-    const said = payload as z.output<S>;
     const pen = { book: said.id, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
     await writeOnce(writeEntry(pen, kind, said as z.input<S>, { id: entry }));
+    kept();
     await mutate((key) => typeof key === 'string' && key.includes(`/api/${register}`));
     if (register === 'people') await renew();
     await navigate(`/${register}`);

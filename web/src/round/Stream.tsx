@@ -1,13 +1,5 @@
 import { purpose, stages, type Stage } from '@fonte/core/bottles';
-import {
-  nextAtVisit,
-  sayNext,
-  type BottleState,
-  type RoundState,
-  type StepRoom,
-  type VisitState,
-  stageNames,
-} from '@fonte/core/round';
+import { nextAtVisit, sayNext, type BottleState, type RoundState, type StepRoom, type VisitState, stageNames } from '@fonte/core/round';
 import { runsOf } from '@fonte/core/tap';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';

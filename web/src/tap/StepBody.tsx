@@ -1,83 +1,90 @@
-import { runThatFills, type RunStep } from '@fonte/core/tap';
-import type { VisitState } from '@fonte/core/round';
+import type { RunStep, Step, StepAnswer } from '@fonte/core/tap';
 import type { Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
-import { FillNow } from '../fill/index.ts';
+import { Field } from '../form/Field.tsx';
 import { Countdown } from '../time/Countdown.tsx';
-import { TypedField } from '../units/TypedField.tsx';
-import { Choices } from './Answers.tsx';
+import { TypedInput } from '../units/TypedField.tsx';
+import { Choices } from './Choices.tsx';
 
 /** What is being answered to a step. */
 export interface StepDraft {
-  checks: Record<string, boolean>;
+  /** Empty where it was not answered yet: nothing is chosen beforehand. */
+  checks: Record<string, 'yes' | 'no' | ''>;
   option: string;
   reading: Typed;
   departure: string;
 }
 
-interface Props {
-  visit: VisitState;
-  procedure: string;
-  now: RunStep;
-  draft: StepDraft;
-  set: (change: Partial<StepDraft>) => void;
-  /** What is wrong with the answer, once it was tried to be given. */
-  problem: string | undefined;
-  /** ms since 1970 in UTC. */
-  time: number;
-  busy: boolean;
-  /** Starts the clock of the step. */
-  start: () => void;
+/** A step that nobody has answered. */
+export const unanswered = ({ act }: Step): StepDraft => ({
+  checks: act.type === 'checks' ? Object.fromEntries(act.items.map((item) => [item.id, ''])) : {},
+  option: '',
+  reading: { text: '', unit: act.type === 'measure' ? act.unit : 'mg/L' },
+  departure: '',
+});
+
+export function answerFrom({ act }: Step, draft: StepDraft): StepAnswer {
+  switch (act.type) {
+    case 'checks': {
+      const said = (is: 'yes' | 'no') => act.items.filter((item) => draft.checks[item.id] === is).map((item) => item.id);
+      return { type: 'checks', yes: said('yes'), no: said('no') };
+    }
+    case 'choose':
+      return { type: 'choose', option: draft.option };
+    case 'measure':
+      return { type: 'measure', reading: draft.reading };
+    default:
+      return { type: act.type };
+  }
 }
 
-/** What a step asks for: checks, a choice, a number, a clock, or bottles to fill. */
-export function StepBody({ visit, procedure, now, draft, set, problem, time, busy, start }: Props) {
-  const { step } = now;
-  const { act } = step;
-  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
-  return (
-    <>
-      {act.type === 'checks' &&
-        act.items.map((item) => (
-          <div key={item.id} className="check-line">
-            <span>{item.label}</span>
+/** The fields of a step: checks, a choice, or a number. */
+export function StepFields({ step: { act, say, source } }: { step: Step }) {
+  switch (act.type) {
+    case 'checks':
+      return act.items.map((item) => (
+        <div key={item.id} className="check-line">
+          <span aria-hidden="true">{item.label}</span>
+          <Field name={['checks', item.id]} isBare>
             <Segmented
               size="large"
               aria-label={item.label}
-              value={item.id in draft.checks ? (draft.checks[item.id] ? 'yes' : 'no') : ''}
-              onChange={(value) => set({ checks: { ...draft.checks, [item.id]: value === 'yes' } })}
               options={[
                 { value: 'yes', label: 'Yes' },
                 { value: 'no', label: 'No' },
               ]}
             />
-          </div>
-        ))}
-      {act.type === 'choose' && <Choices options={act.options} chosen={draft.option} onChoose={(option) => set({ option })} />}
-      {act.type === 'measure' && (
-        <TypedField
-          big
-          autoFocus
-          label={step.say}
-          value={draft.reading}
-          units={[act.unit]}
-          onChange={(reading) => set({ reading })}
-          error={problem}
-          hint={step.source}
-        />
-      )}
-      {act.type === 'clock' &&
-        (now.clockFrom === null ? (
-          <div>
-            <Button type="primary" size="large" disabled={busy} onClick={start}>
-              Start the clock
-            </Button>{' '}
-            <span className="soft">{act.usual}</span>
-          </div>
-        ) : (
-          <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />
-        ))}
-      {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
-    </>
+          </Field>
+        </div>
+      ));
+    case 'choose':
+      return (
+        <Field name="option" isBare>
+          <Choices options={act.options} />
+        </Field>
+      );
+    case 'measure':
+      return (
+        <Field name="reading" label={say} hint={source}>
+          <TypedInput units={[act.unit]} label={say} big autoFocus />
+        </Field>
+      );
+    default:
+      return null;
+  }
+}
+
+/** The clock of a step: to be started, or running. */
+export function StepClock({ now, time, busy, start }: { now: RunStep; time: number; busy: boolean; start: () => void }) {
+  const { act } = now.step;
+  if (act.type !== 'clock') return null;
+  if (now.clockFrom !== null) return <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />;
+  return (
+    <div>
+      <Button type="primary" size="large" disabled={busy} onClick={start}>
+        Start the clock
+      </Button>{' '}
+      <span className="soft">{act.usual}</span>
+    </div>
   );
 }

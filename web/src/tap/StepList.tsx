@@ -1,10 +1,10 @@
 import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
-import { showTyped, type Typed } from '@fonte/core/units';
-import { useState } from 'react';
-import { numberError, TypedField } from '../units/TypedField.tsx';
+import { showTyped } from '@fonte/core/units';
 import { wallTime } from '@fonte/core/time';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
+import { Field } from '../form/Field.tsx';
+import { TypedInput } from '../units/TypedField.tsx';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 
 const marks: Record<RunStep['state'], MarkKind> = { done: 'good', skipped: 'question', now: 'live', later: 'note' };
@@ -47,24 +47,20 @@ export function StepList({ run }: { run: RunState }) {
 /** A step that was done: its time can be put right, and a reading that was measured. */
 function CorrectStep({ procedure, one }: { procedure: string; one: RunStep }) {
   const measured = one.answer?.type === 'measure' ? one.answer : null;
-  const [reading, setReading] = useState<Typed | null>(null);
   return (
     <Correct
       entry={one.entry!}
       kind={stepDone}
       what={one.step.say}
-      onOpen={() => setReading(measured?.reading ?? null)}
-      isChanged={measured !== null && reading !== null && JSON.stringify(reading) !== JSON.stringify(measured.reading)}
-      instead={() => ({
-        procedure,
-        step: one.step.id,
-        answer: measured && reading ? { ...measured, reading } : one.answer!,
-        ...(one.departure ? { departure: one.departure } : {}),
-      })}
+      stands={{ procedure, step: one.step.id, answer: one.answer!, ...(one.departure ? { departure: one.departure } : {}) }}
     >
-      {measured && reading && (
-        <TypedField label="Should read" value={reading} units={[reading.unit]} onChange={setReading} error={numberError(reading)} />
-      )}
+      {() =>
+        measured && (
+          <Field name={['instead', 'answer', 'reading']} label="Should read">
+            <TypedInput units={[measured.reading.unit]} label="Should read" />
+          </Field>
+        )
+      }
     </Correct>
   );
 }

@@ -8,8 +8,7 @@ import {
   stepSkipped,
   stopsOf,
   type RunStep,
-  type Step,
-  type StepAnswer,
+  type Stop,
 } from '@fonte/core/tap';
 import { sayMisfit, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
@@ -17,50 +16,46 @@ import { useEffect, useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { FillNow } from '../fill/index.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import type { FieldProblem } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
-import { useDraft } from '../units/useDraft.ts';
-import { Reason } from './Answers.tsx';
-import { StepBody, type StepDraft } from './StepBody.tsx';
-
-function answerFrom({ act }: Step, draft: StepDraft): StepAnswer {
-  switch (act.type) {
-    case 'checks': {
-      const said = (is: boolean) => act.items.filter((item) => draft.checks[item.id] === is).map((item) => item.id);
-      return { type: 'checks', yes: said(true), no: said(false) };
-    }
-    case 'choose':
-      return { type: 'choose', option: draft.option };
-    case 'measure':
-      return { type: 'measure', reading: draft.reading };
-    default:
-      return { type: act.type };
-  }
-}
+import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
 
 /** What else than the answer a person may be about to say, each with a reason. */
 const detours = {
-  skip: { about: 'This step is left out.', button: 'Leave it out' },
-  restart: { about: 'The clock starts anew.', button: 'Start the clock anew' },
-  giveUp: { about: 'The whole protocol is given up: no sample of it.', button: 'Give the protocol up' },
+  skip: { kind: stepSkipped, about: 'This step is left out.', button: 'Leave it out' },
+  restart: { kind: clockStarted, about: 'The clock starts anew.', button: 'Start the clock anew' },
+  giveUp: { kind: runGivenUp, about: 'The whole protocol is given up: no sample of it.', button: 'Give the protocol up' },
 } as const;
 type Detour = keyof typeof detours;
+
+/** What an answer would do to the sample, before it is given. */
+function Warning({ stop }: { stop: Stop }) {
+  const kind = stop.outcome === 'abandoned' ? 'stop' : 'question';
+  return (
+    <div className={`finding ${kind}`} role="alert">
+      <Mark kind={kind} />
+      <p>
+        <span className="strong">{kind === 'stop' ? 'Stop.' : 'Special sample.'}</span> {stop.say}
+      </p>
+      <p className="small">{stop.advice}</p>
+    </div>
+  );
+}
 
 /** The one question of a step, its reason, and what an answer would mean before it is given. */
 export function StepNow({ visit, procedure, now }: { visit: VisitState; procedure: string; now: RunStep }) {
   const { append } = useRound();
   const { step } = now;
-  const [draft, setDraft, clear, entryId] = useDraft<StepDraft>(`step.${visit.id}.${procedure}.${step.id}`, {
-    checks: {},
-    option: '',
-    reading: { text: '', unit: step.act.type === 'measure' ? step.act.unit : 'mg/L' },
-    departure: '',
-  });
-  const [tried, setTried] = useState(false);
+  const { act } = step;
   const [detour, setDetour] = useState<Detour | null>(null);
-  const [early, setEarly] = useState(false);
+  const [isEarly, setEarly] = useState(false);
   const { busy, run, say } = useAction();
   const time = useNow();
   const settled = useSettled();
@@ -69,56 +64,48 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   useEffect(() => {
     if (document.activeElement === document.body) heading.current?.focus();
   }, []);
-  const set = (change: Partial<StepDraft>) => setDraft({ ...draft, ...change });
 
-  const answer = answerFrom(step, draft);
-  const misfit = misfitAnswer(step, answer);
-  const refused =
-    step.act.type === 'measure' && numberError(draft.reading)
-      ? { message: numberError(draft.reading)! }
-      : step.act.type === 'choose' && draft.option === ''
-        ? { message: 'Choose one.' }
-        : misfit && { message: sayMisfit(misfit) };
-  const stops = refused ? [] : stopsOf(step, answer, visit.point);
-  const departure = refused ? null : departs(now, answer, time);
-  const isRunning = step.act.type === 'clock' && now.clockFrom !== null && departure?.code === 'clock-short';
-  const needsReason =
-    detour !== null || (departure !== null && (step.act.type !== 'clock' || (now.clockFrom !== null && (!isRunning || early))));
+  const problemOf = (draft: StepDraft): FieldProblem | null => {
+    if (act.type === 'measure' && numberError(draft.reading)) return { path: 'reading', message: numberError(draft.reading)! };
+    if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
+    const misfit = misfitAnswer(step, answerFrom(step, draft));
+    return misfit && { path: act.type === 'measure' ? 'reading' : 'answer', message: sayMisfit(misfit) };
+  };
+  const { kind } = detour ? detours[detour] : { kind: stepDone };
+  const form = useEntryForm<StepDraft, unknown>({
+    keep: `step.${visit.id}.${procedure}.${step.id}`,
+    initial: unanswered(step),
+    schema: kind.payload,
+    read: (draft) => {
+      const reason = draft.departure;
+      if (detour) return { value: { procedure, step: step.id, departure: reason, reason }, problems: [] };
+      const problem = problemOf(draft);
+      const answer = answerFrom(step, draft);
+      const isDeparture = !problem && departs(now, answer, time) !== null;
+      const value = { procedure, step: step.id, answer, ...(isDeparture ? { departure: reason } : {}) };
+      return { value, problems: problem ? [problem] : [] };
+    },
+    at: (path) => (path === 'reason' ? 'departure' : path.replace(/^answer\.reading\b/, 'reading')),
+    write: (payload, { id, kept }) => append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept }),
+  });
+  const problem = problemOf(form.values);
+  const answer = answerFrom(step, form.values);
+  const stops = problem ? [] : stopsOf(step, answer, visit.point);
+  const departure = problem ? null : departs(now, answer, time);
+  const isStarted = act.type !== 'clock' || now.clockFrom !== null;
+  const isRunning = act.type === 'clock' && isStarted && departure?.code === 'clock-short';
+  const mayFinish = isStarted && (!isRunning || isEarly);
   /** What changes the sample is a press of its own, never Enter in a field. */
-  const isPlain = stops.length === 0 && departure === null;
-
-  const done = () => {
-    setTried(true);
-    if (refused || (departure && draft.departure.trim().length < 3)) return;
-    void run(async () => {
-      const said = { procedure, step: step.id, answer, ...(departure ? { departure: draft.departure } : {}) };
-      await append(stepDone, said, { at: visit.id, id: entryId, kept: clear });
-    });
-  };
-  const takeDetour = () => {
-    setTried(true);
-    const reason = draft.departure;
-    if (reason.trim().length < 3) return;
-    void run(async () => {
-      const options = { at: visit.id, id: entryId, kept: clear };
-      if (detour === 'skip') await append(stepSkipped, { procedure, step: step.id, departure: reason }, options);
-      if (detour === 'restart') await append(clockStarted, { procedure, step: step.id, reason }, options);
-      if (detour === 'giveUp') await append(runGivenUp, { procedure, reason }, options);
-    });
-  };
-  const { act } = step;
+  const isPlain = detour === null && stops.length === 0 && departure === null;
   const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
+  const goOn = stops.some((stop) => stop.outcome === 'special')
+    ? 'Go on as a special sample'
+    : departure
+      ? 'Go on, departing from the protocol'
+      : 'Done';
 
   return (
-    <form
-      className="step-now"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (isPlain && settled && detour === null) done();
-        else setTried(true);
-      }}
-      aria-label="The step now"
-    >
+    <section className="step-now" aria-label="The step now">
       <h2 className="step-say" tabIndex={-1} ref={heading}>
         {step.say}
       </h2>
@@ -131,86 +118,57 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           </span>
         </p>
       )}
-      <StepBody
-        visit={visit}
-        procedure={procedure}
+      <StepClock
         now={now}
-        draft={draft}
-        set={set}
-        problem={tried && refused ? refused.message : undefined}
         time={time}
         busy={busy || !settled}
         start={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
       />
-
-      {stops.map((stop) => (
-        <div key={stop.say} className={`finding ${stop.outcome === 'abandoned' ? 'stop' : 'question'}`} role="alert">
-          <Mark kind={stop.outcome === 'abandoned' ? 'stop' : 'question'} />
-          <p>
-            <span className="strong">{stop.outcome === 'abandoned' ? 'Stop.' : 'Special sample.'}</span> {stop.say}
-          </p>
-          <p className="small">{stop.advice}</p>
-        </div>
-      ))}
-      {needsReason && (
-        <Reason
-          value={draft.departure}
-          onChange={(value) => set({ departure: value })}
-          about={detour ? detours[detour].about : departure ? sayMisfit(departure) : ''}
-          missing={tried && draft.departure.trim().length < 3}
-        />
-      )}
-      {tried && refused && act.type !== 'measure' && <p className="field-error">{refused.message}</p>}
       <Said say={say} />
+      {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
       {!(act.type === 'fill' && bottle) && (
-        <div className="row">
-          {detour ? (
-            <>
-              <Button danger={detour !== 'restart'} size="large" loading={busy} onClick={takeDetour}>
-                {detours[detour].button}
-              </Button>
+        <EntryForm
+          of={form}
+          {...(detour ? { submit: detours[detour].button } : mayFinish ? { submit: goOn } : {})}
+          tone={isPlain ? 'primary' : detour === 'skip' || detour === 'giveUp' ? 'danger' : 'default'}
+          enter={isPlain ? 'writes' : 'nothing'}
+          disabled={!settled}
+          beside={
+            detour ? (
               <Button size="large" onClick={() => setDetour(null)}>
                 Back
               </Button>
-            </>
-          ) : (
-            <>
-              {isRunning && !early && (
-                <Button size="large" onClick={() => setEarly(true)}>
-                  Stop early
+            ) : (
+              <>
+                {isRunning && !isEarly && (
+                  <Button size="large" onClick={() => setEarly(true)}>
+                    Stop early
+                  </Button>
+                )}
+                {act.type === 'clock' && act.restart && now.clockFrom !== null && (
+                  <Button size="large" onClick={() => setDetour('restart')}>
+                    {act.restart}
+                  </Button>
+                )}
+                <Button size="large" type="text" onClick={() => setDetour('skip')}>
+                  Leave this step out
                 </Button>
-              )}
-              {(act.type !== 'clock' || (now.clockFrom !== null && (!isRunning || early))) && (
-                <Button
-                  type={isPlain ? 'primary' : 'default'}
-                  size="large"
-                  htmlType={isPlain ? 'submit' : 'button'}
-                  onClick={isPlain ? undefined : done}
-                  loading={busy}
-                  disabled={!settled}
-                >
-                  {stops.some((stop) => stop.outcome === 'special')
-                    ? 'Go on as a special sample'
-                    : departure
-                      ? 'Go on, departing from the protocol'
-                      : 'Done'}
+                <Button size="large" type="text" onClick={() => setDetour('giveUp')}>
+                  Give this protocol up
                 </Button>
-              )}
-              {act.type === 'clock' && act.restart && now.clockFrom !== null && (
-                <Button size="large" onClick={() => setDetour('restart')}>
-                  {act.restart}
-                </Button>
-              )}
-              <Button size="large" type="text" onClick={() => setDetour('skip')}>
-                Leave this step out
-              </Button>
-              <Button size="large" type="text" onClick={() => setDetour('giveUp')}>
-                Give this protocol up
-              </Button>
-            </>
+              </>
+            )
+          }
+        >
+          {!detour && <StepFields step={step} />}
+          {stops.map((stop) => (
+            <Warning key={stop.say} stop={stop} />
+          ))}
+          {(detour ?? (departure && mayFinish)) && (
+            <Field name="departure" label={`${detour ? detours[detour].about : departure ? sayMisfit(departure) : ''} Say why`} />
           )}
-        </div>
+        </EntryForm>
       )}
-    </form>
+    </section>
   );
 }

@@ -15,10 +15,3 @@ export function showMoment(milliseconds: number, zone: string): string {
 export function showSecond(milliseconds: number, zone: string): string {
   return `${showMoment(milliseconds, zone)}:${String(new Date(milliseconds).getUTCSeconds()).padStart(2, '0')}`;
 }
-
-/** `23 November 2026`. */
-export function showDate(date: string): string {
-  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
-    new Date(`${date}T12:00:00Z`),
-  );
-}

@@ -1,6 +1,7 @@
+import { showDate } from '@fonte/core/time';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { aheadOf, follow, instantNow, now, offsetAt } from './clock.ts';
-import { showDate, showMoment, showTime } from './show.ts';
+import { showMoment, showTime } from './show.ts';
 
 afterEach(() => {
   follow(Date.now());

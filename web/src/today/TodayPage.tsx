@@ -1,6 +1,6 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
-import { wallTime } from '@fonte/core/time';
+import { wallTime, showDate } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useNavigate, Link } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
@@ -8,7 +8,7 @@ import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { roomPath, stepPath } from '../visit/paths.ts';
 import { MiniStream } from '../round/index.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { showDate, showMoment } from '../time/show.ts';
+import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Countdown, Deadline } from '../time/Countdown.tsx';
 import './today.css';

@@ -1,46 +1,48 @@
 import { readNumber, sayNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
 import { Input, Segmented } from 'antd';
-import { useId, type KeyboardEvent, type Ref } from 'react';
-import type { InputRef } from 'antd';
+import { useId, type AriaAttributes } from 'react';
 
-interface Props {
-  label: string;
-  value: Typed;
-  onChange: (value: Typed) => void;
-  /** The units to choose from; one unit is only shown. */
-  units: readonly UnitId[];
-  error?: string | undefined;
-  hint?: string | undefined;
-  big?: boolean;
-  autoFocus?: boolean;
-  onEnter?: () => void;
-  ref?: Ref<InputRef>;
-}
-
-interface InputProps {
+interface InputProps extends AriaAttributes {
   id?: string;
   value?: Typed;
   onChange?: (value: Typed) => void;
   units: readonly UnitId[];
   /** For the choice of the unit. */
   label: string;
+  big?: boolean;
+  autoFocus?: boolean;
+  status?: 'error' | '';
 }
 
-/** A number with its unit as a control of a form, which gives it its id, value and label. */
-export function TypedInput({ id, value = { text: '', unit: 'm' }, onChange = () => undefined, units, label }: InputProps) {
+/** A number with its unit as a control of a form, which gives it its id, value and label. Feet and inches are offered in feet. */
+export function TypedInput({ id, value, onChange = () => undefined, units, label, big, ...rest }: InputProps) {
+  const { text, unit } = value ?? { text: '', unit: units[0]! };
+  const reading = readNumber(text);
+  const suggestion = !reading.ok && reading.code === 'feet-and-inches' && units.includes('ft') ? reading.suggestion : undefined;
   return (
-    <div className="typed">
+    <div className={`typed${big ? ' big' : ''}`}>
       <div className="inputs">
         <Input
+          {...rest}
           {...(id ? { id } : {})}
-          value={value.text}
+          value={text}
           inputMode="decimal"
           autoComplete="off"
+          enterKeyHint="next"
           size="large"
-          onChange={(event) => onChange({ ...value, text: event.target.value })}
+          onChange={(event) => onChange({ unit, text: event.target.value })}
         />
-        <UnitChoice label={label} value={value} units={units} onChange={onChange} />
+        <UnitChoice label={label} value={{ text, unit }} units={units} onChange={onChange} />
       </div>
+      {suggestion && (
+        <p className="small">
+          {/* Where it was tried to be written down, the field says so itself. */}
+          {!rest['aria-invalid'] && `${sayNumber(reading as never)} `}
+          <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>
+            Use {suggestion} ft
+          </button>
+        </p>
+      )}
     </div>
   );
 }
@@ -57,44 +59,32 @@ function UnitChoice({ label, value, units, onChange }: Required<Pick<InputProps,
   );
 }
 
-/** A number with its unit, kept exactly as typed. Shows what is wrong with it at the field, never clears it. */
-export function TypedField({ label, value, onChange, units, error, hint, big, autoFocus, onEnter, ref }: Props) {
+interface FieldProps {
+  label: string;
+  value: Typed;
+  onChange: (value: Typed) => void;
+  /** The units to choose from; one unit is only shown. */
+  units: readonly UnitId[];
+  error?: string | undefined;
+  hint?: string;
+}
+
+/** A number with its unit and label beside no form: nothing of it is recorded. */
+export function TypedField({ label, error, hint, ...rest }: FieldProps) {
   const id = useId();
-  const reading = readNumber(value.text);
-  const suggestion = !reading.ok && reading.code === 'feet-and-inches' ? reading.suggestion : undefined;
-  const enter = (event: KeyboardEvent) => {
-    if (!onEnter) return;
-    event.preventDefault();
-    onEnter();
-  };
   return (
-    <div className={`typed${big ? ' big' : ''}`}>
+    <div className="typed">
       <label htmlFor={id}>{label}</label>
-      <div className="inputs">
-        <Input
-          id={id}
-          ref={ref ?? null}
-          value={value.text}
-          inputMode="decimal"
-          autoComplete="off"
-          enterKeyHint="next"
-          size="large"
-          status={error ? 'error' : ''}
-          aria-invalid={Boolean(error)}
-          aria-describedby={error || hint ? `${id}-say` : undefined}
-          autoFocus={autoFocus ?? false}
-          onChange={(event) => onChange({ ...value, text: event.target.value })}
-          onPressEnter={enter}
-        />
-        <UnitChoice label={label} value={value} units={units} onChange={onChange} />
-      </div>
+      <TypedInput
+        {...rest}
+        id={id}
+        label={label}
+        status={error ? 'error' : ''}
+        aria-invalid={Boolean(error)}
+        aria-describedby={error || hint ? `${id}-say` : undefined}
+      />
       <div id={`${id}-say`} aria-live="polite">
         {error && <p className="field-error">{error}</p>}
-        {error && suggestion && units.includes('ft') && (
-          <button type="button" className="how" onClick={() => onChange({ text: suggestion, unit: 'ft' })}>
-            Use {suggestion} ft
-          </button>
-        )}
         {!error && hint && <p className="soft small">{hint}</p>}
       </div>
     </div>

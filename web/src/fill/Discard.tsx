@@ -1,0 +1,55 @@
+import { bottleDiscarded, discardReasons } from '@fonte/core/fill';
+import type { BottleState } from '@fonte/core/round';
+import { Button, Select } from 'antd';
+import type { z } from 'zod';
+import { useRound } from '../book/useRound.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { FormDialog } from '../form/FormDialog.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
+
+type Reason = keyof typeof discardReasons;
+
+/** Throws a bottle away with its reason; a spare takes its place. Never pour off, never fill up. */
+export function Discard({ bottle }: { bottle: BottleState }) {
+  return (
+    <FormDialog size="large" open="Throw away" aria-label={`Throw away ${bottle.id}`} title={`Throw ${bottle.id} away, take a spare`}>
+      {(close) => <ThrowAway bottle={bottle} close={close} />}
+    </FormDialog>
+  );
+}
+
+function ThrowAway({ bottle, close }: { bottle: BottleState; close: () => void }) {
+  const { append } = useRound();
+  const form = useEntryForm<{ reason: Reason; note: string }, z.output<typeof bottleDiscarded.payload>>({
+    keep: `discard.${bottle.id}`,
+    initial: { reason: 'overfilled', note: '' },
+    schema: bottleDiscarded.payload,
+    read: (values) => asTyped({ ...values, bottle: bottle.id }, bottleDiscarded.payload),
+    write: async (payload, { id, kept }) => {
+      await append(bottleDiscarded, payload, { at: bottle.visit, id, kept });
+      close();
+    },
+  });
+  return (
+    <EntryForm
+      of={form}
+      submit="Throw it away"
+      tone="danger"
+      enter="nothing"
+      className="stack"
+      beside={
+        <Button size="large" onClick={close}>
+          Keep it
+        </Button>
+      }
+    >
+      <p>Never pour off and never fill up: a new bottle.</p>
+      <Field name="reason">
+        <Select size="large" options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))} />
+      </Field>
+      <Field name="note" />
+    </EntryForm>
+  );
+}
