@@ -79,6 +79,11 @@ describe.sequential('a slip, put right on the page', () => {
     await walk.readSet(page, 4, { ...walk.goodSets[3]!, pumped: '74' });
     await see(page, 'Stable, and 3.1 volumes out');
     await walk.endPurge(page);
+    // What has ended is not offered again.
+    await click(page, 'Purge', 'link');
+    await see(page, 'Ended at');
+    expect(await shows(page, 'End and fill')).toBe(false);
+    await click(page, 'Fill', 'link');
   });
 
   it('in a bottle: a filling is struck, a filled one thrown away', async () => {

@@ -25,12 +25,13 @@ const names = (ids: readonly AnalysisId[], edition?: string) => {
   return ids.map((id) => analysisName(table, id)).join(', ');
 };
 
-export const planSays: readonly Says[] = [
+/** `called` names an edition of limits or follow-ups for people. */
+export const planSays = (called: (edition: string) => string): readonly Says[] => [
   inBook(roundPlanned, ({ name, code, system, date, lab, visits, editions }) => {
     const points = visits.map(
       ({ point, analyses }) => `${point.name} (${analyses.length > 0 ? names(analyses, editions.bottles) : 'level only'})`,
     );
-    return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.join(', ')}.`;
+    return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.map(called).join('; ')}.`;
   }),
   inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
   inBook(analysisRemoved, ({ analysis }) => `${names([analysis])}.`),
@@ -38,7 +39,7 @@ export const planSays: readonly Says[] = [
   inBook(bottlesPacked, ({ bottles }) => `${bottles.join(', ')}.`),
   inBook(
     judgedAnew,
-    ({ limits, followUps, reason }) => `By ${[...(limits ?? []), ...(followUps ? [followUps] : [])].join(', ')}: ${reason}`,
+    ({ limits, followUps, reason }) => `By ${[...(limits ?? []), ...(followUps ? [followUps] : [])].map(called).join('; ')}: ${reason}`,
   ),
   inBook(roundGivenUp, ({ reason }) => reason),
 ];

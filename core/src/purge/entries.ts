@@ -32,7 +32,7 @@ const judged = {
 
 /** How a well is purged: each method with what it asks for, and nothing of another. */
 export const PurgeChoice = z.discriminatedUnion('method', [
-  z.object({ method: z.literal('volumes'), ...byVolumes, ...judged }),
+  z.object({ method: z.literal('volumes').meta({ title: 'Method' }), ...byVolumes, ...judged }),
   /** A supply well with its own pump: it runs already, or is run until it is stable. */
   z.object({ method: z.literal('running'), ranBefore: z.boolean(), ...judged }),
 ]);

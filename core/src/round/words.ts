@@ -3,6 +3,7 @@ import { bookWords, readPayload, struck, upgraded, type Entry } from '../book/in
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
 import { fillAsks, fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
+import { limitSets } from '../limits/index.ts';
 import { levelAsks, levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
@@ -68,9 +69,15 @@ export const stageNames: Record<Stage, string> = {
   judged: 'Judged',
 };
 
+/** `EU drinking water, edition 2026-1`; the reference itself where this copy of the product does not have it. */
+function calledEdition(ref: string): string {
+  const set = limitSets.find(ref);
+  return set ? `${set.name}, edition ${set.edition}` : ref;
+}
+
 const says = new Map<string, (payload: never) => string>([
   ...registerSays,
-  ...planSays,
+  ...planSays(calledEdition),
   ...levelSays,
   ...purgeSays,
   ...tapSays,

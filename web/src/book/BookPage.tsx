@@ -32,11 +32,25 @@ export function BookPage() {
         rows={entries.map((entry, index) => ({ entry, number: index + 1 }))}
         rowKey={({ entry }) => entry.id}
         columns={[
-          { title: 'No.', isNumber: true, render: ({ number }) => number },
-          { title: 'Time', isShort: true, render: ({ entry }) => showSecond(millis(entry.at), round.plan.zone) },
-          { title: 'By', render: ({ entry }) => initials(entry.author) },
-          { title: 'Point', render: ({ entry }) => nameOf(entry) },
-          { title: 'Entry', render: ({ entry }) => <Words entry={entry} initials={initials} /> },
+          {
+            title: 'No.',
+            isNumber: true,
+            render: ({ number }) => number,
+            card: ({ entry, number }) => (
+              <>
+                <p className="small soft">
+                  {[number, showSecond(millis(entry.at), round.plan.zone), initials(entry.author), nameOf(entry)]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </p>
+                <Words entry={entry} initials={initials} />
+              </>
+            ),
+          },
+          { title: 'Time', isDeskOnly: true, isShort: true, render: ({ entry }) => showSecond(millis(entry.at), round.plan.zone) },
+          { title: 'By', isDeskOnly: true, render: ({ entry }) => initials(entry.author) },
+          { title: 'Point', isDeskOnly: true, render: ({ entry }) => nameOf(entry) },
+          { title: 'Entry', isDeskOnly: true, render: ({ entry }) => <Words entry={entry} initials={initials} /> },
         ]}
       />
     </section>

@@ -106,7 +106,7 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
               {
                 title: 'Condition',
                 render: ({ bottle: { id } }) => (
-                  <Field name={['conditions', id]} label={<span className="hidden">Condition of {id}</span>}>
+                  <Field name={['conditions', id]} isBare>
                     <Condition label={`Condition of ${id}`} />
                   </Field>
                 ),

@@ -2,9 +2,9 @@ import { Grid, Table, type TableColumnsType } from 'antd';
 import type { ReactNode } from 'react';
 
 export interface Column<T> {
-  title: ReactNode;
-  /** Its name, where the title is no text. */
-  key?: string;
+  title: string;
+  /** What its head says at a desk, where it says more. */
+  head?: ReactNode;
   isNumber?: boolean;
   /** It stays on one line. */
   isShort?: boolean;
@@ -31,8 +31,6 @@ interface Props<T> {
 /** More rows than anybody reads at once stand on several pages. */
 const pageSize = 200;
 
-const keyOf = <T,>({ key, title }: Column<T>): string => key ?? (title as string);
-
 /** Rows under named columns at a desk; on a phone a card each, with the first column as its head: nothing is cut off at the side. */
 export function DataTable<T extends object>(props: Props<T>) {
   const isDesk = Grid.useBreakpoint().md !== false;
@@ -41,8 +39,8 @@ export function DataTable<T extends object>(props: Props<T>) {
 
 function Desk<T extends object>({ label, rows, columns, rowKey, rowClass = () => '', empty = 'Nothing yet.', className = '' }: Props<T>) {
   const shown: TableColumnsType<T> = columns.map((column) => ({
-    key: keyOf(column),
-    title: column.title,
+    key: column.title,
+    title: column.head ?? column.title,
     ...(column.isNumber ? { align: 'right' as const } : {}),
     ...(column.isNumber || column.isShort ? { className: 'one-line' } : {}),
     render: (_: unknown, row: T) => column.render(row),
@@ -77,7 +75,7 @@ function Cards<T extends object>({ label, rows, columns, rowKey, rowClass = () =
               .map((column) => ({ column, shown: said(column, row) }))
               .filter(({ shown }) => shown !== undefined && shown !== null && shown !== '')
               .map(({ column, shown }) => (
-                <div key={keyOf(column)}>
+                <div key={column.title}>
                   <dt className="soft small">{column.title}</dt>
                   <dd>{shown}</dd>
                 </div>

@@ -69,7 +69,7 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
   return (
     <>
       <Verdict purge={purge} left={short} />
-      {purge.ready && <End visit={visit} purge={purge} />}
+      {purge.ready && !purge.ended && <End visit={visit} purge={purge} />}
       {purge.ended ? <Ended visit={visit} purge={purge} /> : <SetForm visit={visit} setUp={setUp} />}
       <Findings of={purge.findings} />
       <div className="figures">

@@ -117,7 +117,6 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
       >
         <Segmented<PurgeMethodId>
           aria-label="Method"
-          size="large"
           options={purgeMethodIds.map((value) => ({
             value,
             label: purgeMethod(value).title,

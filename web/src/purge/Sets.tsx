@@ -49,8 +49,8 @@ export function Sets({ purge }: { purge: PurgeState }) {
     // pH is its own unit: once is enough.
     const said = unit && unit !== one.label ? <span className="soft"> {unit}</span> : null;
     return {
-      key: one.label,
-      title: (
+      title: one.label,
+      head: (
         <>
           {one.label}
           {said}
@@ -90,7 +90,6 @@ export function Sets({ purge }: { purge: PurgeState }) {
           { title: 'Note', render: ({ note }) => note },
           {
             title: '',
-            key: 'act',
             isDeskOnly: true,
             render: (set) => <CorrectSet set={set} number={set.number} parameters={parameters} />,
           },
