@@ -1,3 +1,4 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter, type RouteObject } from 'react-router';
 import { TodayPage } from '../today/index.ts';
 import type { RoomPage } from '../visit/room.ts';
@@ -5,9 +6,11 @@ import { NotFound } from './NotFound.tsx';
 import { rooms } from './rooms.ts';
 import { PageError, Shell, ShellError } from './Shell.tsx';
 
-/** The first page comes along with the application; every other is fetched when it is opened. */
+/** What comes along with the application: whoever opens it sees it first. */
+const along = new Map<string, ComponentType>([['/', TodayPage]]);
+
 const routeOf = ({ path, page }: RoomPage): RouteObject =>
-  path === '/' ? { path, Component: TodayPage } : { path, lazy: async () => ({ Component: await page() }) };
+  page === null ? { path, Component: along.get(path)! } : { path, lazy: async () => ({ Component: await page() }) };
 
 const pages = rooms.flatMap((room) => room.pages);
 const ofRound = '/rounds/:round';

@@ -1,10 +1,11 @@
 import type { StepRoom, VisitState } from '@fonte/core/round';
 import { createContext, useContext, type ComponentType } from 'react';
 
-/** A page of a room; it is fetched when it is opened. A part of the address that ends in `?` may be left out. */
+/** A page of a room. A part of the address that ends in `?` may be left out. */
 export interface RoomPage {
   path: string;
-  page: () => Promise<ComponentType>;
+  /** Fetches it when it is opened; null for one that comes along with the application. */
+  page: (() => Promise<ComponentType>) | null;
 }
 
 /** A place at a point where something of the visit is done. */
