@@ -5,49 +5,12 @@ import type { Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
 import { Problem } from '../http/index.ts';
 import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
-import { entryColumns, entryValues, fromRow, loadEntries, sha256 } from './codec.ts';
+import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { checkAuthor, checkCode, checkOpening, codeOf, parseEntry } from './door.ts';
 import { StagedRegistry } from './registry.ts';
-import { insertMany, writeRows, type Change } from './rows.ts';
-import { asideIn, emptyView, extendView, readView, type BookView } from './view.ts';
-
-/** What became of one entry. */
-export type Outcome =
-  | {
-      entry: BookEntry;
-      /** False when the entry stood there already. */
-      isNew: boolean;
-      /** Why it stands aside, or null when it fits. */
-      aside: Misfit | null;
-    }
-  | { problem: Problem };
-
-interface Job {
-  /** The book that the address named, if it did. */
-  book: string | null;
-  sent: readonly unknown[];
-  sentAt: string | null;
-  madeBy: 'device' | 'server';
-  settle: (outcomes: Outcome[]) => void;
-  fail: (error: unknown) => void;
-}
-
-/** A book while a group of jobs is prepared: as it stood, and what is added to it. */
-interface Staged {
-  before: BookView;
-  added: BookEntry[];
-  isOpened: boolean;
-}
-
-/** What a group of jobs is prepared into, before anything is written. */
-class Stage {
-  readonly books = new Map<string, Staged>();
-  readonly entries = new Map<string, BookEntry>();
-  readonly codes = new Map<string, string>();
-
-  constructor(readonly registry: StagedRegistry) {}
-}
+import { commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
+import { asideIn, emptyView, readView, type BookView } from './view.ts';
 
 /** So many entries share one transaction and one sync at the most, unless one request alone has more. */
 const largestGroup = 2000;
@@ -149,7 +112,7 @@ export class Books {
         await this.findKnown(stage, group);
         const prepared: (() => Outcome)[][] = [];
         for (const job of group) prepared.push(await this.prepare(stage, job));
-        const views = await this.write(stage);
+        const views = await commit(this.store, stage);
         for (const [book, view] of views) this.views.set(book, view);
         return prepared.map((outcomes) => outcomes.map((outcome) => outcome()));
       } catch (error) {
@@ -231,32 +194,6 @@ export class Books {
     const type = opens(entry.kind);
     if (!type) throw new Problem(409, 'no-book', 'There is no such book.', [{ path: 'book', message: 'There is no such book.' }]);
     return { before: emptyView(this.derivation, entry.book, type), added: [], isOpened: true };
-  }
-
-  /** Writes what was prepared, in one transaction. @throws Conflict when somebody else wrote in one of these books meanwhile */
-  private async write(stage: Stage): Promise<Map<string, BookView>> {
-    const views = new Map<string, BookView>();
-    const changed = [...stage.books.values()].filter(({ added }) => added.length > 0);
-    if (changed.length === 0) return views;
-    const change: Change = { now: [], gone: [] };
-    for (const { before, added } of changed) {
-      const extended = extendView(before, added);
-      views.set(before.book, extended.view);
-      change.now.push(...extended.change.now);
-      change.gone.push(...extended.change.gone);
-    }
-    const opened = changed.filter(({ isOpened }) => isOpened).map(({ before }) => [before.book, before.type]);
-    await this.store.write(async (query) => {
-      await insertMany(
-        query,
-        'entries',
-        entryColumns,
-        changed.flatMap(({ added }) => added.map(entryValues)),
-      );
-      await insertMany(query, 'books', ['id', 'type'], opened);
-      await writeRows(query, change);
-    });
-    return views;
   }
 
   /** A view with what another process has written since. */

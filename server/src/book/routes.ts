@@ -1,6 +1,7 @@
 import { appendEntries, appendEntry, bookEntries, bookExport } from '@fonte/core/book';
 import { Problem, route, SentFile, type Route } from '../http/index.ts';
-import type { Books, Outcome } from './books.ts';
+import type { Books } from './books.ts';
+import type { Outcome } from './stage.ts';
 import { exportBook } from './export.ts';
 
 const told = ({ entry, aside }: Exclude<Outcome, { problem: Problem }>) => ({ entry, aside });

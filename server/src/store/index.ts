@@ -1,3 +1,5 @@
 export * from './dialect.ts';
+export * from './faults.ts';
+export { makerOf } from './file.ts';
 export * from './schema.ts';
 export * from './store.ts';

@@ -1,32 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readSync, statSync } from 'node:fs';
-import { createRequire } from 'node:module';
+import { chmodSync, closeSync, mkdirSync, openSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { DataSource, type DataSourceOptions, type QueryRunner } from 'typeorm';
+import type { DataSource, QueryRunner } from 'typeorm';
+import { connectTo, patience } from './connection.ts';
 import { applicationId, copyInto, failureOf, makers, type Maker } from './dialect.ts';
-import { Books1795500000000 } from './migrations/0001-books.ts';
-import { Columns1795800000000 } from './migrations/0002-columns.ts';
-import { Elevations1796000000000 } from './migrations/0003-elevations.ts';
-import { tables } from './schema.ts';
-
-/** The storage failed: whether what was to be written is there is not known, or it is certain that it is not. */
-export class StorageFault extends Error {
-  constructor(
-    readonly code: 'busy' | 'failed' | 'file-gone' | 'log-gone',
-    options?: ErrorOptions,
-  ) {
-    super(`The storage failed: ${code}.`, options);
-  }
-}
-
-/** A key was taken by somebody else meanwhile: nothing was written, and it can be tried again on what stands now. */
-export class Conflict extends Error {}
+import { Conflict, StorageFault, type StoreHealth } from './faults.ts';
+import { identity, makerOf } from './file.ts';
 
 export type Query = <R = unknown>(sql: string, values?: readonly unknown[]) => Promise<R>;
-
-/** How the storage is. `since` is in ms. */
-export type StoreHealth = { ok: true } | { ok: false; code: StorageFault['code']; since: number };
 
 export interface StoreOptions {
   /** Who makes the file, if it is not there: its head says so for good. */
@@ -36,54 +18,6 @@ export interface StoreOptions {
   /** Told of every fault, for the log. */
   onFault?: (fault: StorageFault) => void;
   now?: () => number;
-}
-
-interface Pragmas {
-  pragma: (statement: string) => unknown;
-}
-
-/** How long a lock of another process is waited for, in ms, without holding up anything else. */
-const patience = 5000;
-
-/**
- * Who made the database at a path; `stranger` for a file that is none of ours, null when nothing is there. Read from the head
- * of the file, so that a look never makes or changes one.
- */
-export function makerOf(file: string): Maker | 'stranger' | null {
-  // A file of no bytes is one whose making was cut short.
-  if (!existsSync(file) || statSync(file).size === 0) return null;
-  const head = Buffer.alloc(100);
-  const handle = openSync(file, 'r');
-  try {
-    if (readSync(handle, head, 0, 100, 0) < 100) return 'stranger';
-  } finally {
-    closeSync(handle);
-  }
-  const isOurs = head.toString('latin1', 0, 15) === 'SQLite format 3' && head.readUInt32BE(68) === applicationId;
-  const maker = (Object.keys(makers) as Maker[]).find((name) => makers[name] === head.readUInt32BE(60));
-  return isOurs && maker ? maker : 'stranger';
-}
-
-function identity(path: string): string | null {
-  try {
-    const { dev, ino } = statSync(path);
-    return `${dev}:${ino}`;
-  } catch {
-    return null;
-  }
-}
-
-/** A connection, once no other process keeps it from being made. */
-async function opened(options: DataSourceOptions): Promise<DataSource> {
-  const until = performance.now() + patience;
-  for (;;) {
-    try {
-      return await new DataSource(options).initialize();
-    } catch (error) {
-      if (failureOf(error) !== 'busy' || performance.now() > until) throw error;
-      await wait(20);
-    }
-  }
 }
 
 /**
@@ -174,7 +108,7 @@ export class Store {
   /** Copies the database as it stands into a new file, while it is in use. */
   async copyTo(target: string): Promise<void> {
     // On a connection of its own: one that only reads is not let write the copy either.
-    const copying = await this.source([], false);
+    const copying = await connectTo(this.file, [], false);
     try {
       await copying.query(copyInto, [target]);
       chmodSync(target, 0o600);
@@ -294,31 +228,17 @@ export class Store {
     for (const connection of [this.reader, this.writer]) await (connection as DataSource | undefined)?.destroy().catch(() => undefined);
   }
 
-  private source(pragmas: string[], migrate: boolean): Promise<DataSource> {
-    return opened({
-      type: 'better-sqlite3',
-      driver: createRequire(import.meta.url)('libsql') as unknown,
-      database: this.file,
-      entities: [...tables],
-      migrations: [Books1795500000000, Columns1795800000000, Elevations1796000000000],
-      migrationsRun: migrate,
-      timeout: 0,
-      prepareDatabase: (database: Pragmas) => {
-        for (const pragma of ['busy_timeout=0', 'synchronous=FULL', 'foreign_keys=ON', ...pragmas]) database.pragma(pragma);
-      },
-    });
-  }
-
   private async connect(isNew: boolean): Promise<void> {
     if (!this.options.readOnly)
-      this.writer = await this.source(
+      this.writer = await connectTo(
+        this.file,
         [
           ...(isNew ? [`application_id=${applicationId}`, `user_version=${makers[this.options.madeBy ?? 'fonte']}`] : []),
           'journal_mode=WAL',
         ],
         true,
       );
-    this.reader = await this.source(['query_only=ON'], false);
+    this.reader = await connectTo(this.file, ['query_only=ON'], false);
     if (!this.options.readOnly) this.writing = this.writer.createQueryRunner();
     this.reading = this.reader.createQueryRunner();
     this.files = { main: identity(this.file), log: identity(`${this.file}-wal`) };
