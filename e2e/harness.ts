@@ -8,7 +8,7 @@ export const root = process.cwd();
 
 /** Builds page and server unless that was done already. */
 export function ensureBuilt(): void {
-  if (existsSync(join(root, 'web/dist/index.html')) && existsSync(join(root, 'server/dist/main.js'))) return;
+  if (existsSync(join(root, 'web/dist/index.html')) && existsSync(join(root, 'server/dist/demo.js'))) return;
   execFileSync('npm', ['run', 'build'], { cwd: root, stdio: 'inherit' });
 }
 
@@ -32,7 +32,7 @@ export function start({
   database = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'test.sqlite'),
   env = {},
 }: Options): Promise<Running> {
-  const args = what === 'demo' ? ['--import', 'tsx', join(root, 'demo/main.ts')] : [join(root, 'server/dist/main.js')];
+  const args = [join(root, 'server/dist', what === 'demo' ? 'demo.js' : 'main.js')];
   const child = spawn(process.execPath, args, {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -3,5 +3,5 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh
-npm run build --workspace web --silent -- --logLevel warn
-exec node --import tsx demo/main.ts
+npm run build --silent -- --logLevel warn >/dev/null
+exec node server/dist/demo.js

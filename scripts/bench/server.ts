@@ -25,5 +25,5 @@ export async function memory(): Promise<void> {
   const status = readFileSync(`/proc/${server.process.pid}/status`, 'utf8');
   await server.stop();
   const used = Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024;
-  record(`server memory on the demo, with tsx and the simulated lab, ${rounds.length} rounds read`, used, 'MB', 200);
+  record(`server memory on the demo, the simulated lab in the same process, ${rounds.length} rounds read`, used, 'MB', 200);
 }

@@ -40,8 +40,10 @@ async function onDisk(file = at.file): Promise<string[]> {
   await store.close();
   return ids;
 }
+/** Runs TypeScript as it stands. */
+const source = ['--import', 'tsx'];
 const command = (name: string, ...args: string[]) => {
-  const done = spawnSync('npx', ['tsx', `src/commands/${name}.ts`, ...args], { cwd: here, encoding: 'utf8' });
+  const done = spawnSync(process.execPath, [...source, `src/commands/${name}.ts`, ...args], { cwd: here, encoding: 'utf8' });
   return { code: done.status, out: done.stdout + done.stderr };
 };
 
@@ -215,7 +217,12 @@ describe('the file', () => {
 
 describe('the demo', () => {
   const demo = (file: string) =>
-    spawnSync('npx', ['tsx', '../demo/main.ts'], { cwd: here, encoding: 'utf8', env: { ...process.env, FONTE_DB: file }, timeout: 30_000 });
+    spawnSync(process.execPath, [...source, '../demo/main.ts'], {
+      cwd: here,
+      encoding: 'utf8',
+      env: { ...process.env, FONTE_DB: file },
+      timeout: 30_000,
+    });
 
   it('leaves a file alone that it did not make', async () => {
     await write();
@@ -237,13 +244,13 @@ describe('the demo', () => {
     const file = freshFile();
     const port = 20_000 + (process.pid % 20_000);
     const env = { ...process.env, FONTE_DB: file, FONTE_PORT: String(port) };
-    const first = spawn('npx', ['tsx', '../demo/main.ts'], { cwd: here, env });
+    const first = spawn(process.execPath, [...source, '../demo/main.ts'], { cwd: here, env });
     try {
       await new Promise((resolve) => {
         first.stdout.once('data', resolve);
       });
       const { ino } = statSync(file);
-      const second = spawnSync('npx', ['tsx', '../demo/main.ts'], { cwd: here, encoding: 'utf8', env, timeout: 30_000 });
+      const second = spawnSync(process.execPath, [...source, '../demo/main.ts'], { cwd: here, encoding: 'utf8', env, timeout: 30_000 });
       expect([second.status, second.stderr]).toEqual([1, expect.stringContaining('answers on port') as string]);
       expect(statSync(file).ino).toBe(ino);
     } finally {
@@ -383,7 +390,7 @@ describe('backup and restore', () => {
         if ((await write(entry)) === 201) acknowledged.push(entry.id);
       }
     })();
-    const backup: ChildProcess = spawn('npx', ['tsx', 'src/commands/backup.ts', copy, at.file], { cwd: here });
+    const backup: ChildProcess = spawn(process.execPath, [...source, 'src/commands/backup.ts', copy, at.file], { cwd: here });
     const code = await new Promise((resolve) => {
       backup.once('exit', resolve);
     });

@@ -89,7 +89,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     visits.flatMap((one) => bottlesAt(one, code, table, { nth: nthVisit(visits, one.id) })),
   );
   return (
-    <EntryForm of={form} submit="Plan it">
+    <EntryForm of={form} submit="Plan it" disabled={isDay && code === ''}>
       <h1>Plan a round</h1>
       <div className="form-grid">
         <Field name="name" />
