@@ -61,7 +61,7 @@ export class ReportReader {
   private start(): Tinypool {
     return new Tinypool({
       filename: worker,
-      minThreads: 1,
+      minThreads: 0,
       maxThreads: this.limits.threads,
       isolateWorkers: true,
       resourceLimits: { maxOldGenerationSizeMb: this.limits.memory, maxYoungGenerationSizeMb: 64 },
