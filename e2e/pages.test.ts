@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, phone, pick, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, phone, pick, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -95,6 +95,14 @@ describe.sequential('the other pages', () => {
 
   it('read the report that waits, and leave alone what may be a thousand', async () => {
     await open(`/rounds/${await roundId('School tap')}/report`, 'A report to read');
+    await see(page, 'may be a thousand or a decimal');
+    await see(page, 'Which mark stands before decimals?');
+    // As a thousand it is more than water holds; the other way round the file's decimals are none. Neither is taken.
+    await choose(page, 'Decimals stand after', 'A comma: 1.234 is a thousand');
+    await see(page, 'Is it the unit?');
+    await choose(page, 'Decimals stand after', 'A point: 1,234 is a thousand');
+    await see(page, 'It has the other decimal mark');
+    await page.reload({ waitUntil: 'networkidle0' });
     await see(page, 'may be a thousand or a decimal');
     await click(page, 'Write 7 results down');
     await see(page, 'Meets, but close');

@@ -49,22 +49,32 @@ export function limitsFor(set: LimitSet, id: ParameterId, sampledOn: string): Li
   return set.rows.filter((row) => row.parameter === id && (!row.from || sampledOn >= row.from) && (!row.until || sampledOn <= row.until));
 }
 
-/** The least and the most a result can be in truth, in the parameter's own unit. */
-export function boundsOf(result: Pick<LabResult, 'form' | 'value' | 'reportingLimit'>): { low: number; high: number } {
-  const { form, value, reportingLimit } = result;
+/** What of a result its bounds follow from. */
+export type Bounded = Pick<LabResult, 'parameter' | 'form' | 'value' | 'reportingLimit' | 'inclusive'>;
+
+const isCounted = (id: ParameterId) => parameter(id).unit === 'per100mL';
+
+/** More than nothing, and nobody knows how much. */
+const trace = Number.MIN_VALUE;
+
+/**
+ * The least and the most a result can be in truth, in the parameter's own unit. A number below the lab's own reporting limit
+ * is known to lie below that limit and no better; nothing found of what is not counted is known to lie below it.
+ */
+export function boundsOf({ parameter: id, form, value, reportingLimit }: Bounded): { low: number; high: number } {
+  const unseen = reportingLimit ?? Infinity;
   switch (form) {
     case 'value':
-      return { low: value ?? 0, high: value ?? 0 };
+      return { low: value ?? 0, high: isCounted(id) ? (value ?? 0) : Math.max(value ?? 0, reportingLimit ?? 0) };
     case 'below':
-      return { low: 0, high: value ?? reportingLimit ?? Infinity };
+      return { low: 0, high: value ?? unseen };
     case 'above':
       return { low: value ?? 0, high: Infinity };
     case 'absent':
-      return { low: 0, high: 0 };
+      return { low: 0, high: isCounted(id) ? 0 : unseen };
     case 'present':
-      return { low: 1, high: Infinity };
     case 'uncountable':
-      return { low: 1, high: Infinity };
+      return { low: isCounted(id) ? 1 : trace, high: Infinity };
   }
 }
 
@@ -72,8 +82,8 @@ export function boundsOf(result: Pick<LabResult, 'form' | 'value' | 'reportingLi
  * For germs counted in 100 mL with a limit of none, "less than 1" is none found; a larger bound leaves it open.
  * Source: ISO 8199 (from memory).
  */
-function noneFound(id: ParameterId, high: number, most: number | null): boolean {
-  return parameter(id).unit === 'per100mL' && most === 0 && high <= 1;
+function noneFound({ parameter: id, form, inclusive }: LabResult, high: number, most: number | null): boolean {
+  return form === 'below' && isCounted(id) && most === 0 && (inclusive ? high < 1 : high <= 1);
 }
 
 function judgeRow(result: LabResult, limit: LimitRow): Verdict {
@@ -94,9 +104,11 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
     };
   };
   const over: VerdictState = `over-${limit.kind}`;
-  if (most !== null && low > most) return verdict(over, 'over');
-  if (least !== null && high < least) return verdict(over, 'under');
-  if (result.form === 'below' && noneFound(result.parameter, high, most)) return verdict('meets', 'none-found');
+  // `> 10` is more than 10, and `< 6.5` less than 6.5.
+  const isStrict = !result.inclusive;
+  if (most !== null && (low > most || (result.form === 'above' && isStrict && low >= most))) return verdict(over, 'over');
+  if (least !== null && (high < least || (result.form === 'below' && isStrict && high <= least))) return verdict(over, 'under');
+  if (noneFound(result, high, most)) return verdict('meets', 'none-found');
   if (most !== null && high > most) {
     if (result.form === 'above') return verdict('cannot-tell', 'only-above', low);
     return Number.isFinite(high) ? verdict('cannot-tell', 'only-below', high) : verdict('cannot-tell', 'not-detected');

@@ -54,6 +54,25 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
     expect(state('iron', 300, 'above')).toBe('over-indicator');
   });
 
+  it('tells nothing better than the lab can see', () => {
+    // None found, and the lab sees none below 500: it may be 499.
+    expect(state('iron', 0, 'value', 500)).toBe('cannot-tell');
+    expect(state('iron', 0, 'value', 20)).toBe('meets');
+    expect(state('arsenic', null, 'absent', 50)).toBe('cannot-tell');
+    expect(state('arsenic', null, 'absent')).toBe('cannot-tell');
+    // Found, and nobody says how much.
+    expect(state('nitrite', null, 'present')).toBe('cannot-tell');
+  });
+
+  it('takes a bound by its sign: more than ten is over ten, at least ten may be ten', () => {
+    expect(state('arsenic', 10, 'above')).toBe('over-health');
+    const atLeast = { ...result('arsenic', 10, 'above'), inclusive: true };
+    expect(judgeResult(atLeast, euDrinkingWater, '2026-11-23').state).toBe('cannot-tell');
+    const atMostOne = { ...result('ecoli', 1, 'below'), inclusive: true };
+    expect(judgeResult(atMostOne, euDrinkingWater, '2026-11-23').state).toBe('cannot-tell');
+    expect(state('ph', 6.5, 'below')).toBe('over-indicator');
+  });
+
   it('reads germs: below one is none, below ten is not', () => {
     expect([
       state('ecoli', 1, 'below'),

@@ -51,6 +51,8 @@ export const LabResult = z.object({
   parameter: ParameterId,
   form: z.enum(['value', 'below', 'above', 'present', 'absent', 'uncountable']),
   value: z.number().nullable(),
+  /** With `below` and `above`: the bound itself is meant too. */
+  inclusive: z.boolean().optional(),
   estimated: z.boolean(),
   reportingLimit: z.number().nullable(),
   method: z.string().max(200).optional(),

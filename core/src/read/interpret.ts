@@ -23,8 +23,12 @@ export interface BottleAtLab {
 }
 export type BottlesByLabel = ReadonlyMap<string, BottleAtLab>;
 
-/** The code of rows that do not say how nitrogen is expressed: a choice for the whole file answers it. */
-export const nitrogenAsked = 'nitrogen-as';
+/** What is asked about a whole file, by the code of the rows that do not say it themselves: the answer is part of the mapping. */
+export const fileQuestions = {
+  'nitrogen-as': { key: 'nitrogenAs', options: ['N', 'ion'] },
+  'thousand-or-decimal': { key: 'decimals', options: ['point', 'comma'] },
+} as const satisfies Record<string, { key: keyof Mapping; options: readonly string[] }>;
+export type FileQuestion = keyof typeof fileQuestions;
 
 /** The longest cell that names a parameter, or a unit with what it is expressed as. */
 const longestName = 200;
@@ -33,19 +37,48 @@ const byParameterSpelling = new Map<string, ParameterId>(
   Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])),
 );
 
-/** The parameter a lab's wording means, or null: whole, else without what stands in brackets, else the brackets alone. */
-export function parameterCalled(name: string): ParameterId | null {
-  if (name.length > longestName) return null;
-  const bracket = /\(([^)]*)\)/.exec(name)?.[1] ?? '';
-  const tries = [name, name.replace(/\([^)]*\)/g, ''), name.replace(/,?\s*(dissolved|total|dissolvido|dissous|gelöst)\b/i, ''), bracket];
-  for (const attempt of tries) {
-    const id = byParameterSpelling.get(fold(attempt));
-    if (id) return id;
-  }
-  return null;
+/** What may stand in brackets behind any name and changes nothing that is read. */
+const harmless: ReadonlySet<string> = new Set([
+  '',
+  '25c',
+  'at25c',
+  'a25c',
+  'total',
+  'dissolved',
+  'dissolvido',
+  'dissous',
+  'gelost',
+  'disuelto',
+]);
+const basis = /^(as|em|como)?(n|no3|no2|nh4)$/;
+
+/** Whether brackets say of a parameter what is known of it anyway: its symbol, its basis, a fraction. */
+function isKnownOf(id: ParameterId, bracket: string): boolean {
+  const said = fold(bracket);
+  return (
+    harmless.has(said) ||
+    byParameterSpelling.get(said) === id ||
+    unitCalled(bracket) !== null ||
+    ('N' in (parameter(id).expressedAs ?? {}) && basis.test(said))
+  );
 }
 
-/** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. */
+/**
+ * The parameter a lab's wording means, or null: the whole of it, or what stands before brackets that say nothing else. What is
+ * in brackets is never dropped unread: `chromium (VI)` is not chromium, and `sulfate (as S)` not sulfate.
+ */
+export function parameterCalled(name: string): ParameterId | null {
+  if (name.length > longestName) return null;
+  const whole = byParameterSpelling.get(fold(name));
+  if (whole) return whole;
+  const before = name.replace(/\([^()]*\)/g, ' ');
+  const plain = before.replace(/,?\s*(dissolved|total|dissolvido|dissous|gelöst)\s*$/i, '');
+  const id = byParameterSpelling.get(fold(before)) ?? byParameterSpelling.get(fold(plain));
+  const brackets = [...name.matchAll(/\(([^()]*)\)/g)].map((match) => match[1]!);
+  return id && brackets.every((bracket) => isKnownOf(id, bracket)) ? id : null;
+}
+
+/** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. Null for any other bracket. */
 export function unitCalled(text: string): { unit: UnitId; as: 'N' | 'ion' | null } | null {
   if (text.length > longestName) return null;
   const plain = text
@@ -60,22 +93,39 @@ export function unitCalled(text: string): { unit: UnitId; as: 'N' | 'ion' | null
       : /no3|no2|nh4/.test(plain)
         ? 'ion'
         : null;
+  const brackets = plain.match(/\([^()]*\)/g) ?? [];
+  if (brackets.some((bracket) => !/^\(\s*((as\s+)?(n|no3|no2|nh4)|(at|a)?\s*25\s*(°|o)?\s*c)\s*\)$/.test(bracket))) return null;
   const bare = plain
-    .replace(/\(.*?\)/g, '')
+    .replace(/\([^()]*\)/g, '')
     .replace(/\b(as\s+)?(n|no3|no2|nh4)\b/g, '')
     .replace(/\s+/g, '');
   const found = unitSpellings[plain.replace(/\s+/g, '')] ?? unitSpellings[bare];
   return found ? { unit: found, as } : null;
 }
 
-function expression(id: ParameterId, name: string, unitAs: 'N' | 'ion' | null, fallback: Mapping['nitrogenAs']): 'N' | 'ion' | null {
-  if (!('N' in (parameter(id).expressedAs ?? {}))) return 'ion';
-  if (unitAs) return unitAs;
+/** The unit that stands in brackets behind a name: `Turbidity (NTU)`. */
+const unitIn = (name: string) => {
+  for (const [, bracket] of name.slice(0, longestName).matchAll(/\(([^()]*)\)/g)) {
+    const called = unitCalled(bracket!);
+    if (called) return called;
+  }
+  return null;
+};
+
+/** How a name says that its nitrogen is expressed; null where it does not. */
+function basisIn(name: string): 'N' | 'ion' | null {
   const folded = fold(name);
-  if (/asn$|(no3|no2|nh4)n$|^n(no3|no2|nh4)|emn$/.test(folded) || /\(N\)|-N\b|\bas N\b/.test(name) || /azotoamoniacal/.test(folded))
-    return 'N';
-  if (/no3|no2|nh4/.test(folded)) return 'ion';
-  return fallback ?? null;
+  const isN =
+    /(as|em|como)n$|^azotoamoniacal$/.test(folded) ||
+    /\(\s*N\s*\)|\bas\s+N\b|\bN\s*[-–]?\s*N[OH][₂₃₄234]|N[OH][₂₃₄234][+-]?\s*[-–]?\s*N\b|[-–]\s*N\b/.test(name);
+  return isN ? 'N' : /no3|no2|nh4/.test(folded) ? 'ion' : null;
+}
+
+/** How nitrogen is expressed in a row; `contradicts` where name and unit say different things, null where neither does. */
+function expression(id: ParameterId, name: string, unitAs: 'N' | 'ion' | null): 'N' | 'ion' | 'contradicts' | null {
+  if (!('N' in (parameter(id).expressedAs ?? {}))) return 'ion';
+  const nameAs = basisIn(name);
+  return nameAs && unitAs && nameAs !== unitAs ? 'contradicts' : (unitAs ?? nameAs);
 }
 
 interface Reader {
@@ -118,6 +168,7 @@ function fileWords(style: NumberStyle) {
   return {
     parameter: once(parameterCalled),
     unit: once(unitCalled),
+    unitIn: once(unitIn),
     days: once(possibleDays),
     limit: once((text) => readValue(text, '', style)),
   };
@@ -144,13 +195,16 @@ function interpretRow(
   if (!value.ok) return fail('result', value.code, value.data);
   const own = parameter(id).unit;
   const written = cell('unit');
-  const called = written === '' && noUnitNeeded.has(own) ? { unit: own, as: null } : words.unit(written);
+  const named = words.unitIn(name);
+  const called = written === '' ? (named ?? (noUnitNeeded.has(own) ? { unit: own, as: null } : null)) : words.unit(written);
+  if (named && called && named.unit !== called.unit) return fail('unit', 'unit-contradicts');
   const wordOnly = value.value === null && cell('reportingLimit') === '';
   if (!called && !wordOnly) return fail('unit', written === '' ? 'no-unit' : 'unknown-unit');
   const from = called?.unit ?? own;
   if (unit(from).dimension !== unit(own).dimension) return fail('unit', 'wrong-unit', { unit: from, parameter: id });
-  const as = expression(id, name, called?.as ?? null, mapping.nitrogenAs);
-  if (!as) return fail('unit', nitrogenAsked);
+  const as = expression(id, name, called?.as ?? null) ?? mapping.nitrogenAs;
+  if (as === 'contradicts') return fail('unit', 'basis-contradicts');
+  if (!as) return fail('unit', 'nitrogen-as' satisfies FileQuestion);
   const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
   const inOwn = (number: number) => convert(number, from, own) * factor;
 
@@ -165,6 +219,7 @@ function interpretRow(
     parameter: id,
     form: value.form,
     value: number,
+    ...(value.inclusive ? { inclusive: true } : {}),
     estimated: value.estimated,
     reportingLimit,
     ...(cell('method') === '' ? {} : { method: cell('method').slice(0, 200) }),
@@ -180,13 +235,19 @@ function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: Ret
   return fail('collected', 'other-day', { day: filledOn });
 }
 
+/** How the numbers of a file are written: as a person said, else as its numbers show. */
+function styleOf({ rows }: LabTable, { columns, decimals }: Mapping): NumberStyle {
+  if (decimals) return { decimals, isSaid: true };
+  const numbers = (['result', 'reportingLimit', 'detectionLimit'] as const).flatMap((role) => columns[role] ?? []);
+  return numberStyle(numbers.flatMap((column) => rows.map((row) => row.cells[column] ?? '')));
+}
+
 /**
  * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its
  * place, never guessed. A second result for one bottle and parameter is not understood either.
  */
 export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Interpretation {
-  const column = mapping.columns.result;
-  const style = numberStyle(table.rows.map((row) => row.cells[column ?? -1] ?? ''));
+  const style = styleOf(table, mapping);
   const words = fileWords(style);
   const results: LabResult[] = [];
   const unread: Unread[] = [];

@@ -10,6 +10,8 @@ export const Mapping = z.object({
   columns: z.partialRecord(z.enum(roles), z.number().int().min(0).max(500)),
   /** How nitrogen compounds are expressed where neither name nor unit says it. */
   nitrogenAs: z.enum(['N', 'ion']).optional(),
+  /** The mark before decimals, where the numbers of the file do not show it. */
+  decimals: z.enum(['point', 'comma']).optional(),
 });
 export type Mapping = z.infer<typeof Mapping>;
 

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
 import {
@@ -9,7 +10,9 @@ import {
   sayPlace,
   parseTable,
   proposeMapping,
+  readReport,
   readValue,
+  textTable,
   refuseMapping,
   unitCalled,
   type LabTable,
@@ -163,11 +166,91 @@ describe('a result cell', () => {
 
   it.each(['', 'see note', '-3', '12 mg', '1e5'])('%j is no result', (cell) => expect(readValue(cell, '').ok).toBe(false));
 
+  it.each([
+    ['50', '<', 'below', 50],
+    ['200', '>', 'above', 200],
+    ['1', '<', 'below', 1],
+    ['50', 'BDL', 'below', 50],
+    ['BDL', '', 'below', null],
+    ['< LOQ', '', 'below', null],
+    ['', 'n.d.', 'below', null],
+    ['12', 'E', 'value', 12],
+    ['12', '=', 'value', 12],
+  ])('%j with %j beside it takes what stands there', (cell, flag, form, value) => {
+    expect(readValue(cell, flag)).toMatchObject({ ok: true, form, value });
+  });
+
+  it.each([
+    ['12', 'R', 'rejected'],
+    ['12', 'H', 'rejected'],
+    ['12', 'ok?', 'unknown-flag'],
+    ['12', 'X', 'unknown-flag'],
+    ['<12', '>', 'contradicts'],
+    ['absent', 'ND', 'contradicts'],
+    ['12', 'TNTC', 'contradicts'],
+  ])('%j with %j beside it is handed back: %s', (cell, flag, code) => {
+    expect(readValue(cell, flag)).toMatchObject({ ok: false, code });
+  });
+
+  it('says whether the bound itself is meant', () => {
+    expect(readValue('≤ 1', '')).toMatchObject({ form: 'below', inclusive: true });
+    expect(readValue('1', '≥')).toMatchObject({ form: 'above', inclusive: true });
+    expect(readValue('< 1', '')).not.toHaveProperty('inclusive');
+  });
+
   it('is not guessed where a mark may be a thousand or a decimal', () => {
-    expect(numberStyle(['12,9', '1.234'])).toBe('comma');
-    expect(readValue('1.234', '', 'comma').ok).toBe(false);
-    expect(readValue('1,234', '', 'point').ok).toBe(false);
-    expect(readValue('1.234', '', 'point')).toMatchObject({ value: 1.234 });
+    const style = (decimals: 'comma' | 'point' | 'mixed' | 'unknown', isSaid = false) => ({ decimals, isSaid });
+    expect(numberStyle(['12,9', '1.234'])).toEqual(style('comma'));
+    // 1,234 shows nothing: it is a thousand to some and a decimal to others.
+    expect(numberStyle(['1,234', '12', '2,500'])).toEqual(style('unknown'));
+    expect(numberStyle(['1,234', '0.5'])).toEqual(style('point'));
+    expect(numberStyle(['<0,123'])).toEqual(style('comma'));
+    expect(numberStyle(['0,5', '0.5'])).toEqual(style('mixed'));
+    expect(readValue('1.234', '', style('comma')).ok).toBe(false);
+    expect(readValue('1,234', '', style('point')).ok).toBe(false);
+    expect(readValue('1,234', '', style('unknown'))).toMatchObject({ code: 'thousand-or-decimal' });
+    expect(readValue('1,234', '', style('mixed'))).toMatchObject({ code: 'thousand-or-decimal' });
+    expect(readValue('0,123', '', style('unknown'))).toMatchObject({ value: 0.123 });
+    expect(readValue('1.234', '', style('point'))).toMatchObject({ value: 1.234 });
+  });
+
+  it.each([
+    ['1,234', 'point', 1234],
+    ['1,234.5', 'point', 1234.5],
+    ['1.234', 'point', 1.234],
+    ['1.234', 'comma', 1234],
+    ['1.234,5', 'comma', 1234.5],
+    ['1,234', 'comma', 1.234],
+    ['12,5', 'point', null],
+    ['12.5', 'comma', null],
+  ] as const)('%s is read as the file is said to be written: decimals after a %2$s', (text, decimals, value) => {
+    expect(readValue(text, '', { decimals, isSaid: true })).toMatchObject(value === null ? { code: 'other-decimal' } : { value });
+  });
+
+  it('comes back as the number that was written, whatever the style, or is asked about', () => {
+    const styles = [
+      { decimals: 'comma', mark: ',', other: '.' },
+      { decimals: 'point', mark: '.', other: ',' },
+    ] as const;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...styles),
+        fc.nat(2_000_000),
+        fc.integer({ min: 0, max: 4 }),
+        fc.boolean(),
+        fc.boolean(),
+        ({ decimals, mark, other }, digits, places, isGrouped, isSaid) => {
+          const truth = digits / 10 ** places;
+          const [whole = '', part] = truth.toFixed(places).split('.');
+          const grouped = isGrouped ? whole.replace(/\B(?=(\d{3})+$)/g, other) : whole;
+          const text = part === undefined ? grouped : `${grouped}${mark}${part}`;
+          const style = isSaid ? { decimals, isSaid } : numberStyle([text]);
+          const read = readValue(text, '', style);
+          if (read.ok) expect(read.value).toBeCloseTo(truth, 9);
+          else expect(['thousand-or-decimal', 'not-a-result']).toContain(read.code);
+        },
+      ),
+    );
   });
 });
 
@@ -181,6 +264,18 @@ describe('names and units', () => {
     ['Arsénio', 'arsenic'],
     ['Bactérias coliformes', 'coliforms'],
     ['Unobtainium', null],
+    ['Turbidity (NTU)', 'turbidity'],
+    ['Conductivity (25 °C)', 'conductivity'],
+    // What is in brackets is another thing, or a thing of its own.
+    ['Conductivity (20 °C)', null],
+    ['Chromium (VI)', null],
+    ['Sulfate (as S)', null],
+    ['Calcium (as CaCO3)', null],
+    ['Hardness (Ca)', null],
+    ['Faecal coliforms', null],
+    ['Iron (limit)', null],
+    ['Iron (RL)', null],
+    ['Surrogate recovery (Fe)', null],
   ])('%s is %s', (name, id) => expect(parameterCalled(name)).toBe(id));
 
   it.each([
@@ -195,10 +290,46 @@ describe('names and units', () => {
     ['mg/L CaCO3', 'mg/L CaCO3', null],
   ])('%s is %s as %s', (text, unit, as) => expect(unitCalled(text)).toEqual({ unit, as }));
 
-  it('does not know a unit that was made up', () => expect(unitCalled('drops/bucket')).toBeNull());
+  it.each(['drops/bucket', 'µS/cm (20 °C)', 'ppt', '°F'])('does not know %s: made up, on another basis, or read in two ways', (text) =>
+    expect(unitCalled(text)).toBeNull(),
+  );
 });
 
 describe('reading rows', () => {
+  it.each([
+    ['Nitratos (N-NO3)', 'mg/L', 44.27],
+    ['Nitrate-N', 'mg/L', 44.27],
+    ['NO3-N', 'mg/L', 44.27],
+    ['Nitratos (NO3)', 'mg/L', 10],
+    ['Nitrate', 'mg/L NO3', 10],
+    ['Nitrate', 'mg/L', null],
+  ])('reads ten of %s in %s by what name and unit say: %s', (name, unit, value) => {
+    const { results, unread } = read(`${header}A-N;${name};10,0;${unit};0,1;x`);
+    if (value === null) expect(unread).toMatchObject([{ code: 'nitrogen-as' }]);
+    else expect(results[0]!.value).toBeCloseTo(value, 2); // molar masses
+  });
+
+  it('does not take the column of the lab’s own limit as the result', () => {
+    const table = tableOf('Amostra;Ensaio;Valor de referência;Valor;Un.\nA-M;Ferro;200;0,34;mg/L');
+    expect(proposeMapping(table).columns).toMatchObject({ limit: 2, result: 3 });
+    const french = tableOf('Échantillon;Paramètre;Valeur limite;Résultat;Unité\nA-M;Fer;200;34;µg/L');
+    expect(proposeMapping(french).columns).toMatchObject({ limit: 2, result: 3 });
+  });
+
+  it('asks once about a file whose numbers do not show their decimal mark, and reads it as it is told', () => {
+    const file = new TextEncoder().encode('Sample,Analyte,Result,Unit\nA-M,Iron,"1,234",µg/L\nA-M,Lead,"2,500",µg/L\nA-M,Nickel,3,µg/L\n');
+    const draftOf = (decimals?: 'point' | 'comma') => {
+      const table = textTable(file);
+      const mapping = { ...proposeMapping(tableOf(new TextDecoder().decode(file))), ...(decimals ? { decimals } : {}) };
+      const found = readReport(table, bottles, mapping);
+      return 'draft' in found ? found.draft : null;
+    };
+    expect(draftOf()).toMatchObject({ questions: [{ code: 'thousand-or-decimal', examples: ['1,234', '2,500'] }] });
+    expect(draftOf()!.results.map(({ value }) => value)).toEqual([3]);
+    expect(draftOf('point')!.results.map(({ value }) => value)).toEqual([1234, 2500, 3]);
+    expect(draftOf('comma')!.results.map(({ value }) => value)).toEqual([1.234, 2.5, 3]);
+  });
+
   it('converts units and expressions to the parameter’s own', () => {
     const { results, unread } = read(
       `${header}A-N;Nitratos;10,0;mg/L N;0,1;x\nA-M;Ferro;0,34;mg/L;0,01;x\nA-G;Condutividade a 25 °C;57,2;mS/m;1;x`,
@@ -217,6 +348,8 @@ describe('reading rows', () => {
     ['A-M;Zeolite;3;µg/L;1;x', 2, 'Not a parameter'],
     ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for dissolved metals'],
     ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'],
+    ['A-N;Nitrate as N;3;mg/L NO3;1;x', 4, 'Name and unit say different things'],
+    ['A-M;Ferro (mg/L);3;µg/L;1;x', 4, 'different units'],
     ['A-M;Ferro;3;;1;x', 4, 'The unit is missing'],
     ['A-M;Ferro;3;NTU;1;x', 4, 'is not a unit of iron'],
     ['A-N;Nitratos;3;mg/L;1;x', 4, 'As nitrogen or as the ion?'],

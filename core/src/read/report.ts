@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ParameterId } from '../parameters/index.ts';
 import { decodeText } from './decode.ts';
 import { LabResult } from './entries.ts';
-import { interpret, type BottlesByLabel } from './interpret.ts';
+import { fileQuestions, interpret, type BottlesByLabel, type FileQuestion } from './interpret.ts';
 import { Mapping, proposeMapping, recall, refuseMapping, type Remembered } from './mapping.ts';
 import { missingResults } from './missing.ts';
 import { parseTable, Refusal, Unread, type LabTable } from './table.ts';
@@ -27,6 +27,8 @@ export const ReportDraft = z.object({
   /** The first {@link listedUnread} of the places that were not understood, and how many there are. */
   unread: z.array(Unread),
   unreadCount: z.number().int(),
+  /** What is to be said of the whole file, with cells that it hangs on; also where it was said already. */
+  questions: z.array(z.object({ code: z.enum(Object.keys(fileQuestions) as [FileQuestion]), examples: z.array(z.string()) })),
   /** Where report and book disagree about what was read, listed up to the same number. */
   doubts: z.array(Unread),
   missing: z.array(z.object({ bottle: z.string(), parameters: z.array(ParameterId) })),
@@ -41,6 +43,16 @@ export function textTable(bytes: Uint8Array): ReportTable {
   const { text, encoding } = decodeText(bytes);
   const parsed = parseTable(text);
   return 'refusal' in parsed ? parsed : { ...parsed, encoding };
+}
+
+/** So many cells are shown beside a question. */
+const examplesShown = 3;
+
+function questionsOf(unread: readonly Unread[], mapping: Mapping): ReportDraft['questions'] {
+  return (Object.keys(fileQuestions) as FileQuestion[]).flatMap((code) => {
+    const cells = [...new Set(unread.filter((row) => row.code === code).map((row) => row.cell))];
+    return cells.length > 0 || mapping[fileQuestions[code].key] ? [{ code, examples: cells.slice(0, examplesShown) }] : [];
+  });
 }
 
 /**
@@ -72,6 +84,7 @@ export function readReport(
       results,
       unread: unread.slice(0, listedUnread),
       unreadCount: unread.length,
+      questions: questionsOf(unread, mapping),
       doubts: doubts.slice(0, listedUnread),
       missing: refusal ? [] : missingResults(results, bottles),
     },

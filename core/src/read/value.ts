@@ -1,5 +1,6 @@
 import type { Coded } from '../findings/index.ts';
 import { readNumber } from '../units/index.ts';
+import { flagMeanings, type FlagMeaning } from './tables/flags.ts';
 
 /**
  * What stands in a result cell. `value` is the number; with `below` and `above` it is the bound. `below` without a
@@ -8,12 +9,14 @@ import { readNumber } from '../units/index.ts';
 export interface CellValue {
   form: 'value' | 'below' | 'above' | 'present' | 'absent' | 'uncountable';
   value: number | null;
+  /** The bound itself is meant too: `≤ 1` may be 1. */
+  inclusive?: boolean;
   estimated: boolean;
 }
 
 const words: [RegExp, CellValue['form']][] = [
-  [/^(nd|n\.d\.?|n\/d|u|not detected|não detetado|nao detetado|nicht nachweisbar|n\.n\.?)$/i, 'below'],
-  [/^(tntc|confluent|incont[aá]vel|uncountable)$/i, 'uncountable'],
+  [/^(n\/d|not detected|não detetado|nao detetado|nicht nachweisbar|n\.n\.?)$/i, 'below'],
+  [/^(confluent|incont[aá]vel|uncountable)$/i, 'uncountable'],
   [/^(present|presente|positive|positivo|p|detected|detetado|positiv|présent)$/i, 'present'],
   [/^(absent|ausente|negative|negativo|a|ausência|negativ|nachweisfrei)$/i, 'absent'],
 ];
@@ -21,48 +24,100 @@ const words: [RegExp, CellValue['form']][] = [
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
 const longestResult = 60;
 
-/** How the numbers of a file are written, told from all of them: see {@link numberStyle}. */
-export type NumberStyle = 'comma' | 'point' | 'unknown';
+/** Which mark the numbers of a file have before their decimals; `mixed` where some have one and some the other. */
+export type DecimalMark = 'comma' | 'point' | 'mixed' | 'unknown';
 
-/**
- * Whether a file writes a decimal comma. A file that does cannot mean a decimal by `1.234`: that is a thousand or a
- * slip, and is handed back rather than guessed.
- */
+/** How the numbers of a file are written. */
+export interface NumberStyle {
+  decimals: DecimalMark;
+  /** A person said so: the other mark parts thousands then. */
+  isSaid: boolean;
+}
+
+const unknownStyle: NumberStyle = { decimals: 'unknown', isSaid: false };
+
+/** A number with one mark before three digits: a thousand or a decimal. One that begins with 0 can only be a decimal. */
+const eitherWay = /^[-−+]?[1-9]\d{0,2}([.,])\d{3}$/;
+const marked = /^[<>≤≥]?\s*([-−+]?\d+([.,])\d+)(?!\d*[.,])\b/;
+
+/** Told from all numbers of a file: `12,9` shows a decimal comma, `1,234` shows nothing. */
 export function numberStyle(cells: Iterable<string>): NumberStyle {
-  let style: NumberStyle = 'unknown';
+  const seen = new Set<string>();
   for (const cell of cells) {
-    if (/^[<>≤≥]?\s*\d+,\d+\b/.test(cell)) return 'comma';
-    if (/^[<>≤≥]?\s*\d+\.\d+\b/.test(cell)) style = 'point';
+    const [, number, mark] = marked.exec(cell.trim()) ?? [];
+    if (number && mark && !eitherWay.test(number)) seen.add(mark);
   }
-  return style;
+  const decimals = seen.size === 2 ? 'mixed' : seen.has(',') ? 'comma' : seen.has('.') ? 'point' : 'unknown';
+  return { decimals, isSaid: false };
+}
+
+/** The number that stands in a text, or why there is none that everybody would read alike. */
+function readIn(text: string, { decimals, isSaid }: NumberStyle): { ok: true; value: number } | { ok: false; code: string } {
+  const [mark, other] = decimals === 'comma' ? [',', '.'] : ['.', ','];
+  const number = readNumber(isSaid ? text.replaceAll(other, '') : text);
+  if (!number.ok) return { ok: false, code: 'not-a-result' };
+  const either = eitherWay.exec(text);
+  const isOpen = either && (decimals === 'unknown' || decimals === 'mixed' || either[1] !== mark);
+  if (!isSaid && isOpen) return { ok: false, code: 'thousand-or-decimal' };
+  // Where a person said which mark is the decimal, the other one can only part thousands.
+  const grouped = new RegExp(`^[-−+]?\\d{1,3}(\\${other}\\d{3})+(\\${mark}\\d+)?$`);
+  if (isSaid && text.includes(other) && !grouped.test(text)) return { ok: false, code: 'other-decimal' };
+  return { ok: true, value: number.value };
+}
+
+const bare = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');
+
+/** What the flags of a row say together, or the first that is not known. */
+function meaningOf(flags: string): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
+  const means = new Set<FlagMeaning>();
+  const all = Object.hasOwn(flagMeanings, bare(flags)) ? [flags] : flags.split(/[\s,;/]+/);
+  for (const flag of all) {
+    if (flag === '') continue;
+    const known = Object.hasOwn(flagMeanings, bare(flag)) ? flagMeanings[bare(flag)]! : null;
+    if (!known) return { unknown: flags };
+    for (const one of known) means.add(one);
+  }
+  return { means };
 }
 
 /**
- * Reads a result cell with its flag column: `12,9`, `<0.05`, `> 2419`, `ND`, `0.8 J`, `TNTC`, `absent`. A `U` flag on
- * a number says that it was not detected at that number; a `J` that it is an estimate.
+ * Reads a result cell with its flag column: `12,9`, `<0.05`, `> 2419`, `ND`, `0.8 J`, `TNTC`, `absent`; a sign or word may stand
+ * in the flag column as well. What cell and flag say must agree; a flag that is not known, and a number that the lab does not
+ * stand by, are handed back.
  */
 export function readValue(
   cell: string,
   qualifier: string,
-  style: NumberStyle = 'unknown',
+  style: NumberStyle = unknownStyle,
 ): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
   const text = cell.trim();
-  const flags = qualifier.trim().toUpperCase();
-  if (text === '') return { ok: false, code: 'no-result' };
-  if (text.length > longestResult) return { ok: false, code: 'result-long' };
+  const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
+  if (text.length > longestResult || qualifier.length > longestResult) return fail('result-long');
   const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
-  if (word) return { ok: true, form: word[1], value: null, estimated: false };
+  const match = word ? null : /^([<>≤≥]?)\s*([-−+]?[.,]?\d[\d.,\s]*?)\s*([A-Z]{1,3})?$/i.exec(text);
 
-  const match = /^([<>≤≥]?)\s*([-−+]?[\d.,\s]+?)\s*([A-Z]{1,2})?$/i.exec(text);
-  const number = match ? readNumber(match[2]!) : null;
-  if (!match || !number?.ok) return { ok: false, code: 'not-a-result' };
-  if ((style === 'comma' && /^\d{1,3}\.\d{3}$/.test(match[2]!)) || (style === 'point' && /^\d{1,3},\d{3}$/.test(match[2]!))) {
-    return { ok: false, code: 'thousand-or-decimal' };
-  }
-  if (number.value < 0) return { ok: false, code: 'negative' };
-  const marks = `${flags} ${(match[3] ?? '').toUpperCase()}`;
-  if (match[3] && !/^(U|J|UJ|B)$/i.test(match[3])) return { ok: false, code: 'unknown-flag', data: { flag: match[3] } };
-  const below = match[1] === '<' || match[1] === '≤' || /\bU\b|\bUJ\b|\bND\b/.test(marks);
-  const above = match[1] === '>' || match[1] === '≥';
-  return { ok: true, form: below ? 'below' : above ? 'above' : 'value', value: number.value, estimated: /\bJ\b|\bUJ\b/.test(marks) };
+  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${match || word ? '' : text}`.trim());
+  // A cell that is neither number nor word may still be a flag: `BDL`, `< LOQ`.
+  if ('unknown' in flagged)
+    return text === '' ? fail('no-result') : match || word ? fail('unknown-flag', { flag: flagged.unknown }) : fail('not-a-result');
+  const { means } = flagged;
+  if (means.has('rejected')) return fail('rejected', { flag: `${qualifier.trim()} ${match?.[3] ?? ''}`.trim() });
+  const sign = match?.[1] ?? '';
+  const isBelow = means.has('below') || sign === '<' || sign === '≤' || word?.[1] === 'below';
+  const isAbove = means.has('above') || sign === '>' || sign === '≥';
+  const isUncountable = means.has('uncountable') || word?.[1] === 'uncountable';
+  const otherWord = word && word[1] !== 'below' && word[1] !== 'uncountable' ? word[1] : null;
+  const said = [isBelow, isAbove, isUncountable, otherWord !== null].filter(Boolean).length;
+  if (said > 1) return fail('contradicts');
+  const estimated = means.has('estimated');
+  if (otherWord) return { ok: true, form: otherWord, value: null, estimated };
+  if (isUncountable) return match ? fail('contradicts') : { ok: true, form: 'uncountable', value: null, estimated };
+  if (!match) return isBelow ? { ok: true, form: 'below', value: null, estimated } : fail(text === '' ? 'no-result' : 'not-a-result');
+
+  const number = readIn(match[2]!.trim(), style);
+  if (!number.ok) return fail(number.code);
+  if (number.value < 0) return fail('negative');
+  const inclusive = sign === '≤' || sign === '≥' || /[≤≥]/.test(qualifier);
+  const form = isBelow ? 'below' : isAbove ? 'above' : 'value';
+  return { ok: true, form, value: number.value, estimated, ...(inclusive && form !== 'value' ? { inclusive } : {}) };
 }

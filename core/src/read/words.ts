@@ -1,7 +1,6 @@
 import { say, type Coded, type Data, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { unitLabel, type UnitId } from '../units/index.ts';
-import { nitrogenAsked } from './interpret.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { reportPutAside, reportRead, reportReceived } from './entries.ts';
 
@@ -41,13 +40,18 @@ const placeWords: Words = {
   'no-result': 'The result is empty.',
   'result-long': 'It is too long for a result.',
   'not-a-result': 'This is no result.',
-  'thousand-or-decimal': 'It may be a thousand or a decimal: this file writes its decimals the other way.',
+  'thousand-or-decimal': 'It may be a thousand or a decimal. Choose it above.',
+  'other-decimal': 'It has the other decimal mark than the file is said to have.',
+  rejected: ({ flag }) => `The lab marks it “${flag}”: it does not stand by this number.`,
+  'unit-contradicts': 'Name and unit column have different units.',
+  'basis-contradicts': 'Name and unit say different things about how nitrogen is given.',
+  contradicts: 'Result and flag say different things.',
   negative: 'It is negative.',
-  'unknown-flag': ({ flag }) => `“${flag}” after the number is no flag that is known.`,
+  'unknown-flag': ({ flag }) => `“${flag}” beside the number is no flag that is known.`,
   'no-unit': 'The unit is missing.',
   'unknown-unit': 'Not a unit that is known here.',
   'wrong-unit': (data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${ofParameter(data).name.toLowerCase()}.`,
-  [nitrogenAsked]: 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.',
+  'nitrogen-as': 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.',
   'cannot-be': (data) => `${ofParameter(data).name} cannot be ${data['value']} ${unitLabel(ofParameter(data).unit)}. Is it the unit?`,
   'other-day': ({ day }) => `The book says ${day}.`,
 };

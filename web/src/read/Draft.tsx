@@ -1,16 +1,7 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import {
-  draftReport,
-  nitrogenAsked,
-  readReportWith,
-  sayPlace,
-  type Mapping,
-  type ReportDraft,
-  type Role,
-  type RoundReport,
-} from '@fonte/core/read';
-import { Button, Segmented } from 'antd';
+import { draftReport, readReportWith, sayPlace, type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
+import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
@@ -25,6 +16,7 @@ import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import './read.css';
 import { Columns } from './Columns.tsx';
+import { FileQuestions } from './FileQuestions.tsx';
 import { Results } from './Results.tsx';
 
 /** Which column is what, what that makes of the rows, and what could not be understood. */
@@ -73,7 +65,7 @@ export function Draft({ report }: { report: RoundReport }) {
           </span>
         </p>
       )}
-      <NitrogenBasis draft={draft} choose={(nitrogenAs) => setMapping({ ...draft.mapping, nitrogenAs })} />
+      <FileQuestions draft={draft} answer={(change) => setMapping({ ...draft.mapping, ...change })} />
       <Unread draft={draft} />
       <Results draft={draft} />
       <Said say={say} />
@@ -89,31 +81,6 @@ export function Draft({ report }: { report: RoundReport }) {
         </Button>
       </div>
     </>
-  );
-}
-
-function NitrogenBasis({ draft, choose }: { draft: ReportDraft; choose: (as: 'N' | 'ion') => void }) {
-  const asked = draft.unread.some((row) => row.code === nitrogenAsked);
-  if (!asked && !draft.mapping.nitrogenAs) return null;
-  return (
-    <div className="finding question">
-      <Mark kind="question" />
-      <p>
-        <span className="strong">Nitrogen is given how?</span> The file does not say. 10 mg/L as N is 44 mg/L as NO₃. Ask the lab if you do
-        not know.
-      </p>
-      <p>
-        <Segmented
-          aria-label="Nitrogen is given"
-          value={draft.mapping.nitrogenAs ?? ''}
-          onChange={(value) => choose(value as 'N' | 'ion')}
-          options={[
-            { value: 'N', label: 'As nitrogen (N)' },
-            { value: 'ion', label: 'As the ion (NO₃, NO₂, NH₄)' },
-          ]}
-        />
-      </p>
-    </div>
   );
 }
 

@@ -95,7 +95,10 @@ export const parameterSpellings: Record<ParameterId, readonly string[]> = {
   uranium: ['uranium', 'u', 'uranio', 'uran'],
 };
 
-/** How labs spell units, folded to lower case without spaces, accents or superscripts; µ and μ both become u. */
+/**
+ * `ppt` and `°f` are not here: parts in a thousand or in a million million, Fahrenheit or a French degree.
+ * How labs spell units, folded to lower case without spaces, accents or superscripts; µ and μ both become u.
+ */
 export const unitSpellings: Record<string, UnitId> = {
   mv: 'mV',
   'mg/l': 'mg/L',
@@ -109,7 +112,6 @@ export const unitSpellings: Record<string, UnitId> = {
   'mcg/l': 'ug/L',
   ppb: 'ppb',
   'ng/l': 'ng/L',
-  ppt: 'ppt',
   'us/cm': 'uS/cm',
   'umhos/cm': 'uS/cm',
   'ms/cm': 'mS/cm',
@@ -127,7 +129,6 @@ export const unitSpellings: Record<string, UnitId> = {
   c: 'degC',
   degc: 'degC',
   '°c': 'degC',
-  '°f': 'degF',
   degf: 'degF',
   'cfu/100ml': 'per100mL',
   'ufc/100ml': 'per100mL',
@@ -145,5 +146,6 @@ export const unitSpellings: Record<string, UnitId> = {
   'mg/lascaco3': 'mg/L CaCO3',
   gpg: 'gpg',
   '°dh': 'dH',
-  '°f h': 'fH',
+  '°fh': 'fH',
+  fh: 'fH',
 };
