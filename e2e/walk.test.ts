@@ -49,6 +49,10 @@ describe.sequential('a round from plan to verdict', () => {
 
   it('asks about a level that jumps, about feet and inches, and keeps what was typed over a reload', async () => {
     await click(page, 'Go on');
+    // No state of the well is taken for granted.
+    await type(page, 'Depth to water', '7.40');
+    await click(page, 'Write it down');
+    await see(page, 'Choose one.');
     await type(page, 'Depth to water', '9.40');
     await see(page, 'The water stands 1.92 m lower than last time');
     await click(page, 'Write it down');

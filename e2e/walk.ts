@@ -26,6 +26,9 @@ export async function readLevel(page: Page, text: string): Promise<void> {
   await page.waitForSelector(field);
   const label = await page.$eval(field, (one) => one.textContent ?? '');
   await type(page, label, text);
+  // The state of the well is said once, and stays for the next reading.
+  if (!(await page.$('.ant-segmented[aria-label="The water is"] .ant-segmented-item-selected')))
+    await choose(page, 'The water is', 'At rest');
   await click(page, 'Write it down');
 }
 

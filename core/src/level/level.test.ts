@@ -1,16 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { wellPoint } from '../../test/script.ts';
+import { Script, wellPoint } from '../../test/script.ts';
 import { Trail } from '../book/index.ts';
 import { base } from '../units/index.ts';
 import {
   agree,
-  levelState,
-  tolerances,
+  atRest,
   depthBelowGround,
+  type LevelBook,
+  levelRead,
+  levelRoom,
+  levelState,
   ordinaryStep,
   questionLevel,
   steelTapeDepth,
+  tolerances,
   waterLevelElevation,
+  type WaterState,
 } from './index.ts';
 
 const well = {
@@ -70,6 +75,31 @@ describe('agreement of two readings', () => {
   it('compares across units', () => {
     expect(agree({ text: '3.831', unit: 'm' }, { text: '12.57', unit: 'ft' }, table)).toBe(true);
     expect(base({ text: '12.57', unit: 'ft' })).toBeCloseTo(3.8313, 4);
+  });
+});
+
+describe('the level of a visit', () => {
+  const around = { point: wellPoint, tolerances: table };
+  const read = (book: LevelBook, text: string, water: WaterState) =>
+    levelRoom.advance(book, new Script().atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water }), around);
+  const agreed = (...readings: [string, WaterState][]) =>
+    readings.reduce((book, [text, water]) => read(book, text, water), levelRoom.empty).agreed;
+
+  it('comes of two readings of one state: at rest and while pumping are two levels, however near', () => {
+    expect(agreed(['7.40', 'static'], ['7.40', 'pumping'])).toBeNull();
+    expect(agreed(['7.40', 'pumping'], ['7.40', 'pumping'])).toMatchObject({ water: 'pumping' });
+  });
+
+  it('is the one at rest, whatever is read while pumping before or afterwards', () => {
+    const both = agreed(['7.40', 'static'], ['7.40', 'static'], ['8.10', 'pumping'], ['8.10', 'pumping']);
+    expect(both).toMatchObject({ depth: 7.4, water: 'static' });
+    const pumpedFirst = agreed(['8.10', 'pumping'], ['8.10', 'pumping'], ['7.40', 'static'], ['7.40', 'static']);
+    expect(pumpedFirst).toMatchObject({ depth: 7.4, water: 'static' });
+  });
+
+  it('is compared with levels at rest only', () => {
+    const record = [{ water: 'static' as const }, { water: 'pumping' as const }, { water: 'pumped-lately' as const }];
+    expect(atRest(record)).toEqual([{ water: 'static' }]);
   });
 });
 

@@ -83,7 +83,9 @@ export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null 
       ...(kept ? { kept } : {}),
     };
     const before = readings.at(-1);
-    const agrees = before && tolerances && before.measuringPoint === measuringPoint && agree(before.typed, typed, tolerances);
+    // A level at rest and one while pumping are two levels, however near; and the one at rest is the level of the visit.
+    const isSame = before?.measuringPoint === measuringPoint && before.water === water;
+    const agrees = isSame && tolerances && agree(before.typed, typed, tolerances) && (water === 'static' || agreed?.water !== 'static');
     return { readings: readings.with(reading), agreed: agrees ? reading : agreed, leftOut };
   },
 };

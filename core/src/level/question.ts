@@ -6,6 +6,10 @@ import type { Tolerances } from './tables/tolerances.ts';
 /** What is compared of a level of an earlier visit. */
 type RecordedLevel = Pick<LevelOfRecord, 'at' | 'measuringPoint' | 'depth'>;
 
+/** The levels at rest: what a new one is compared with, and what the course of a well is drawn from. */
+export const atRest = <L extends Pick<LevelOfRecord, 'water'>>(record: readonly L[]): L[] =>
+  record.filter(({ water }) => water === 'static');
+
 /** How much change between two visits is ordinary for this well, in m. */
 export function ordinaryStep(record: readonly RecordedLevel[], { jump }: Tolerances): number {
   const ordered = [...record].sort((a, b) => a.at - b.at);

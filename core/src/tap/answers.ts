@@ -32,6 +32,12 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point): Stop[] {
   return [];
 }
 
+/** Whether some answer to a step would be a stop at this point: without the answer nobody knows what the sample is. */
+export function decidesSample({ act }: Step, point: Point): boolean {
+  if (act.type === 'checks') return act.items.some((item) => item.stop);
+  return act.type === 'measure' && act.stops.some((stop) => Object.keys(stopLimit(stop, point)).length > 0);
+}
+
 /**
  * Why an answer cannot be taken for a step, or null. A short clock or a check answered no is no misfit here: it is a
  * departure and needs a reason, see {@link departs}.

@@ -2,7 +2,7 @@ import type { AnalysisId } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
-import { stopsOf } from './answers.ts';
+import { decidesSample, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
 import type { Protocol, Step } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
@@ -96,6 +96,8 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
       };
     });
   const stops = steps.flatMap((step) => step.stops);
+  // What was left out might have been a stop: the sample is no routine one.
+  const isUndecided = steps.some(({ state, step }) => state === 'skipped' && decidesSample(step, point));
   const abandoned = stops.some((stop) => stop.outcome === 'abandoned');
   const now = abandoned || givenUp !== null ? null : (steps.find((step) => step.state === 'now') ?? null);
   return {
@@ -106,7 +108,7 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
     now,
     abandoned,
     givenUp,
-    sample: stops.length > 0 ? 'special' : 'routine',
+    sample: stops.length > 0 || isUndecided ? 'special' : 'routine',
     departures: steps.flatMap((step) => (step.departure ? [{ step: step.step, reason: step.departure }] : [])),
     finished: !abandoned && givenUp === null && now === null,
   };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { protocolNamed, Script, tapPoint } from '../../test/script.ts';
 import type { Entry } from '../book/index.ts';
 import { fold, sayMisfit } from '../round/index.ts';
-import { clockStarted, departs, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
+import { clockStarted, decidesSample, departs, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
 
 const procedure = 'coliforms-distribution';
 const protocol = protocolNamed(procedure);
@@ -74,6 +74,18 @@ describe('the protocol engine', () => {
     const book = new Script().plan().sampleTap({ before: 'strip' });
     book.atTap(stepSkipped, { procedure, step: 'strip', departure: 'aerator is welded on' });
     expect(run(book).departures).toMatchObject([{ step: { id: 'strip' }, reason: 'aerator is welded on' }]);
+  });
+
+  it('takes no routine sample where what decides it was left out', () => {
+    const skip = (step: string) => {
+      const book = new Script().plan().sampleTap({ before: step });
+      book.atTap(stepSkipped, { procedure, step, departure: 'no photometer' });
+      return run(book).sample;
+    };
+    expect([skip('strip'), skip('residual')]).toEqual(['routine', 'special']);
+    const residual = protocol.steps.find(({ id }) => id === 'residual')!;
+    const unchlorinated = { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum: null } };
+    expect([decidesSample(residual, tapPoint), decidesSample(residual, unchlorinated)]).toEqual([true, false]);
   });
 
   it('refuses an answer of the wrong kind, an unknown option, an open check and an impossible number', () => {

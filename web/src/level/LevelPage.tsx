@@ -1,4 +1,5 @@
 import {
+  atRest,
   lastLevel,
   levelRead,
   levelRecord,
@@ -37,7 +38,8 @@ import { Readings } from './Readings.tsx';
 interface Draft {
   measuringPoint: string;
   depth: Typed;
-  water: WaterState;
+  /** Empty until somebody says it: no state is taken for granted. */
+  water: WaterState | '';
   kept: string;
 }
 
@@ -56,7 +58,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   } = useUnitSystem();
   const navigate = useNavigate();
   const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
-  const record = history.filter((row) => row.round !== id);
+  const record = atRest(history).filter((row) => row.round !== id);
   const { tolerances } = round.tables;
   const marks = point.well.measuringPoints;
   const markOf = (name: string) => marks.find((candidate) => candidate.name === name) ?? marks[0]!;
@@ -66,7 +68,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
       : questionLevel({ depth: base(depth), mark: markOf(measuringPoint), well: point.well, record, tolerances });
   const entry = useEntryForm<Draft, z.output<typeof levelRead.payload>>({
     keep: `level.${visit.id}`,
-    initial: { measuringPoint: marks[0]!.name, depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' }, water: 'static', kept: '' },
+    initial: { measuringPoint: marks[0]!.name, depth: { text: '', unit: unit === 'ft' ? 'ft' : 'm' }, water: '', kept: '' },
     schema: levelRead.payload,
     // A reason to keep a number goes with the number that was asked about, and with no other.
     read: ({ kept, ...reading }) => {

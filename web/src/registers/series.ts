@@ -1,4 +1,4 @@
-import type { LevelOfRecord } from '@fonte/core/level';
+import { atRest, type LevelOfRecord } from '@fonte/core/level';
 
 /** What a hydrograph shows. */
 export interface Series {
@@ -13,7 +13,8 @@ export interface Series {
 const least = 3;
 
 /** The course of a well's levels: elevations where the marks have them, or depths below the mark that was last used; null where there are too few. */
-export function hydrograph(record: readonly LevelOfRecord[]): Series | null {
+export function hydrograph(levels: readonly LevelOfRecord[]): Series | null {
+  const record = atRest(levels);
   const elevations = record.flatMap(({ at, elevation }) => (elevation === null ? [] : [{ at, value: elevation }]));
   if (elevations.length >= least) return { says: 'Water level elevation', isDepth: false, levels: elevations };
   const mark = record.at(-1)?.measuringPoint;

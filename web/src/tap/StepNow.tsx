@@ -1,5 +1,6 @@
 import {
   clockStarted,
+  decidesSample,
   departs,
   misfitAnswer,
   runGivenUp,
@@ -98,6 +99,12 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   /** What changes the sample is a press of its own, never Enter in a field. */
   const isPlain = detour === null && stops.length === 0 && departure === null;
   const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
+  const isUndecided = detour === 'skip' && decidesSample(step, visit.point);
+  const about = detour
+    ? `${detours[detour].about}${isUndecided ? ' The sample is a special one then, not a routine one.' : ''}`
+    : departure
+      ? sayMisfit(departure)
+      : '';
   const goOn = stops.some((stop) => stop.outcome === 'special')
     ? 'Go on as a special sample'
     : departure
@@ -164,9 +171,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           {stops.map((stop) => (
             <Warning key={stop.say} stop={stop} />
           ))}
-          {(detour ?? (departure && mayFinish)) && (
-            <Field name="departure" label={`${detour ? detours[detour].about : departure ? sayMisfit(departure) : ''} Say why`} />
-          )}
+          {(detour ?? (departure && mayFinish)) && <Field name="departure" label={`${about} Say why`} />}
         </EntryForm>
       )}
     </section>
