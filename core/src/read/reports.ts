@@ -31,9 +31,8 @@ interface ReadView {
 }
 
 /** Whether results of a bottle are still waited for. */
-function isOut({ stage, lost, accepted }: BottleOnItsWay, { plan, reports }: ReadView): boolean {
-  if (lost || !(accepted ?? !plan.lab)) return false;
-  return stage === 'handed-over' || (stage === 'reported' && !reports.some((report) => report.read));
+function isOut({ stage, lost, accepted }: BottleOnItsWay, { plan }: ReadView): boolean {
+  return !lost && (accepted ?? !plan.lab) && (stage === 'handed-over' || stage === 'reported');
 }
 
 export const readRoom: Room<ReadBook, object, ReadView> = {

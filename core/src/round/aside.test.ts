@@ -108,6 +108,16 @@ describe('any order of arrival', () => {
     );
   });
 
+  it('corrects an entry that arrives after its correction', () => {
+    const reading = book.atWell(levelRead, depth('7.40'));
+    book.correct(reading, 'misread', { payload: depth('7.90') });
+    const [plan, level, correction] = book.entries as [Entry, Entry, Entry];
+    const before = foldBook([plan, correction]);
+    const followed = look(followBook(before, level) ?? foldBook([plan, correction, level]))!;
+    expect(followed.visits[0]!.level!.readings.map(({ typed }) => typed.text)).toEqual(['7.90']);
+    expect(followed.aside).toEqual([]);
+  });
+
   it('leaves a state that somebody holds as it was', () => {
     purging();
     const before = foldBook(book.entries);
@@ -270,6 +280,23 @@ describe('a report', () => {
     expect(waits()).toBe(false);
     book.correct(aside, 'it is ours');
     expect(waits()).toBe(true);
+  });
+
+  it('that says nothing of a bottle the lab took has not reported it: the round waits on', () => {
+    wholeRound();
+    const taken = book.entries.map((entry) =>
+      labAnswered.is(entry)
+        ? { ...entry, payload: { ...entry.payload, bottles: entry.payload.bottles.map(({ bottle }) => ({ bottle, accepted: true })) } }
+        : entry,
+    );
+    const state = fold(taken)!;
+    expect(state.bottles.filter((bottle) => bottle.handedOver).map(({ id, stage }) => [id, stage])).toEqual([
+      ['261123A-MW3-N', 'handed-over'],
+      ['261123A-MH1-B', 'judged'],
+    ]);
+    const only = { ...state, visits: [], followUps: [], aside: [], bottles: state.bottles.filter((bottle) => bottle.handedOver) };
+    expect(nextStep(only)).toMatchObject({ code: 'wait-for-report' });
+    expect(isClosed(only)).toBe(false);
   });
 
   it('that was put aside after it was read says nothing any more', () => {

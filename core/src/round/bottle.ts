@@ -1,7 +1,7 @@
 import type { Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
-import type { RoundReport } from '../read/index.ts';
+import { isToRead, type RoundReport } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
@@ -28,7 +28,8 @@ interface Surroundings {
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
   if (bottle.state === 'filled' && handed && accepted !== false) {
     if (around.reports.some((report) => report.read?.results.some((result) => result.bottle === bottle.id))) return 'judged';
-    if (around.reports.length > 0) return 'reported';
+    // A report that is read and says nothing of it has not reported it.
+    if (around.reports.some(isToRead)) return 'reported';
   }
   if (handed) return 'handed-over';
   if (bottle.state === 'filled' || bottle.filledAt !== null) return 'filled';

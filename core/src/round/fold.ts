@@ -1,5 +1,5 @@
 import type { FollowUp } from '../act/index.ts';
-import { isBefore, standing, struck, upgraded, type Aside, type Entry, type Strike } from '../book/index.ts';
+import { isBefore, standing, struck, upgraded, type Aside, type Correction, type Entry, type Strike } from '../book/index.ts';
 import type { HandOver } from '../custody/index.ts';
 import type { Plan, PlanBook, RoundEditions } from '../plan/index.ts';
 import type { RoundReport } from '../read/index.ts';
@@ -66,11 +66,13 @@ export function foldBook(entries: readonly Entry[]): Folding {
 }
 
 /**
- * The book with one more entry, or null when it has to be read anew: after a correction, and when an entry is about work
- * that was done before something which is known already.
+ * The book with one more entry, or null when it has to be read anew: after a correction, before one that has arrived already,
+ * and when an entry is about work that was done before something which is known already.
  */
 export function followBook(folding: Folding, entry: Entry): Folding | null {
   if (struck.is(entry) || opens(entry.kind) || (folding.last && !isBefore(folding.last, entry))) return null;
+  // A correction of it has arrived before.
+  if (folding.corrections.some(({ entry: correction }) => (correction as Correction).payload.entry === entry.id)) return null;
   return { ...folding, round: advance(folding.round, inPresentVersion(entry)), last: entry };
 }
 
