@@ -239,7 +239,10 @@ function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: Ret
 function styleOf({ rows }: LabTable, { columns, decimals }: Mapping): NumberStyle {
   if (decimals) return { decimals, isSaid: true };
   const numbers = (['result', 'reportingLimit', 'detectionLimit'] as const).flatMap((role) => columns[role] ?? []);
-  return numberStyle(numbers.flatMap((column) => rows.map((row) => row.cells[column] ?? '')));
+  const cells = function* () {
+    for (const { cells: row } of rows) for (const column of numbers) yield row[column] ?? '';
+  };
+  return numberStyle(cells());
 }
 
 /**

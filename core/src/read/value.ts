@@ -38,6 +38,9 @@ const unknownStyle: NumberStyle = { decimals: 'unknown', isSaid: false };
 
 /** A number with one mark before three digits: a thousand or a decimal. One that begins with 0 can only be a decimal. */
 const eitherWay = /^[-−+]?[1-9]\d{0,2}([.,])\d{3}$/;
+/** Thousands parted by commas, or by points. */
+const byCommas = /^[-−+]?\d{1,3}(,\d{3})+(\.\d+)?$/;
+const byPoints = /^[-−+]?\d{1,3}(\.\d{3})+(,\d+)?$/;
 const marked = /^[<>≤≥]?\s*([-−+]?\d+([.,])\d+)(?!\d*[.,])\b/;
 
 /** Told from all numbers of a file: `12,9` shows a decimal comma, `1,234` shows nothing. */
@@ -56,19 +59,23 @@ function readIn(text: string, { decimals, isSaid }: NumberStyle): { ok: true; va
   const [mark, other] = decimals === 'comma' ? [',', '.'] : ['.', ','];
   const number = readNumber(isSaid ? text.replaceAll(other, '') : text);
   if (!number.ok) return { ok: false, code: 'not-a-result' };
-  const either = eitherWay.exec(text);
-  const isOpen = either && (decimals === 'unknown' || decimals === 'mixed' || either[1] !== mark);
-  if (!isSaid && isOpen) return { ok: false, code: 'thousand-or-decimal' };
+  if (!isSaid) {
+    const either = eitherWay.exec(text);
+    const isOpen = either && (decimals === 'unknown' || decimals === 'mixed' || either[1] !== mark);
+    return isOpen ? { ok: false, code: 'thousand-or-decimal' } : { ok: true, value: number.value };
+  }
   // Where a person said which mark is the decimal, the other one can only part thousands.
-  const grouped = new RegExp(`^[-−+]?\\d{1,3}(\\${other}\\d{3})+(\\${mark}\\d+)?$`);
-  if (isSaid && text.includes(other) && !grouped.test(text)) return { ok: false, code: 'other-decimal' };
+  if (text.includes(other) && !(other === ',' ? byCommas : byPoints).test(text)) return { ok: false, code: 'other-decimal' };
   return { ok: true, value: number.value };
 }
 
 const bare = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');
 
-/** What the flags of a row say together, or the first that is not known. */
+const nothingSaid = { means: new Set<FlagMeaning>() };
+
+/** What the flags of a row say together, or that one of them is not known. */
 function meaningOf(flags: string): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
+  if (flags === '') return nothingSaid;
   const means = new Set<FlagMeaning>();
   const all = Object.hasOwn(flagMeanings, bare(flags)) ? [flags] : flags.split(/[\s,;/]+/);
   for (const flag of all) {
