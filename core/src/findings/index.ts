@@ -44,8 +44,3 @@ const rank = { stop: 0, question: 1, note: 2 };
 export function gravestFirst(findings: readonly Finding[]): Finding[] {
   return [...findings].sort((a, b) => rank[a.severity] - rank[b.severity]);
 }
-
-/** Whether any finding would be refused further along. */
-export function hasStop(findings: readonly Finding[]): boolean {
-  return findings.some((finding) => finding.severity === 'stop');
-}

@@ -4,6 +4,7 @@ export * from './table.ts';
 export * from './mapping.ts';
 export * from './value.ts';
 export * from './interpret.ts';
+export { parameterCalled, unitCalled } from './names.ts';
 export * from './missing.ts';
 export * from './report.ts';
 export * from './reports.ts';

@@ -301,6 +301,7 @@ describe('reading rows', () => {
     ['Nitrate-N', 'mg/L', 44.27],
     ['NO3-N', 'mg/L', 44.27],
     ['Nitratos (NO3)', 'mg/L', 10],
+    ['Nitrate (mg/L N)', 'mg/L', 44.27],
     ['Nitrate', 'mg/L NO3', 10],
     ['Nitrate', 'mg/L', null],
   ])('reads ten of %s in %s by what name and unit say: %s', (name, unit, value) => {
@@ -350,6 +351,7 @@ describe('reading rows', () => {
     ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'],
     ['A-N;Nitrate as N;3;mg/L NO3;1;x', 4, 'Name and unit say different things'],
     ['A-M;Ferro (mg/L);3;µg/L;1;x', 4, 'different units'],
+    ['A-N;Nitrate (mg/L N);3;mg/L NO3;1;x', 4, 'Name and unit say different things'],
     ['A-M;Ferro;3;;1;x', 4, 'The unit is missing'],
     ['A-M;Ferro;3;NTU;1;x', 4, 'is not a unit of iron'],
     ['A-N;Nitratos;3;mg/L;1;x', 4, 'As nitrogen or as the ion?'],

@@ -82,16 +82,7 @@ function Done({ action, close }: { action: FollowUp; close: () => void }) {
     },
   });
   return (
-    <EntryForm
-      of={form}
-      submit="Write it down"
-      className="stack"
-      beside={
-        <Button size="large" onClick={close}>
-          Not yet
-        </Button>
-      }
-    >
+    <EntryForm of={form} submit="Write it down" className="stack" leave={{ says: 'Not yet', by: close }}>
       <Field name="note" autoFocus />
     </EntryForm>
   );

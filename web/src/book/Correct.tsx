@@ -112,17 +112,13 @@ function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands
       enter="nothing"
       onSubmit={writeAs(mayReplace)}
       className="stack"
+      leave={{ says: 'Leave it', by: leave }}
       beside={
-        <>
-          {mayReplace && (
-            <Button size="large" danger loading={form.busy} onClick={writeAs(false)}>
-              Strike it
-            </Button>
-          )}
-          <Button size="large" onClick={leave}>
-            Leave it
+        mayReplace && (
+          <Button size="large" danger loading={form.busy} onClick={writeAs(false)}>
+            Strike it
           </Button>
-        </>
+        )
       }
     >
       {instead && children?.(instead)}

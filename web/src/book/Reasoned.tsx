@@ -1,5 +1,4 @@
 import type { EntryKind } from '@fonte/core/book';
-import { Button } from 'antd';
 import type { ReactNode } from 'react';
 import type { z } from 'zod';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -72,18 +71,7 @@ function Reason({ kind, at: visit, keep, words, children, close }: Omit<Props, '
     },
   });
   return (
-    <EntryForm
-      of={form}
-      submit={words.write}
-      tone="danger"
-      enter="nothing"
-      className="stack"
-      beside={
-        <Button size="large" onClick={close}>
-          {words.back}
-        </Button>
-      }
-    >
+    <EntryForm of={form} submit={words.write} tone="danger" enter="nothing" className="stack" leave={{ says: words.back, by: close }}>
       {children}
       <Field name="reason" label={words.why} />
     </EntryForm>

@@ -1,6 +1,6 @@
 import { bottleDiscarded, discardReasons } from '@fonte/core/fill';
 import type { BottleState } from '@fonte/core/round';
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -33,18 +33,7 @@ function ThrowAway({ bottle, close }: { bottle: BottleState; close: () => void }
     },
   });
   return (
-    <EntryForm
-      of={form}
-      submit="Throw it away"
-      tone="danger"
-      enter="nothing"
-      className="stack"
-      beside={
-        <Button size="large" onClick={close}>
-          Keep it
-        </Button>
-      }
-    >
+    <EntryForm of={form} submit="Throw it away" tone="danger" enter="nothing" className="stack" leave={{ says: 'Keep it', by: close }}>
       <p>Never pour off and never fill up: a new bottle.</p>
       <Field name="reason">
         <Select size="large" options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))} />

@@ -23,6 +23,8 @@ interface Props<V extends object> {
   children: ReactNode;
   /** Other buttons beside it. */
   beside?: ReactNode;
+  /** The last of them: the way out that writes nothing. */
+  leave?: { says: string; by: () => void };
   disabled?: boolean;
   /** What its button does, where writing needs more than a press. */
   onSubmit?: () => void;
@@ -45,6 +47,7 @@ export function EntryForm<V extends object>({
   lead,
   children,
   beside,
+  leave,
   disabled,
   onSubmit = of.form.submit,
 }: Props<V>) {
@@ -95,6 +98,11 @@ export function EntryForm<V extends object>({
           </Button>
         )}
         {beside}
+        {leave && (
+          <Button size="large" onClick={leave.by}>
+            {leave.says}
+          </Button>
+        )}
       </div>
     </>
   );

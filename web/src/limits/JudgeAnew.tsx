@@ -1,6 +1,5 @@
 import { judgedAnew } from '@fonte/core/plan';
 import { limitSets } from '@fonte/core/limits';
-import { Button } from 'antd';
 import type { z } from 'zod';
 import { useMe } from '../session/session.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -43,17 +42,13 @@ function Judge({ close }: { close: () => void }) {
       enter="nothing"
       disabled={isSame}
       className="stack"
-      beside={
-        <Button
-          size="large"
-          onClick={() => {
-            form.clear();
-            close();
-          }}
-        >
-          Leave it
-        </Button>
-      }
+      leave={{
+        says: 'Leave it',
+        by: () => {
+          form.clear();
+          close();
+        },
+      }}
     >
       <Field name="limits">
         <LimitSets sets={limitSets.all} />

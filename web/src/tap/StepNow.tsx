@@ -140,12 +140,9 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           tone={isPlain ? 'primary' : detour === 'skip' || detour === 'giveUp' ? 'danger' : 'default'}
           enter={isPlain ? 'writes' : 'nothing'}
           disabled={!settled}
+          {...(detour ? { leave: { says: 'Back', by: () => setDetour(null) } } : {})}
           beside={
-            detour ? (
-              <Button size="large" onClick={() => setDetour(null)}>
-                Back
-              </Button>
-            ) : (
+            detour ? null : (
               <>
                 {isRunning && !isEarly && (
                   <Button size="large" onClick={() => setEarly(true)}>
