@@ -62,20 +62,24 @@ describe.sequential('an empty database, on a phone', () => {
     await walk.startAtTheTap(page);
     await see(page, 'Run cold water');
     await click(page, 'Leave this step out');
-    await type(page, 'This step is left out. Say why', 'tap runs all day');
+    await see(page, 'The sample is a special one then, not for compliance.');
+    await page.type('.step-now input[type=text]', 'tap runs all day');
     await click(page, 'Leave it out');
     await walk.measureStep(page, 'Measure the water temperature', '19');
     await walk.measureStep(page, 'Measure free chlorine', '0.25', 'Go on as a special sample');
     await see(page, 'Special sample, not a routine one');
-    await see(page, 'Run cold water, full and steady: tap runs all day');
+    await see(page, '“Run cold water, full and steady” departs from the protocol: tap runs all day. Special, not for compliance.');
+    await see(page, 'The residual is too low for a routine sample.');
     expect(await seriousBarriers(page)).toEqual([]);
   });
 
-  it('takes a wrong residual back, and with it the special sample', async () => {
+  it('takes a wrong residual back, and with it what it made of the sample', async () => {
     await click(page, 'Correct Measure free chlorine');
     await type(page, 'Why', 'read the wrong scale');
     await click(page, 'Strike it');
-    await see(page, 'Routine sample so far');
+    await page.waitForFunction(() => !document.body.innerText.includes('The residual is too low'));
+    // What was left out stays left out.
+    await see(page, 'Special sample, not a routine one');
     await walk.measureStep(page, 'Measure free chlorine', '0.35');
     await see(page, 'Choose how to disinfect the outlet');
   });

@@ -129,7 +129,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await walk.measureStep(page, 'Measure free chlorine', '0.31');
     await walk.chooseDisinfection(page, 'Bleach');
     await walk.waitClock(page, 'Close the tap, wet the outlet inside and out, wait');
-    await walk.waitClock(page, 'Open and rinse the disinfectant off');
+    await walk.rinseBleach(page);
     await walk.fillAndPutBack(page, '261123B-SC1-B');
     await click(page, 'Lead at the school', 'link');
     await see(page, 'Start the protocol: Coliforms, distribution');
@@ -147,8 +147,8 @@ describe.sequential('a blank and a duplicate', () => {
     await type(page, 'System or site', 'Lomba Velha');
     await click(page, 'Plan it');
     await see(page, 'Measure the level');
-    await take('Field blank: Dissolved metals');
-    await see(page, 'Field blank: Dissolved metals');
+    await take('Field blank: Metals');
+    await see(page, 'Field blank: Metals');
     await take('Duplicate: Nutrients');
     await see(page, '8 labels, filled in but for the time');
     expect(await seriousBarriers(page)).toEqual([]);

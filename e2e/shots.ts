@@ -94,7 +94,7 @@ await walk.measureStep(page, 'Measure the water temperature', '17,4');
 await walk.measureStep(page, 'Measure free chlorine', '0.34');
 await walk.chooseDisinfection(page, 'Bleach');
 await walk.waitClock(page, 'Close the tap, wet the outlet inside and out, wait');
-await walk.waitClock(page, 'Open and rinse the disinfectant off');
+await walk.rinseBleach(page);
 await walk.fillAndPutBack(page, '261123A-MH1-B');
 await home(page);
 await click(page, 'Go on');

@@ -47,6 +47,8 @@ export const goodSets = [
 
 /** Types a set with the keyboard alone: Enter moves from field to field, and on the last one writes the set down. */
 export async function readSet(page: Page, number: number, set: (typeof goodSets)[number]): Promise<void> {
+  // The criterion asks for three minutes between sets.
+  if (number > 1) await skip(page, '10 min');
   await see(page, `Set ${number}`);
   await type(page, 'Pumped so far', set.pumped);
   for (const value of [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, '']) {
@@ -118,6 +120,12 @@ export async function startAtTheTap(page: Page): Promise<void> {
   await answerFitness(page);
   await confirmStep(page, 'Take off aerator and attachments');
   await confirmStep(page, 'Wash hands, put gloves on');
+}
+
+/** Bleach is rinsed off until there is no more chlorine than before. */
+export async function rinseBleach(page: Page): Promise<void> {
+  await waitClock(page, 'Open and rinse the disinfectant off');
+  await measureStep(page, 'Measure free chlorine again', '0.30');
 }
 
 /** From the thin stream to the end of the protocol. */

@@ -142,7 +142,7 @@ describe('a report', () => {
       refusal: null,
       rowCount: 3,
       unreadCount: 1,
-      unread: [{ line: 4, code: 'unknown-label' }],
+      unread: [{ line: 4, code: 'not-at-lab' }],
       missing: [],
     });
     const request = { id: newId(at.script.now), mapping: proposed.mapping, by, results: [{ parameter: 'nitrate', value: 0 }] };
@@ -156,6 +156,21 @@ describe('a report', () => {
       { parameter: 'nitrate', value: expect.closeTo(57.1, 1) as number, verdict: 'over-health' },
       { parameter: 'nitrite', value: expect.closeTo(0.0328, 3) as number, verdict: 'meets' },
     ]);
+  });
+
+  it('that says something else than one before is written down only with a word on which of them holds', async () => {
+    const first = await sha(upload(csv));
+    const mapping = (await draft(first)).mapping;
+    const read = (sha256: string, more: object = {}) =>
+      at.api.post(url(`/${sha256}/read`)).send({ id: newId((at.script.now += 1)), mapping: { ...mapping, ...more }, by });
+    expect((await read(first)).status).toBe(201);
+    const amended = await sha(upload(csv.replace('12,9', '1,9')));
+    const refused = await read(amended);
+    expect(refused.status).toBe(422);
+    expect((refused.body as { errors: unknown }).errors).toMatchObject([{ path: 'mapping.replaces' }]);
+    expect((await read(amended, { replaces: { [first]: 'whole' } })).status).toBe(201);
+    const rows = await at.store.read<{ value: number }[]>(`SELECT value FROM results WHERE parameter = 'nitrate'`);
+    expect(rows).toEqual([{ value: expect.closeTo(8.41, 1) as number }]);
   });
 
   it('is read as the last one of this lab with the same columns, as long as that one stands', async () => {
@@ -287,7 +302,7 @@ describe('a report', () => {
       answered += 1;
     }
     expect(answered).toBeGreaterThan(3);
-    const { rowCount, unreadCount, unread, results } = await draft(((await reading).body as { sha256: string }).sha256);
-    expect([rowCount, unreadCount, unread.length, results.length]).toEqual([200_001, 200_000, 200, 1]);
+    const { rowCount, apartCount, apart, results } = await draft(((await reading).body as { sha256: string }).sha256);
+    expect([rowCount, apartCount, apart.length, results.length]).toEqual([200_001, 200_000, 200, 1]);
   });
 });

@@ -11,9 +11,11 @@ const occasion = (change: Partial<Occasion> = {}): Occasion => ({
   sample: 'routine',
   parameter: 'coliforms',
   state: 'over-indicator',
+  set: 'us-40-cfr',
+  known: arrived,
   ...change,
 });
-const actions = (...occasions: Occasion[]) => followUps({ occasions, arrived, zone, table: followUpTables.newest[0]!, done: new Map() });
+const actions = (...occasions: Occasion[]) => followUps({ occasions, zone, table: followUpTables.newest[0]!, done: new Map() });
 const ids = (...occasions: Occasion[]) => actions(...occasions).map((action) => action.id.split(':')[0]);
 const done = (action: string, note: string): ActBook => new Map([[action, { at: arrived + hour, note, entry: 'e' }]]);
 
@@ -22,6 +24,9 @@ describe('what follows from a verdict', () => {
     ['coliforms in a routine sample', occasion(), ['coliform-repeats', 'coliform-source']], // 40 CFR 141.858, 141.402
     ['coliforms in a special sample', occasion({ sample: 'special' }), ['coliform-special']],
     ['E. coli', occasion({ parameter: 'ecoli', state: 'over-health' }), ['ecoli-authority']], // 40 CFR 141.861
+    ['coliforms under the Directive', occasion({ set: 'eu-2020-2184' }), ['coliform-cause']], // Article 14
+    ['E. coli under the Directive', occasion({ parameter: 'ecoli', state: 'over-health', set: 'eu-2020-2184' }), ['ecoli-at-once']],
+    ['nothing found in a special sample', occasion({ state: 'proves-nothing', sample: 'special' }), ['proves-nothing']],
     ['nitrate in a supply', occasion({ parameter: 'nitrate', state: 'over-health' }), ['chemical-authority']],
     [
       'nitrate in a monitoring well',
@@ -42,6 +47,11 @@ describe('what follows from a verdict', () => {
     expect(repeats!.due).toBe(arrived + 24 * hour);
   });
 
+  it('is due from the first moment at which somebody knew', () => {
+    const [told] = actions(occasion(), occasion({ known: arrived - 3 * hour }));
+    expect(told!.due).toBe(arrived + 21 * hour);
+  });
+
   it('stands once a point, naming each cause once', () => {
     const both = actions(
       occasion({ parameter: 'lead', state: 'over-health' }),
@@ -59,7 +69,7 @@ describe('what follows from a verdict', () => {
 
   it('is done once somebody says what was done', () => {
     const told = done('coliform-repeats:v1', 'three repeats taken');
-    const found = followUps({ occasions: [occasion()], arrived, zone, table: followUpTables.newest[0]!, done: told });
+    const found = followUps({ occasions: [occasion()], zone, table: followUpTables.newest[0]!, done: told });
     expect(found.map((action) => action.done?.note ?? null)).toEqual(['three repeats taken', null]);
     expect(actionDone.payload.safeParse({ action: 'x', note: ' ' }).success).toBe(false);
   });

@@ -14,6 +14,10 @@ export interface Occasion {
   sample: 'routine' | 'special';
   parameter: ParameterId;
   state: VerdictState;
+  /** The set that leads at the point, by its id. */
+  set: string;
+  /** When it was known first (ms): told, or with the report that brought it. */
+  known: number;
 }
 
 /** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
@@ -30,6 +34,8 @@ export const FollowUp = z.object({
   pointName: z.string(),
   task: Task,
   due: z.number(),
+  /** People may drink what is over a value for health: overdue, it comes before everything else. */
+  isHealth: z.boolean().default(false),
   source: z.string(),
   done: z.object({ at: z.number(), note: z.string(), entry: z.string() }).nullable(),
 });
@@ -85,6 +91,7 @@ export function resamples(refused: readonly RefusedBottle[], done: ActBook): Fol
       pointName,
       task: { code: 'resample', bottle, reason },
       due: at + resampleWithin,
+      isHealth: false,
       source: 'Common practice',
       done: done.get(id) ?? null,
     };
@@ -96,49 +103,51 @@ function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
     when.states.includes(occasion.state) &&
     (!when.parameters || when.parameters.includes(occasion.parameter)) &&
     !when.notParameters?.includes(occasion.parameter) &&
+    (!when.sets || when.sets.includes(occasion.set)) &&
+    !when.notSets?.includes(occasion.set) &&
     (!when.use || when.use === occasion.use) &&
     (!when.sample || when.sample === occasion.sample)
   );
 }
 
 /**
- * What must be done about the judged results of a round, soonest first. Deadlines run from the arrival of the report
- * (ms); `zone` is the site's, for the end of the day.
+ * What must be done about the judged results of a round, soonest first. Each deadline runs from the moment at which the first
+ * result that asks for it was known; `zone` is the site's, for the end of the day.
  */
 export function followUps({
   occasions,
-  arrived,
   zone,
   table,
   done,
 }: {
   occasions: readonly Occasion[];
-  arrived: number;
   zone: string;
   table: FollowUpTable;
   done: ActBook;
 }): FollowUp[] {
-  const found = new Map<string, { followUp: FollowUp; parameters: ParameterId[] }>();
+  const found = new Map<string, { rule: FollowUpRule; at: Occasion; known: number; parameters: ParameterId[] }>();
   for (const rule of table.rules) {
-    for (const occasion of occasions.filter((candidate) => applies(rule, candidate))) {
-      const id = `${rule.id}:${occasion.visit}`;
+    for (const at of occasions.filter((candidate) => applies(rule, candidate))) {
+      const id = `${rule.id}:${at.visit}`;
       const before = found.get(id);
-      if (before) {
-        if (!before.parameters.includes(occasion.parameter)) before.parameters.push(occasion.parameter);
+      if (!before) {
+        found.set(id, { rule, at, known: at.known, parameters: [at.parameter] });
         continue;
       }
-      const parameters = [occasion.parameter];
-      const followUp: FollowUp = {
-        id,
-        visit: occasion.visit,
-        pointName: occasion.pointName,
-        task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
-        source: rule.source,
-        due: 'hours' in rule.due ? arrived + rule.due.hours * hour : endOfDay(arrived, zone),
-        done: done.get(id) ?? null,
-      };
-      found.set(id, { followUp, parameters });
+      before.known = Math.min(before.known, at.known);
+      if (!before.parameters.includes(at.parameter)) before.parameters.push(at.parameter);
     }
   }
-  return [...found.values()].map(({ followUp }) => followUp).sort((a, b) => a.due - b.due);
+  return [...found]
+    .map(([id, { rule, at, known, parameters }]): FollowUp => ({
+      id,
+      visit: at.visit,
+      pointName: at.pointName,
+      task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
+      source: rule.source,
+      isHealth: at.use === 'supply' && (at.state === 'over-health' || at.state === 'over-action'),
+      due: 'hours' in rule.due ? known + rule.due.hours * hour : endOfDay(known, zone),
+      done: done.get(id) ?? null,
+    }))
+    .sort((a, b) => a.due - b.due);
 }

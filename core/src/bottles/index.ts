@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { shelf, type Edition } from '../editions/index.ts';
 import { analyses2026, type AnalysisRow } from './tables/analyses.ts';
 import { analyses, rules } from './tables/bottles-2026-2.ts';
+import { rules as rules3 } from './tables/bottles-2026-3.ts';
 import { purposes, type PurposeRow } from './tables/purposes.ts';
 import { rules2026, type BottleRule } from './tables/rules.ts';
 
@@ -29,6 +30,13 @@ const common = { id: 'bottles', from: '2020-01-01', source: '40 CFR 136.3 Table 
 export const bottleTables = shelf<BottleTable>([
   { ...common, edition: '2026-1', analyses: analyses2026, rules: rules2026 },
   { ...common, edition: '2026-2', source: `${common.source}; 40 CFR 141.86`, analyses, rules },
+  {
+    ...common,
+    edition: '2026-3',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; 40 CFR 141.86',
+    analyses: { ...analyses, metals: { ...analyses.metals, name: 'Metals' } },
+    rules: rules3,
+  },
 ]);
 
 /** The name of an analysis in an edition; its id where the edition does not know it. */
@@ -41,6 +49,12 @@ export function cardOf(table: BottleTable, rule: RuleId): BottleRule {
   const card = table.rules[rule];
   if (!card) throw new Error(`${table.id}@${table.edition} has no rule ${rule}`);
   return card;
+}
+
+/** The card of a rule as it holds at a kind of point. */
+export function cardAt(table: BottleTable, rule: RuleId, at: 'well' | 'tap'): BottleRule {
+  const card = cardOf(table, rule);
+  return card.filterAt && card.filterAt !== at ? { ...card, filter: null } : card;
 }
 
 /** The bottle rules that a choice of analyses needs, each once, in filling order. */

@@ -12,3 +12,11 @@ export interface BottleOnItsWay {
   accepted: boolean | null;
   holding: { deadline: number } | null;
 }
+
+/** What a sample is: for compliance; not for it; or spoilt, to be taken again. From the best to the worst. */
+export const sampleKinds = ['routine', 'special', 'invalid'] as const;
+export type SampleKind = (typeof sampleKinds)[number];
+
+/** The worst of several. */
+export const worstSample = (kinds: Iterable<SampleKind>): SampleKind =>
+  sampleKinds[Math.max(0, ...[...kinds].map((kind) => sampleKinds.indexOf(kind)))]!;

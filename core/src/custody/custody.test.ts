@@ -3,7 +3,17 @@ import { lab } from '../../test/script.ts';
 import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import { atWall, hour } from '../time/index.ts';
-import { checkForm, handedOver, holdingOf, intakeOn, isIntakeOpen, nextIntake, type FormDraft } from './index.ts';
+import {
+  checkForm,
+  handedOver,
+  holdingOf,
+  intakeOn,
+  isIntakeOpen,
+  latestHandOver,
+  nextIntake,
+  questionReach,
+  type FormDraft,
+} from './index.ts';
 
 const card = (rule: RuleId) => cardOf(bottleTables.newest[0]!, rule);
 const azores = (date: string, time: string) => atWall(date, time, 'Atlantic/Azores');
@@ -23,7 +33,16 @@ const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottl
   entry: null,
 });
 const draft = (more: Partial<FormDraft> = {}, filled = bottle('bacteria')): FormDraft => ({
-  lines: [{ bottle: filled, pointName: 'Market hall', requests: ['Coliforms + E. coli'], sampleType: 'routine', residual: '0.45 mg/L' }],
+  lines: [
+    {
+      bottle: filled,
+      pointName: 'Market hall',
+      requests: ['Coliforms + E. coli'],
+      sampleType: 'routine',
+      reasons: [],
+      residual: '0.45 mg/L',
+    },
+  ],
   conditions: {},
   coolerTemperature: 4,
   seal: '',
@@ -85,6 +104,40 @@ describe('intake', () => {
   });
 });
 
+describe('the way to the lab', () => {
+  const latest = (from: number, hours: number) => latestHandOver(lab, from, from + hours * hour, true);
+
+  it('ends at the last intake before the holding time does; exactly at the limit is in time', () => {
+    // The lab takes bacteria in from 8 to 16 on Mondays, Tuesdays and Wednesdays, on Thursdays until 12.
+    expect(latest(monday, 18)).toBe(azores('2026-11-23', '16:00'));
+    expect(latest(azores('2026-11-23', '20:00'), 18)).toBe(azores('2026-11-24', '14:00'));
+    expect(latest(azores('2026-11-23', '14:00'), 18)).toBe(azores('2026-11-24', '08:00'));
+    expect(latest(azores('2026-11-23', '15:59'), 1)).toBe(azores('2026-11-23', '16:00'));
+    expect(latest(azores('2026-11-26', '13:00'), 18)).toBeNull();
+  });
+
+  it('is found across the nights on which clocks are changed', () => {
+    const sundays = { ...lab, intake: [{ weekday: 7, opens: '08:00', closes: '16:00' }], bacteriaCloses: {} };
+    // 28 March 2026 is a Saturday; the Sunday after it has 23 hours.
+    expect(nextIntake(sundays, azores('2026-03-28', '23:30'), true)?.opens).toBe(azores('2026-03-29', '08:00'));
+  });
+
+  it('is said to be too long before the bottle is filled', () => {
+    const thursday = azores('2026-11-26', '13:00');
+    expect(questionReach('bacteria', card('bacteria'), thursday, lab)).toMatchObject([
+      { code: 'cannot-reach', severity: 'stop', data: { hours: 18, opens: 91 * hour } },
+    ]);
+    expect(questionReach('bacteria', card('bacteria'), monday, lab)).toEqual([]);
+    expect(questionReach('metals', card('metals'), thursday, lab)).toEqual([]);
+  });
+
+  it('takes a bottle in at the very end of its time, not later', () => {
+    const filled = bottle('bacteria', monday - 18 * hour);
+    expect(codes(draft({}, filled))).not.toContain('holding-over');
+    expect(codes(draft({ now: monday + 1 }, filled))).toContain('holding-over');
+  });
+});
+
 describe('what the lab would refuse', () => {
   it('finds nothing on a good form', () => expect(codes(draft())).toEqual([]));
 
@@ -98,6 +151,7 @@ describe('what the lab would refuse', () => {
     ['a closed door', draft({ now: azores('2026-11-23', '17:00') }), ['intake-closed']],
     ['holding time over', draft({}, bottle('bacteria', monday - 19 * hour)), ['holding-over']],
     ['holding time short', draft({}, bottle('bacteria', monday - 17.5 * hour)), ['holding-short']],
+    ['a spoilt sample', draft({ lines: [{ ...draft().lines[0]!, sampleType: 'invalid' }] }), ['sample-spoilt']],
     ['no residual', draft({ lines: [{ ...draft().lines[0]!, residual: null }] }), ['residual-missing']],
   ])('%s', (_, form, expected) => expect(codes(form)).toEqual(expected));
 

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
-import type { BottleOnItsWay } from '../bottles/index.ts';
+import type { BottleOnItsWay, RuleId } from '../bottles/index.ts';
+import type { Lab } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { handedOver, labAnswered } from './entries.ts';
+import { latestHandOver } from './intake.ts';
 
 export interface HandOver {
   entry: string;
@@ -23,14 +25,17 @@ export interface CustodyAround {
 
 /** What the way to the lab depends on. */
 interface CustodyView {
-  plan: { lab: object | null };
-  bottles: readonly BottleOnItsWay[];
+  plan: { lab: Lab | null };
+  bottles: readonly (BottleOnItsWay & { rule: RuleId; filledAt: number | null })[];
   handOvers: readonly HandOver[];
   reports: readonly unknown[];
 }
 
-/** A filled bottle that waits for the lab; its deadline in ms. */
-export const WaitingBottle = z.object({ bottle: z.string(), visit: z.string(), deadline: z.number() });
+/**
+ * A filled bottle that waits for the lab: its deadline, and the last moment up to it at which the lab takes it in, both in ms; null
+ * where the lab does not open in that time.
+ */
+export const WaitingBottle = z.object({ bottle: z.string(), visit: z.string(), deadline: z.number(), handOverBy: z.number().nullable() });
 export type WaitingBottle = z.infer<typeof WaitingBottle>;
 
 const isInTheCooler = ({ stage, lost }: BottleOnItsWay) => stage === 'filled' && !lost;
@@ -45,10 +50,13 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
     intake: ({ plan, reports, handOvers }) =>
       plan.lab && reports.length === 0 && handOvers.some((handOver) => !handOver.answer) ? { code: 'ask-lab' } : null,
   },
-  waiting: ({ bottles }) =>
-    bottles.flatMap((bottle) =>
-      isInTheCooler(bottle) && bottle.holding ? [{ bottle: bottle.id, visit: bottle.visit, deadline: bottle.holding.deadline }] : [],
-    ),
+  waiting: ({ bottles, plan: { lab } }) =>
+    bottles.flatMap((bottle) => {
+      if (!isInTheCooler(bottle) || !bottle.holding) return [];
+      const { deadline } = bottle.holding;
+      const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule === 'bacteria') : deadline;
+      return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy }];
+    }),
   kinds: [handedOver, labAnswered],
   empty: [],
   fits: (handOvers, entry, around) => {

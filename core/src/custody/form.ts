@@ -1,6 +1,8 @@
+import type { SampleKind } from '../bottles/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import type { Data, Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
+import type { SampleReason } from '../tap/index.ts';
 import { minute } from '../time/index.ts';
 import type { BottleCondition } from './entries.ts';
 import { holdingOf } from './holding.ts';
@@ -12,7 +14,9 @@ export interface FormLine {
   pointName: string;
   /** The names of the analyses asked of it. */
   requests: readonly string[];
-  sampleType: 'routine' | 'special';
+  sampleType: SampleKind;
+  /** What of the protocol departs, and what that makes of the sample. */
+  reasons: readonly SampleReason[];
   /** Free chlorine as typed; null where it was not measured; `not-needed` where no disinfected water is sampled. */
   residual: string | null | 'not-needed';
 }
@@ -38,7 +42,8 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding
   const condition = draft.conditions[bottle.id] ?? 'good';
   if (condition !== 'good') findings.push(stop(condition, bottle.id));
   const left = holdingOf(bottle.rule, rule, bottle.filledAt ?? draft.now, lab).deadline - draft.now;
-  if (left <= 0) findings.push(stop('holding-over', bottle.id, { since: -left }));
+  // Exactly at the end is in time.
+  if (left < 0) findings.push(stop('holding-over', bottle.id, { since: -left }));
   else if (left < shortTime) findings.push({ code: 'holding-short', severity: 'question', field: bottle.id, data: { left } });
   const range = lab?.temperature[rule.temperature];
   const cooler = draft.coolerTemperature;
@@ -49,6 +54,7 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding
     const data = { bottle: rule.name.toLowerCase() };
     findings.push(next ? stop('intake-closed', bottle.id, { ...data, opens: next.opens - draft.now }) : stop('no-intake', bottle.id, data));
   }
+  if (line.sampleType === 'invalid') findings.push(stop('sample-spoilt', bottle.id));
   if (line.residual === null) findings.push(stop('residual-missing', bottle.id));
   return findings;
 }

@@ -1,6 +1,8 @@
 import type { BottleRule, RuleId } from '../bottles/index.ts';
+import type { Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { hour } from '../time/index.ts';
+import { latestHandOver, nextIntake } from './intake.ts';
 
 /** How long a bottle may wait, whose rule that is, and until when, in ms. */
 export interface Holding {
@@ -17,4 +19,14 @@ export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, fille
   const labs = lab && Object.hasOwn(lab.holding, rule) ? lab.holding[rule] : undefined;
   const hours = labs !== undefined && labs < own ? labs : own;
   return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
+}
+
+/** Says before a bottle is filled that it cannot reach the lab in time. `now` in ms. */
+export function questionReach(rule: RuleId, card: BottleRule, now: number, lab: Lab | null): Finding[] {
+  if (!lab) return [];
+  const { deadline, hours } = holdingOf(rule, card, now, lab);
+  if (latestHandOver(lab, now, deadline, rule === 'bacteria') !== null) return [];
+  const next = nextIntake(lab, now, rule === 'bacteria');
+  const data = { hours, ...(next ? { opens: next.opens - now } : {}) };
+  return [{ code: 'cannot-reach', severity: 'stop', field: 'bottle', data }];
 }

@@ -1,5 +1,5 @@
 import type { Lab } from '../registers/index.ts';
-import { atWall, day, wallTime } from '../time/index.ts';
+import { atWall, dateAfter, wallTime } from '../time/index.ts';
 
 /** A span of time in ms in which the lab takes samples in. */
 export interface IntakeSpan {
@@ -25,9 +25,29 @@ export function isIntakeOpen(lab: Lab, moment: number, bacteria: boolean): boole
 
 /** The intake that is open now or opens next, within two weeks; null when there is none. */
 export function nextIntake(lab: Lab, moment: number, bacteria: boolean): IntakeSpan | null {
+  const { date } = wallTime(moment, lab.zone);
   for (let ahead = 0; ahead < 15; ahead += 1) {
-    const span = intakeOn(lab, moment + ahead * day, bacteria);
+    // By the calendar: a day on which the clocks are changed has 23 or 25 hours.
+    const span = intakeOn(lab, atWall(dateAfter(date, ahead), '12:00', lab.zone), bacteria);
     if (span && span.closes >= moment) return span;
   }
   return null;
+}
+
+/**
+ * The last moment, up to a deadline, at which the lab takes a sample in that exists from another moment on; null where its intake does
+ * not open between them. All in ms. Both ends count: exactly at the deadline is in time.
+ */
+export function latestHandOver(lab: Lab, from: number, deadline: number, bacteria: boolean): number | null {
+  const { date } = wallTime(deadline, lab.zone);
+  for (let back = 0; ; back += 1) {
+    const noon = atWall(dateAfter(date, -back), '12:00', lab.zone);
+    const span = intakeOn(lab, noon, bacteria);
+    if (span) {
+      const latest = Math.min(span.closes, deadline);
+      if (latest >= Math.max(span.opens, from)) return latest;
+    }
+    // The day before the one on which it was filled brings nothing.
+    if (noon < from - 86_400_000) return null;
+  }
 }

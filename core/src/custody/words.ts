@@ -28,7 +28,13 @@ export const custodyFindings: FindingWords = {
   ],
   'intake-closed': [({ bottle, opens }) => `The lab takes no ${bottle} in now. Intake opens in ${showDuration(Number(opens))}.`, intake],
   'no-intake': [({ bottle }) => `The lab takes no ${bottle} in now. No intake in the next two weeks.`, intake],
+  'sample-spoilt': ['A step of its protocol spoilt this sample.', 'Take it again; a lab’s number of it would prove nothing.'],
   'residual-missing': ['The residual is missing.', 'Measure free chlorine at the tap.'],
+  'cannot-reach': [
+    ({ hours, opens }) =>
+      `Filled now it cannot reach the lab in time: it keeps ${hours} h, and intake opens ${opens === undefined ? 'in no less than two weeks' : `in ${showDuration(Number(opens))}`}.`,
+    'Fill it later, or ask the lab first.',
+  ],
   'no-bottles': ['No filled bottle is in the cooler.', 'Fill the bottles first.'],
   'no-temperature': ['The cooler temperature is missing.', 'Measure it in the water between the bottles.'],
   'no-seal': ['This lab asks for a seal number.', 'Seal the cooler and enter the number.'],

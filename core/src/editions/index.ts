@@ -46,3 +46,12 @@ export function shelf<E extends Edition>(all: readonly E[]): Shelf<E> {
     newest: ids.map((id) => ofId(id).at(-1)!),
   };
 }
+
+/** A source as a technician reads it. That nobody could look a text up is said in the table, for who carries the work on. */
+export function shownSource(source: string): string {
+  return source
+    .replace(/[,;]?\s*\((?:[^()]*[,;]\s*)?from memory\)/g, (match) => match.replace(/[,;]?\s*from memory/, '').replace(/\s*\(\)/, ''))
+    .replace(/[,;]\s*(?:values |figures )?from memory/g, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+}

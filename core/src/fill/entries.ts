@@ -1,11 +1,25 @@
 import { z } from 'zod';
 import { entryKind, field } from '../book/index.ts';
+import { Instant } from '../time/index.ts';
 
 const bottle = z.string().min(1).max(60);
 const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
 
-/** A bottle was filled, at the entry's time: this starts its holding clock. */
-export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', z.object({ bottle }), written);
+/** A bottle was filled, at the entry's time unless another one is stated, with the reason: this starts its holding clock. */
+export const bottleFilled = entryKind(
+  'bottle-filled',
+  'Bottle filled',
+  z.object({
+    bottle,
+    stated: z
+      .object({
+        collected: Instant,
+        reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why not now' }),
+      })
+      .optional(),
+  }),
+  written,
+);
 
 /** Why a bottle is thrown away. Never pour off, never fill up: a new bottle. */
 export const discardReasons = {

@@ -92,11 +92,18 @@ export const fillRoom: Room<FillBook, FillAround, FillView> = {
     if (bottle.state === 'discarded') return misfit('thrown-away', 'payload.bottle');
     if (bottle.handedOver) return misfit('handed-over', 'payload.bottle');
     if (!bottleFilled.is(entry)) return null;
+    const { stated } = entry.payload;
+    // Only what was is stated, not what will be.
+    if (stated && millis(stated.collected) > millis(entry.at)) return misfit('not-yet', 'payload.stated.collected');
     return bottle.state === 'filled' ? misfit('filled-already', 'payload.bottle') : around.gate(bottle);
   },
   advance: (book, entry) => {
     const done = { at: millis(entry.at), entry: entry.id };
-    if (bottleFilled.is(entry)) return { ...book, filled: new Map(book.filled).set(entry.payload.bottle, done) };
+    if (bottleFilled.is(entry)) {
+      const { bottle, stated } = entry.payload;
+      const filled = { ...done, at: stated ? millis(stated.collected) : done.at };
+      return { ...book, filled: new Map(book.filled).set(bottle, filled) };
+    }
     if (!bottleDiscarded.is(entry)) return book;
     const { bottle, reason, note } = entry.payload;
     const said = discardReasons[reason] + (note ? `: ${note}` : '');

@@ -1,12 +1,14 @@
 import type { LabResult } from '../read/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { convert } from '../units/index.ts';
+import { fromFittings } from './tables/fittings.ts';
+import type { SampleKind } from '../bottles/index.ts';
 import { limitKinds, type LimitKind, type LimitRow, type LimitSet } from './tables/limit-set.ts';
 
 export type { LimitKind, LimitRow, LimitSet, SumRule } from './tables/limit-set.ts';
 export { limitKinds };
 
-export type VerdictState = 'meets' | `over-${LimitKind}` | 'cannot-tell' | 'no-value';
+export type VerdictState = 'meets' | `over-${LimitKind}` | 'cannot-tell' | 'proves-nothing' | 'no-value';
 
 /** From the worst to what says nothing. What cannot be told comes after what is unsafe, before what is only unpleasant. */
 export const verdictStates: readonly VerdictState[] = [
@@ -15,9 +17,36 @@ export const verdictStates: readonly VerdictState[] = [
   'cannot-tell',
   'over-indicator',
   'over-aesthetic',
+  'proves-nothing',
   'meets',
   'no-value',
 ];
+
+/**
+ * Why a result under a value is no proof that the water meets it: the sample was special or spoilt, what hangs on particles was
+ * filtered off, or the pipes had been flushed of what comes from them. A number over a value is over it all the same.
+ */
+export const weaknesses = ['invalid', 'special', 'dissolved', 'flushed', 'told'] as const;
+export type Weakness = (typeof weaknesses)[number];
+
+/** What is known of a sample besides its number. */
+export interface Sampled {
+  sample: SampleKind;
+  /** Told, and not yet reported. */
+  isTold: boolean;
+  /** Filtered water of a supply: what people drink is not. */
+  isDissolved: boolean;
+  /** Not the water that stood in the pipes. */
+  isFlushed: boolean;
+}
+
+/** Why a result of a parameter would be no proof where it lies under a value; null where it is one. */
+export function weaknessOf(id: ParameterId, { sample, isTold, isDissolved, isFlushed }: Sampled): Weakness | null {
+  if (sample !== 'routine') return sample;
+  if (isDissolved) return 'dissolved';
+  if (isFlushed && fromFittings.includes(id)) return 'flushed';
+  return isTold ? 'told' : null;
+}
 
 /** What a result says against one value, as a code with its numbers in the parameter's own unit. */
 export interface Because {
@@ -38,6 +67,10 @@ export interface Verdict {
   most: number | null;
   least: number | null;
   share: number | null;
+  /** The limit lies within the uncertainty that the lab states. Simple acceptance (ILAC-G8:09/2019): the number itself decides. */
+  isWithinUncertainty: boolean;
+  /** Why it is no proof, where it is none. */
+  weakness: Weakness | null;
   because: Because;
 }
 
@@ -50,7 +83,7 @@ export function limitsFor(set: LimitSet, id: ParameterId, sampledOn: string): Li
 }
 
 /** What of a result its bounds follow from. */
-export type Bounded = Pick<LabResult, 'parameter' | 'form' | 'value' | 'reportingLimit' | 'inclusive'>;
+export type Bounded = Pick<LabResult, 'parameter' | 'form' | 'value' | 'reportingLimit' | 'inclusive' | 'detectionLimit'>;
 
 const isCounted = (id: ParameterId) => parameter(id).unit === 'per100mL';
 
@@ -93,8 +126,13 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
   const { low, high } = boundsOf(result);
   const verdict = (state: VerdictState, code: Because['code'], bound: number | null = null): Verdict => {
     const known = Number.isFinite(high) ? high : low;
+    const near = [most, least].some(
+      (value) => value !== null && result.uncertainty !== undefined && Math.abs(low - value) <= result.uncertainty,
+    );
     return {
       state,
+      isWithinUncertainty: result.form === 'value' && near,
+      weakness: null,
       because: { code, most, least, bound },
       limit,
       most,
@@ -121,7 +159,12 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
  * Judges a result against the values of a set that held when it was sampled; of several, the one that says the worst
  * decides. A result known only to lie below a bound that is over the limit cannot be told: it neither meets nor breaks it.
  */
-export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string): Verdict {
+export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string, weakness: Weakness | null = null): Verdict {
+  const verdict = judgeByRows(result, set, sampledOn);
+  return verdict.state === 'meets' && weakness ? { ...verdict, state: 'proves-nothing', close: false, weakness } : { ...verdict, weakness };
+}
+
+function judgeByRows(result: LabResult, set: LimitSet, sampledOn: string): Verdict {
   const badness = ({ state }: Verdict) => verdictStates.indexOf(state);
   const [worst] = limitsFor(set, result.parameter, sampledOn)
     .map((row) => judgeRow(result, row))
@@ -133,6 +176,8 @@ export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string)
       close: false,
       limit: null,
       share: null,
+      isWithinUncertainty: false,
+      weakness: null,
       ...nothing,
       because: { code: 'no-value', bound: null, ...nothing },
     }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { analysisIds, bottleTables, cardOf, rulesFor } from '../bottles/index.ts';
 import { parameterIds, type ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
-import { inReadingOrder, judgeResult, judgeSums, limitsFor, limitSets, type LimitSet } from './index.ts';
+import { inReadingOrder, judgeResult, judgeSums, limitsFor, limitSets, weaknessOf, type LimitSet, type Sampled } from './index.ts';
 
 const bottles = bottleTables.newest[0]!;
 const euDrinkingWater = limitSets.on('eu-2020-2184', '2026-11-23')!;
@@ -81,6 +81,49 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
       state('ecoli', null, 'present'),
       state('coliforms', null, 'uncountable'),
     ]).toEqual(['meets', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
+  });
+
+  it('says that a number under a value proves nothing where the sample does not stand for the water', () => {
+    const of = (id: ParameterId, value: number, how: Partial<Sampled>) => {
+      const sampled = { sample: 'routine', isTold: false, isDissolved: false, isFlushed: false, ...how } as const;
+      return judgeResult(result(id, value), euDrinkingWater, '2026-11-23', weaknessOf(id, sampled)).state;
+    };
+    expect([of('lead', 3, { isFlushed: true }), of('iron', 3, { isFlushed: true }), of('lead', 30, { isFlushed: true })]).toEqual([
+      'proves-nothing', // Directive (EU) 2020/2184, Annex II, Part D
+      'meets',
+      'over-health',
+    ]);
+    expect([of('iron', 3, { isDissolved: true }), of('ecoli', 0, { sample: 'special' }), of('ecoli', 1, { sample: 'invalid' })]).toEqual([
+      'proves-nothing',
+      'proves-nothing',
+      'over-health',
+    ]);
+  });
+
+  it('names a value that lies within the uncertainty the lab states, and lets the number decide', () => {
+    const of = (value: number, uncertainty: number) => {
+      const { state: is, isWithinUncertainty } = judgeResult({ ...result('arsenic', value), uncertainty }, euDrinkingWater, '2026-11-23');
+      return [is, isWithinUncertainty];
+    };
+    // ILAC-G8:09/2019, simple acceptance.
+    expect([of(9.5, 1), of(8, 1), of(10.5, 1), of(12, 1)]).toEqual([
+      ['meets', true],
+      ['meets', false],
+      ['over-health', true],
+      ['over-health', false],
+    ]);
+  });
+
+  it('has a value for uranium from the day on which it must be met', () => {
+    // Article 25: by 12 January 2026.
+    expect([state('uranium', 40, 'value', undefined, '2026-01-11'), state('uranium', 40, 'value', undefined, '2026-01-12')]).toEqual([
+      'no-value',
+      'over-health',
+    ]);
+  });
+
+  it('says of every value what a number over it means', () => {
+    for (const set of limitSets.newest) for (const row of set.rows) expect(row.says, `${set.id} ${row.parameter}`).toMatch(/\.$/);
   });
 
   it('takes the value of the day of sampling', () => {

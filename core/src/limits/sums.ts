@@ -7,7 +7,7 @@ import type { LimitSet, SumRule } from './tables/limit-set.ts';
 
 export interface SumVerdict {
   rule: SumRule;
-  state: 'meets' | 'over-health' | 'cannot-tell';
+  state: 'meets' | 'over-health' | 'cannot-tell' | 'proves-nothing';
   /** Sum of shares, taking what was not detected as none and as its bound. */
   low: number;
   high: number;

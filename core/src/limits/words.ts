@@ -1,6 +1,6 @@
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { showNumber, unitLabel } from '../units/index.ts';
-import type { Because } from './judge.ts';
+import type { Because, Weakness } from './judge.ts';
 
 /** Why a result of a parameter meets a value or not, as a sentence. */
 export function sayBecause(id: ParameterId, { code, most, least, bound }: Because): string {
@@ -29,3 +29,14 @@ export function sayBecause(id: ParameterId, { code, most, least, bound }: Becaus
           : `${shown(least)} to ${shown(most)}.`;
   }
 }
+
+const weaknessWords: Readonly<Record<Weakness, string>> = {
+  invalid: 'The sample was spoilt: it proves nothing. Take it again.',
+  special: 'A special sample, not for compliance: a number under the value proves nothing.',
+  dissolved: 'Filtered: what hangs on particles is not in it, and people drink it. A number under the value proves nothing.',
+  flushed: 'Only water that stood in the pipes tells what comes out of them. This was not taken so.',
+  told: 'Told, not reported yet.',
+};
+
+/** Why a number under a value is no proof, as a sentence. */
+export const sayWeakness = (weakness: Weakness): string => weaknessWords[weakness];

@@ -8,3 +8,4 @@ export * from './purge.ts';
 export * from './built.ts';
 export * from './words.ts';
 export * from './methods/index.ts';
+export * from './question.ts';

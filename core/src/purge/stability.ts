@@ -35,7 +35,9 @@ function median(values: readonly number[]): number {
 }
 
 function halfWidth(tolerance: Tolerance, reference: number): number {
-  return tolerance.absolute ?? (Math.abs(reference) * (tolerance.percent ?? 0)) / 100;
+  const { absolute, small, percent = 0 } = tolerance;
+  const share = small && Math.abs(reference) <= small.most ? small.percent : percent;
+  return absolute ?? (Math.abs(reference) * share) / 100;
 }
 
 /** Compares with a hair's allowance, so that 7.45 and 7.35 do agree within 0.1. */

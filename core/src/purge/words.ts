@@ -16,6 +16,19 @@ export const purgeFindings: FindingWords = {
     'The pumped total is less than at the reading before.',
     'The total counts from the start of the purge. Correct the one that is wrong.',
   ],
+  'sets-close': [
+    ({ apart, after }) =>
+      `Only ${Math.round(Number(after))} s after the set before: the criterion asks for ${Math.round(Number(apart) / 60)} min between sets.`,
+    'Readings so close agree of themselves. Wait, or write it down knowing.',
+  ],
+  'level-rose': [
+    ({ by }) => `${show(Number(by), 'cm', 1)} above the level at rest, while pumping.`,
+    'Is it the unit, the tape, or was the level not at rest?',
+  ],
+  'far-from-last': [
+    ({ parameter: id, was, is }) => `${parameter(id as ParameterId).name} was ${shown(id, was)} ${unitOf(id)}, and is ${shown(id, is)}.`,
+    'Is it the decimal mark or the unit?',
+  ],
   'criterion-unknown': [
     ({ criterion }) => `The stability criterion ${criterion} is not known to this copy of Fonte: nothing is judged by it.`,
     'Update Fonte, or change the set-up to a criterion that it has.',

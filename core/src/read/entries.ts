@@ -2,6 +2,10 @@ import { z } from 'zod';
 import { entryKind, field } from '../book/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { Mapping } from './mapping.ts';
+import { fractions } from './tables/fractions.ts';
+import { Unread } from './shape/table.ts';
+import { Instant } from '../time/index.ts';
+import { Typed } from '../units/index.ts';
 
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/);
 
@@ -49,12 +53,23 @@ export const LabResult = z.object({
   line: z.number().int(),
   bottle: z.string(),
   parameter: ParameterId,
+  /** Where the report says it of a metal. */
+  fraction: z.enum(fractions).optional(),
   form: z.enum(['value', 'below', 'above', 'present', 'absent', 'uncountable']),
   value: z.number().nullable(),
   /** With `below` and `above`: the bound itself is meant too. */
   inclusive: z.boolean().optional(),
   estimated: z.boolean(),
   reportingLimit: z.number().nullable(),
+  detectionLimit: z.number().optional(),
+  /** As the lab states it (commonly for a coverage of 95 %). */
+  uncertainty: z.number().optional(),
+  /** Labs do not usually find as much, or as little: the unit may be wrong. */
+  unusual: z.boolean().optional(),
+  /** The lab's own limit, its dilution and its day of analysis, as written. */
+  labLimit: z.string().max(80).optional(),
+  dilution: z.string().max(40).optional(),
+  analysed: z.string().max(40).optional(),
   method: z.string().max(200).optional(),
   /** The cells as they stand in the file. */
   written: z.object({ result: z.string().max(200), unit: z.string().max(80), reportingLimit: z.string().max(80) }),
@@ -67,6 +82,8 @@ const confirmed = {
   results: z.array(LabResult),
   /** Rows that were not understood. */
   unread: z.number().int().min(0),
+  /** The first of them, with their places. */
+  rows: z.array(Unread).max(200).optional(),
 };
 /** At first the names of the columns were not kept. */
 const withoutHeader = z.object(confirmed);
@@ -88,3 +105,34 @@ export const reportRead = entryKind(
     earlier: [{ payload: withoutHeader, upgrade: (before: z.infer<typeof withoutHeader>) => ({ ...before, header: [] }) }],
   },
 );
+
+const bottle = z.string().min(1).max(60);
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
+const inTheBook = { stands: 'in-book', by: field, correction: 'replace' } as const;
+
+/** The lab told a result before its report came, mostly by telephone: what must be done is due from that moment on. */
+export const resultTold = entryKind(
+  'result-told',
+  'Result told',
+  z.object({
+    bottle,
+    parameter: ParameterId,
+    /** The number, where one was told; else it was found. */
+    result: Typed.nullable(),
+    /** When it was told. */
+    told: Instant,
+    by: z.string().trim().min(2, { error: 'Say who told it.' }).max(120).meta({ title: 'Who told it' }),
+  }),
+  inTheBook,
+);
+
+/** Results that were asked for and will not come: the round does not wait for them any more. */
+export const resultsGivenUp = entryKind(
+  'results-given-up',
+  'Results given up',
+  z.object({ bottle, parameters: z.array(ParameterId).min(1).max(60), reason }),
+  inTheBook,
+);
+
+/** Rows of a report that were not understood were looked at by a person, who says why they do not matter here. */
+export const rowsSettled = entryKind('rows-settled', 'Rows settled', z.object({ sha256, reason }), inTheBook);

@@ -1,180 +1,129 @@
-import type { Data } from '../findings/index.ts';
-import { parameter, type ParameterId } from '../parameters/index.ts';
-import { convert, unit, type UnitId } from '../units/index.ts';
+import { parameter } from '../parameters/index.ts';
+import type { BottlesByLabel } from './at-lab.ts';
 import type { LabResult } from './entries.ts';
-import { possibleDays } from './dates.ts';
-import type { Mapping, Role } from './mapping.ts';
-import { expression, parameterCalled, unitCalled, unitIn } from './names.ts';
-import type { LabTable, TableRow, Unread } from './table.ts';
-import { numberStyle, readValue, type NumberStyle } from './value.ts';
+import { whoseSamples } from './labels.ts';
+import { toLong } from './shape/layout.ts';
+import { flagsOf, legendOf } from './shape/legend.ts';
+import type { Mapping } from './mapping.ts';
+import { apartCodes, doubtCollected, fileWords, reader, readRow, type RowContext } from './row.ts';
+import type { LabTable, TableRow, Unread } from './shape/table.ts';
+import { numberStyle, type NumberStyle } from './cells/value.ts';
 
 export interface Interpretation {
   results: LabResult[];
   unread: Unread[];
-  /** Where the report and the book disagree about a result that was read, such as the day of collection. */
+  /** Where the report and the book disagree about a result that was read, or where it is unusual. */
   doubts: Unread[];
+  /** Rows that were understood and are no results of this round: the lab's own quality control, other samples, remarks. */
+  apart: Unread[];
 }
 
-/** A bottle that results may belong to: its kind, what can be told from it, and the day it was filled (`YYYY-MM-DD`). */
-export interface BottleAtLab {
-  name: string;
-  parameters: readonly ParameterId[];
-  filledOn: string;
-}
-export type BottlesByLabel = ReadonlyMap<string, BottleAtLab>;
-
-/** What is asked about a whole file, by the code of the rows that do not say it themselves: the answer is part of the mapping. */
-export const fileQuestions = {
-  'nitrogen-as': { key: 'nitrogenAs' },
-  'thousand-or-decimal': { key: 'decimals' },
-} as const satisfies Record<string, { key: keyof Mapping }>;
-export type FileQuestion = keyof typeof fileQuestions;
-
-interface Reader {
-  cell: (role: Role) => string;
-  fail: (role: Role, code: string, data?: Data) => Unread;
-}
-
-function reader(row: TableRow, mapping: Mapping): Reader {
-  const at = (role: Role) => mapping.columns[role];
-  const cell = (role: Role) => {
-    const column = at(role);
-    return column === undefined ? '' : (row.cells[column] ?? '');
-  };
-  return {
-    cell,
-    fail: (role, code, data) => ({
-      code,
-      ...(data ? { data } : {}),
-      line: row.line,
-      column: (at(role) ?? 0) + 1,
-      cell: cell(role).slice(0, 80),
-    }),
-  };
-}
-
-const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
-
-/** A function of texts that a file repeats from row to row, worked out once for each. */
-function once<R>(work: (text: string) => R): (text: string) => R {
-  const known = new Map<string, R>();
-  return (text) => {
-    let result = known.get(text);
-    if (result === undefined) known.set(text, (result = work(text)));
-    return result;
-  };
-}
-
-/** What the words of a file mean; its reporting limits, unlike its results, are few. */
-function fileWords(style: NumberStyle) {
-  return {
-    parameter: once(parameterCalled),
-    unit: once(unitCalled),
-    unitIn: once(unitIn),
-    days: once(possibleDays),
-    limit: once((text) => readValue(text, '', style)),
-  };
-}
-
-function interpretRow(
-  row: TableRow,
-  mapping: Mapping,
-  bottles: BottlesByLabel,
-  style: NumberStyle,
-  words: ReturnType<typeof fileWords>,
-): LabResult | Unread {
-  const { cell, fail } = reader(row, mapping);
-  if (row.cells.length < 2) return fail('sample', 'few-cells');
-  const bottle = cell('sample');
-  const kept = bottles.get(bottle);
-  if (!kept) return fail('sample', bottle === '' ? 'no-label' : 'unknown-label');
-  const name = cell('parameter');
-  const id = words.parameter(name);
-  if (!id) return fail('parameter', 'unknown-parameter');
-  if (!kept.parameters.includes(id)) return fail('parameter', 'other-bottle', { bottle: kept.name.toLowerCase() });
-
-  const value = readValue(cell('result'), cell('qualifier'), style);
-  if (!value.ok) return fail('result', value.code, value.data);
-  const own = parameter(id).unit;
-  const written = cell('unit');
-  const named = words.unitIn(name);
-  const called = written === '' ? (named ?? (noUnitNeeded.has(own) ? { unit: own, as: null } : null)) : words.unit(written);
-  if (named && called && named.unit !== called.unit) return fail('unit', 'unit-contradicts');
-  const wordOnly = value.value === null && cell('reportingLimit') === '';
-  if (!called && !wordOnly) return fail('unit', written === '' ? 'no-unit' : 'unknown-unit');
-  const from = called?.unit ?? own;
-  if (unit(from).dimension !== unit(own).dimension) return fail('unit', 'wrong-unit', { unit: from, parameter: id });
-  const as = expression(id, name, called?.as ?? null) ?? mapping.nitrogenAs;
-  if (as === 'contradicts') return fail('unit', 'basis-contradicts');
-  if (!as) return fail('unit', 'nitrogen-as' satisfies FileQuestion);
-  const factor = as === 'N' ? (parameter(id).expressedAs?.['N'] ?? 1) : 1;
-  const inOwn = (number: number) => convert(number, from, own) * factor;
-
-  const limit = words.limit(cell('reportingLimit'));
-  const reportingLimit = limit.ok && limit.value !== null ? inOwn(limit.value) : null;
-  const number = value.value === null ? null : inOwn(value.value);
-  const [least, most] = parameter(id).possible;
-  if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
-  return {
-    line: row.line,
-    bottle,
-    parameter: id,
-    form: value.form,
-    value: number,
-    ...(value.inclusive ? { inclusive: true } : {}),
-    estimated: value.estimated,
-    reportingLimit,
-    ...(cell('method') === '' ? {} : { method: cell('method').slice(0, 200) }),
-    written: { result: cell('result').slice(0, 200), unit: written.slice(0, 80), reportingLimit: cell('reportingLimit').slice(0, 80) },
-  };
-}
-
-/** Whether the day of collection in a row is another than the book's; an empty cell says nothing. */
-function doubtDate(row: TableRow, mapping: Mapping, filledOn: string, words: ReturnType<typeof fileWords>): Unread | null {
-  const { cell, fail } = reader(row, mapping);
-  const written = cell('collected');
-  if (written === '' || words.days(written).includes(filledOn)) return null;
-  return fail('collected', 'other-day', { day: filledOn });
-}
-
-/** How the numbers of a file are written: as a person said, else as its numbers show. */
-function styleOf({ rows }: LabTable, { columns, decimals }: Mapping): NumberStyle {
-  if (decimals) return { decimals, isSaid: true };
-  const numbers = (['result', 'reportingLimit', 'detectionLimit'] as const).flatMap((role) => columns[role] ?? []);
+/** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
+function styleOf({ rows, preamble }: LabTable, { columns, decimals, flags }: Mapping): NumberStyle {
+  const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap((role) => columns[role] ?? []);
   const cells = function* () {
     for (const { cells: row } of rows) for (const column of numbers) yield row[column] ?? '';
   };
-  return numberStyle(cells());
+  const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
+  const said = flagsOf(legendOf([...preamble, ...short]), flags);
+  return { ...(decimals ? { decimals, isSaid: true } : numberStyle(cells())), flags: said };
+}
+
+const isApart = ({ code }: Unread) => (apartCodes as readonly string[]).includes(code);
+
+/** One thing that was measured: a parameter in a bottle, by its fraction. */
+const keyOf = ({ bottle, parameter: id, fraction }: LabResult) => `${bottle} ${id}${fraction ? ` ${fraction}` : ''}`;
+
+interface Read {
+  row: TableRow;
+  result: LabResult;
+}
+
+/** Of several results for one thing: the one that was chosen; the first where all are alike; else none. */
+function oneOf(several: readonly Read[], { mapping }: RowContext): { kept: Read | null; apart: Unread[]; unread: Unread[] } {
+  const [first, ...others] = several as [Read, ...Read[]];
+  const as = (code: string, reads: readonly Read[], lines = '') =>
+    reads.map(({ row }) => reader(row, mapping).fail('result', code, { key: keyOf(first.result), lines }));
+  const chosen = several.find(({ row }) => mapping.runs?.[keyOf(first.result)] === String(row.line));
+  if (chosen)
+    return {
+      kept: chosen,
+      unread: [],
+      apart: as(
+        'not-chosen',
+        several.filter((one) => one !== chosen),
+      ),
+    };
+  const said = ({ result }: Read) => [result.form, result.value, result.inclusive ?? false, result.estimated, result.reportingLimit].join();
+  if (others.every((one) => said(one) === said(first))) return { kept: first, unread: [], apart: as('same-again', others) };
+  return { kept: null, apart: [], unread: as('two-results', several, several.map(({ row }) => row.line).join(', ')) };
+}
+
+/** Results of metals that do not say whether they are total or dissolved, in a file in which others do: asked about, or as it was said. */
+function withFractions(reads: Read[], { mapping }: RowContext): { reads: Read[]; unread: Unread[] } {
+  const isOpen = ({ result }: Read) => parameter(result.parameter).isBound === true && result.fraction === undefined;
+  if (!reads.some(({ result }) => result.fraction)) return { reads, unread: [] };
+  const { fraction } = mapping;
+  if (fraction) return { reads: reads.map((one) => (isOpen(one) ? { ...one, result: { ...one.result, fraction } } : one)), unread: [] };
+  return {
+    reads: reads.filter((one) => !isOpen(one)),
+    unread: reads.filter(isOpen).map(({ row }) => reader(row, mapping).fail('parameter', 'fraction')),
+  };
+}
+
+/** Whether a number that was found, or a limit, is one that labs do not usually have: its unit may be wrong. */
+function isUnusual({ parameter: id, value, form, reportingLimit }: LabResult): boolean {
+  const usual = parameter(id).usualAtLab;
+  if (!usual) return false;
+  const [least, most] = usual;
+  const isFound = form === 'value' && value !== null && value > 0;
+  return (isFound && (value < least || value > most)) || (reportingLimit !== null && reportingLimit > most);
 }
 
 /**
- * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its
- * place, never guessed. A second result for one bottle and parameter is not understood either.
+ * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its place, never
+ * guessed; what is no result of this round is set apart. Of two results for one thing that differ, none is taken.
  */
-export function interpret(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Interpretation {
+export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabel): Interpretation {
+  const { table, mapping, unread: unplaced } = toLong(given, said, bottles);
   const style = styleOf(table, mapping);
-  const words = fileWords(style);
-  const results: LabResult[] = [];
-  const unread: Unread[] = [];
-  const doubts: Unread[] = [];
-  const linesOf = new Map<string, Partial<Record<ParameterId, number>>>();
+  const sample = mapping.columns.sample;
+  const names = function* () {
+    if (sample !== undefined) for (const row of table.rows) yield row.cells[sample] ?? '';
+  };
+  const whose = whoseSamples(bottles, mapping.labels ?? {}, names());
+  const context: RowContext = { mapping, bottles, style, words: fileWords(style), whose };
+  const apart: Unread[] = [];
+  const strange = table.strange.map((row) => reader(row, mapping).fail('sample', 'other-header'));
+  const unread: Unread[] = [...unplaced, ...strange];
+  const found: Read[] = [];
   for (const row of table.rows) {
-    const read = interpretRow(row, mapping, bottles, style, words);
-    if ('code' in read) {
-      unread.push(read);
-      continue;
-    }
-    let lines = linesOf.get(read.bottle);
-    if (!lines) linesOf.set(read.bottle, (lines = {}));
-    const before = lines[read.parameter];
-    if (before !== undefined) {
-      unread.push(reader(row, mapping).fail('parameter', 'reported-twice', { line: before }));
-      continue;
-    }
-    lines[read.parameter] = row.line;
-    results.push(read);
-    const doubt = doubtDate(row, mapping, bottles.get(read.bottle)!.filledOn, words);
+    const result = readRow(row, context);
+    if (!('code' in result)) found.push({ row, result });
+    else (isApart(result) ? apart : unread).push(result);
+  }
+  const { reads, unread: openFractions } = withFractions(found, context);
+  unread.push(...openFractions);
+  const byKey = new Map<string, Read | Read[]>();
+  for (const one of reads) {
+    const key = keyOf(one.result);
+    const before = byKey.get(key);
+    byKey.set(key, before === undefined ? one : [before, one].flat());
+  }
+  const results: LabResult[] = [];
+  const doubts: Unread[] = [];
+  for (const one of byKey.values()) {
+    const settled = Array.isArray(one) ? oneOf(one, context) : { kept: one, apart: [], unread: [] };
+    apart.push(...settled.apart);
+    unread.push(...settled.unread);
+    if (!settled.kept) continue;
+    const { row, result } = settled.kept;
+    const unusual = isUnusual(result);
+    results.push(unusual ? { ...result, unusual } : result);
+    if (unusual) doubts.push(reader(row, mapping).fail('result', 'unusual', { parameter: result.parameter }));
+    const doubt = doubtCollected(row, context, result.bottle);
     if (doubt) doubts.push(doubt);
   }
-  return { results, unread, doubts };
+  const byLine = (a: Unread, b: Unread) => a.line - b.line;
+  return { results, unread: unread.sort(byLine), doubts, apart: apart.sort(byLine) };
 }

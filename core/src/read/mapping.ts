@@ -1,17 +1,47 @@
 import { z } from 'zod';
-import { headings, roles, type Role } from './tables/headings.ts';
-import type { LabTable, Refusal } from './table.ts';
-import { readValue } from './value.ts';
+import { roleCalled } from './shape/heading.ts';
+import { layouts } from './tables/layouts.ts';
+import { roles } from './tables/headings.ts';
+import { fractions } from './tables/fractions.ts';
+import { flagMeaningNames } from './tables/flags.ts';
+import type { LabTable, Refusal } from './shape/table.ts';
 
 export { roleNames, roles, type Role } from './tables/headings.ts';
 
-/** Which column, counted from 0, has which role. Columns without a role are left unread. */
+const text = z.string().max(200);
+const answers = <V extends z.ZodType>(value: V) =>
+  z
+    .record(text, value)
+    .refine((record) => Object.keys(record).length <= 200, { error: 'These are more answers than a file has questions.' })
+    .optional();
+
+/** Which column, counted from 0, has which role, and what a person said of the file. Columns without a role are left unread. */
 export const Mapping = z.object({
   columns: z.partialRecord(z.enum(roles), z.number().int().min(0).max(500)),
+  /** How results stand in the table; one to a row where it is left out. */
+  layout: z.enum(layouts).optional(),
   /** How nitrogen compounds are expressed where neither name nor unit says it. */
   nitrogenAs: z.enum(['N', 'ion']).optional(),
+  /** The temperature in °C that conductivity is given at where neither name nor unit says it. */
+  conductivityAt: z.enum(['20', '25']).optional(),
   /** The mark before decimals, where the numbers of the file do not show it. */
   decimals: z.enum(['point', 'comma']).optional(),
+  /** Parts in a thousand, or in a million million. */
+  ppt: z.enum(['thousand', 'trillion']).optional(),
+  /** What results of metals are that do not say it, in a file in which others do. */
+  fraction: z.enum(fractions).optional(),
+  /** What a flag means in this file. */
+  flags: answers(z.enum(flagMeaningNames)),
+  /** The bottle that a name in the file stands for; none of ours where it is empty. */
+  labels: answers(text),
+  /** Of several results for one thing, the line that holds. */
+  runs: answers(z.string().regex(/^\d{1,7}$/)),
+  /** Reports that this one replaces, by their hash: as a whole, or in what it repeats. */
+  replaces: answers(z.enum(['whole', 'repeated'])),
+  /** That the column of the results is called a limit, and is none. */
+  isLimitTheResult: z.literal(true).optional(),
+  /** Whether the lab will send another one for it. */
+  status: z.enum(['preliminary', 'final']).optional(),
 });
 export type Mapping = z.infer<typeof Mapping>;
 
@@ -28,64 +58,30 @@ export const headerOf = (table: Pick<LabTable, 'header'>): string[] => table.hea
 export function recall(table: LabTable, remembered: readonly Remembered[]): Mapping | null {
   const header = headerOf(table);
   const isSame = (one: Remembered) => one.header.length === header.length && one.header.every((name, index) => name === header[index]);
-  return remembered.find(isSame)?.mapping ?? null;
+  const found = remembered.find(isSame)?.mapping;
+  return found ? ofTheLab(found) : null;
 }
 
-/** Lower case, without accents, blanks and punctuation: `Limite de Quantificação` becomes `limitedequantificacao`. */
-export function fold(text: string): string {
-  return text
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]/g, '');
+/** What of a mapping holds for the next report of the lab: names, runs and what it replaces are of one file. */
+function ofTheLab({ labels: _labels, runs: _runs, replaces: _replaces, status: _status, ...rest }: Mapping): Mapping {
+  return rest;
 }
 
-function byHeading(header: readonly string[]): Partial<Record<Role, number>> {
-  const found: Partial<Record<Role, number>> = {};
-  const taken = new Set<number>();
-  const take = (role: Role, matches: (heading: string, name: string) => boolean) => {
-    if (found[role] !== undefined) return;
-    const index = header.findIndex((text, at) => !taken.has(at) && headings[role].some((name) => matches(fold(text), name)));
-    if (index < 0) return;
-    found[role] = index;
-    taken.add(index);
-  };
-  for (const role of roles) take(role, (heading, name) => heading === name);
-  // A limit, reporting limit or date may well begin with a result's word, never the other way round: results come last.
-  const resultLast = [...roles.filter((role) => role !== 'result'), 'result' as const];
-  for (const role of resultLast) take(role, (heading, name) => name.length >= 4 && heading.startsWith(name));
-  return found;
-}
+const limits: readonly string[] = ['reportingLimit', 'detectionLimit', 'limit'];
 
-/** Of the columns without a role, the one whose cells most often hold what a result holds, if more than half do. */
-function resultByContent(table: LabTable, taken: ReadonlySet<number>): number | undefined {
-  const sample = table.rows.slice(0, 200);
-  const share = (column: number) => sample.filter((row) => readValue(row.cells[column] ?? '', '').ok).length / sample.length;
-  const free = table.header.map((_, column) => column).filter((column) => !taken.has(column));
-  const candidates = free.filter((column) => share(column) > 0.5 && sample.some((row) => /^[<>]/.test(row.cells[column] ?? '')));
-  return candidates.length === 1 ? candidates[0] : undefined;
-}
-
-/**
- * Proposes which column is what: by heading first; a result column without a known heading only if it is the one
- * column with `<` in it. A reporting or detection limit is never proposed as the result.
- */
-export function proposeMapping(table: LabTable): Mapping {
-  const columns = byHeading(table.header);
-  if (columns.result === undefined) {
-    const guess = resultByContent(table, new Set(Object.values(columns)));
-    if (guess !== undefined) columns.result = guess;
-  }
-  return { columns };
-}
+const neededIn = { long: ['result', 'parameter', 'sample'], wide: ['sample'], transposed: ['parameter'] } as const;
 
 /** Why a mapping cannot be read with, naming the header's line; null when it can. */
 export function refuseMapping(table: LabTable, mapping: Mapping): Refusal | null {
   const place = { line: table.headerLine, column: 1 };
   const beyond = Object.values(mapping.columns).find((column) => column >= table.header.length);
   if (beyond !== undefined) return { code: 'no-such-column', data: { column: beyond + 1 }, line: table.headerLine, column: beyond + 1 };
-  const missing = (['result', 'parameter', 'sample'] as const).find((role) => mapping.columns[role] === undefined);
+  const missing = neededIn[mapping.layout ?? 'long'].find((role) => mapping.columns[role] === undefined);
   if (missing) return { code: `no-${missing}-column`, ...place };
+  const { result } = mapping.columns;
+  const called = result === undefined ? null : roleCalled(table.header[result] ?? '');
+  if (called && limits.includes(called) && !mapping.isLimitTheResult)
+    return { code: 'limit-as-result', data: { heading: table.header[result!] ?? '' }, line: table.headerLine, column: result! + 1 };
   const columns = Object.values(mapping.columns);
   const doubled = columns.find((column, index) => columns.indexOf(column) !== index);
   if (doubled !== undefined)

@@ -1,6 +1,6 @@
+import { type BottlesByLabel } from './at-lab.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { LabResult } from './entries.ts';
-import type { BottlesByLabel } from './interpret.ts';
 
 /** What was asked of an accepted bottle and is not in the report. */
 export function missingResults(results: readonly LabResult[], bottles: BottlesByLabel): { bottle: string; parameters: ParameterId[] }[] {
@@ -10,7 +10,8 @@ export function missingResults(results: readonly LabResult[], bottles: BottlesBy
     if (there) there.push(parameter);
     else got.set(bottle, [parameter]);
   }
-  return [...bottles].flatMap(([bottle, { parameters: asked }]) => {
+  return [...bottles].flatMap(([bottle, { parameters: asked, isElsewhere }]) => {
+    if (isElsewhere) return [];
     const parameters = asked.filter((id) => !got.get(bottle)?.includes(id));
     return parameters.length > 0 ? [{ bottle, parameters }] : [];
   });

@@ -11,6 +11,7 @@ import {
   parseTable,
   proposeMapping,
   readReport,
+  recall,
   readValue,
   textTable,
   refuseMapping,
@@ -267,7 +268,7 @@ describe('names and units', () => {
     ['Turbidity (NTU)', 'turbidity'],
     ['Conductivity (25 °C)', 'conductivity'],
     // What is in brackets is another thing, or a thing of its own.
-    ['Conductivity (20 °C)', null],
+    ['Conductivity (20 °C)', 'conductivity'],
     ['Chromium (VI)', null],
     ['Sulfate (as S)', null],
     ['Calcium (as CaCO3)', null],
@@ -290,7 +291,7 @@ describe('names and units', () => {
     ['mg/L CaCO3', 'mg/L CaCO3', null],
   ])('%s is %s as %s', (text, unit, as) => expect(unitCalled(text)).toEqual({ unit, as }));
 
-  it.each(['drops/bucket', 'µS/cm (20 °C)', 'ppt', '°F'])('does not know %s: made up, on another basis, or read in two ways', (text) =>
+  it.each(['drops/bucket', 'µS/cm (30 °C)', 'ppt', '°F'])('does not know %s: made up, on another basis, or read in two ways', (text) =>
     expect(unitCalled(text)).toBeNull(),
   );
 });
@@ -347,7 +348,7 @@ describe('reading rows', () => {
   it.each([
     ['Z-1;Ferro;3;µg/L;1;x', 1, 'No bottle of this round that the lab has'],
     ['A-M;Zeolite;3;µg/L;1;x', 2, 'Not a parameter'],
-    ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for dissolved metals'],
+    ['A-M;Nitratos;3;mg/L N;1;x', 2, 'Cannot be told from a bottle for metals'],
     ['A-M;Ferro;bad;µg/L;1;x', 3, 'is no result'],
     ['A-N;Nitrate as N;3;mg/L NO3;1;x', 4, 'Name and unit say different things'],
     ['A-M;Ferro (mg/L);3;µg/L;1;x', 4, 'different units'],
@@ -363,15 +364,58 @@ describe('reading rows', () => {
     expect(sayPlace(unread[0]!)).toContain(why);
   });
 
+  it('reads as it was told of flags, names, fractions and the temperature of conductivity', () => {
+    const table = tableOf(
+      'Sample,Analyte,Result,Flag,Unit\nA-M,Iron,20,K,µg/L\nAM,Lead,2,,µg/L\nZ-9,Nickel,2,,µg/L\nA-M,"Lead, total",3,,µg/L\nA-G,Conductivity,500,,µS/cm',
+    );
+    const first = proposeMapping(table, bottles);
+    const codes = (mapping: typeof first) => interpret(table, mapping, bottles).unread.map(({ code }) => code);
+    expect(codes(first)).toEqual(['unknown-flag', 'near-label', 'conductivity-at']);
+    const said = {
+      ...first,
+      flags: { K: 'below' as const },
+      labels: { AM: 'A-M' },
+      fraction: 'dissolved' as const,
+      conductivityAt: '20' as const,
+    };
+    const { results, unread, apart } = interpret(table, said, bottles);
+    expect(results.map(({ parameter, fraction, form, value }) => [parameter, fraction, form, value])).toEqual([
+      ['iron', 'dissolved', 'below', 20],
+      ['lead', 'dissolved', 'value', 2],
+      ['lead', 'total', 'value', 3],
+      ['conductivity', undefined, 'value', 558],
+    ]);
+    expect([unread, apart.map(({ code }) => code)]).toEqual([[], ['other-sample']]);
+    // What holds for one file is not remembered for the next; how the lab writes is.
+    const recalled = recall(table, [{ header: table.header, mapping: said }]);
+    expect(recalled).toMatchObject({ flags: { K: 'below' }, fraction: 'dissolved', conductivityAt: '20' });
+    expect(recalled).not.toHaveProperty('labels');
+  });
+
+  it('asks about a column of limits that was picked for the result', () => {
+    const table = tableOf('Sample,Analyte,RL,Unit\nA-M,Iron,5,µg/L');
+    const mapping = { columns: { sample: 0, parameter: 1, result: 2, unit: 3 } };
+    expect(refuseMapping(table, mapping)).toMatchObject({ code: 'limit-as-result', column: 3 });
+    expect(refuseMapping(table, { ...mapping, isLimitTheResult: true })).toBeNull();
+  });
+
   it('reads nitrogen as told where the file does not say', () => {
     const table = tableOf(`${header}A-N;Nitratos;10;mg/L;1;x`);
     const value = (nitrogenAs: 'N' | 'ion') => interpret(table, { ...proposeMapping(table), nitrogenAs }, bottles).results[0]?.value;
     expect([value('N'), value('ion')]).toEqual([expect.closeTo(44.27, 2), 10]);
   });
 
-  it('reads the first of two results for one thing and hands back the second', () => {
-    const { results, unread } = read(`${header}A-M;Ferro;3;µg/L;1;x\nA-M;Iron;4;µg/L;1;x`);
-    expect([results.length, sayPlace(unread[0]!)]).toEqual([1, 'Reported twice: line 2 has it too.']);
+  it('takes none of two results for one thing that differ, and one of two that are alike', () => {
+    const both = tableOf(`${header}A-M;Ferro;3;µg/L;1;x\nA-M;Iron;4;µg/L;1;x`);
+    const open = interpret(both, proposeMapping(both), bottles);
+    expect([open.results.length, ...open.unread.map(sayPlace)]).toEqual([
+      0,
+      ...Array(2).fill('Lines 2, 3 differ about the same thing. Choose one above.'),
+    ]);
+    const chosen = interpret(both, { ...proposeMapping(both), runs: { 'A-M iron': '3' } }, bottles);
+    expect([chosen.results.map(({ value }) => value), chosen.unread, chosen.apart.length]).toEqual([[4], [], 1]);
+    const { results, unread } = read(`${header}A-M;Ferro;3;µg/L;1;x\nA-M;Iron;3;µg/L;1;x`);
+    expect([results.length, unread]).toEqual([1, []]);
   });
 
   it.each([

@@ -1,11 +1,16 @@
+import { type BottlesByLabel } from './at-lab.ts';
+import { layouts } from './tables/layouts.ts';
 import { z } from 'zod';
 import { ParameterId } from '../parameters/index.ts';
-import { decodeText } from './decode.ts';
+import { decodeText } from './shape/decode.ts';
 import { LabResult } from './entries.ts';
-import { fileQuestions, interpret, type BottlesByLabel, type FileQuestion } from './interpret.ts';
-import { Mapping, proposeMapping, recall, refuseMapping, type Remembered } from './mapping.ts';
+import { interpret } from './interpret.ts';
+import { legendOf, statusOf } from './shape/legend.ts';
+import { Mapping, recall, refuseMapping, type Remembered } from './mapping.ts';
+import { proposeMapping } from './propose.ts';
 import { missingResults } from './missing.ts';
-import { parseTable, Refusal, Unread, type LabTable } from './table.ts';
+import { Question, questionsOf } from './questions.ts';
+import { parseTable, Refusal, Unread, type LabTable } from './shape/table.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
 export const previewRows = 5;
@@ -18,6 +23,8 @@ export const ReportDraft = z.object({
   header: z.array(z.string()),
   rowCount: z.number().int(),
   preview: z.array(z.array(z.string())),
+  /** The lines above the header, as one text each. */
+  preamble: z.array(z.string()),
   mapping: Mapping,
   /** Whether the mapping is how a person read the last report of this lab with the same columns. */
   isRemembered: z.boolean(),
@@ -27,8 +34,14 @@ export const ReportDraft = z.object({
   /** The first {@link listedUnread} of the places that were not understood, and how many there are. */
   unread: z.array(Unread),
   unreadCount: z.number().int(),
-  /** What is to be said of the whole file, with cells that it hangs on; also where it was said already. */
-  questions: z.array(z.object({ code: z.enum(Object.keys(fileQuestions) as [FileQuestion]), examples: z.array(z.string()) })),
+  /** What is to be said of the file, with cells that it hangs on; also where it was said already. */
+  questions: z.array(Question),
+  /** Rows that were understood and are no results of this round, listed up to the same number, and how many there are. */
+  apart: z.array(Unread),
+  apartCount: z.number().int(),
+  /** How results stand in the table, and what it calls itself. */
+  layout: z.enum(layouts),
+  status: z.enum(['preliminary', 'amended', 'final']).nullable(),
   /** Where report and book disagree about what was read, listed up to the same number. */
   doubts: z.array(Unread),
   missing: z.array(z.object({ bottle: z.string(), parameters: z.array(ParameterId) })),
@@ -45,15 +58,10 @@ export function textTable(bytes: Uint8Array): ReportTable {
   return 'refusal' in parsed ? parsed : { ...parsed, encoding };
 }
 
-/** So many cells are shown beside a question. */
-const examplesShown = 3;
+/** So many lines above the header are shown. */
+const shownAbove = 12;
 
-function questionsOf(unread: readonly Unread[], mapping: Mapping): ReportDraft['questions'] {
-  return (Object.keys(fileQuestions) as FileQuestion[]).flatMap((code) => {
-    const cells = [...new Set(unread.filter((row) => row.code === code).map((row) => row.cell))];
-    return cells.length > 0 || mapping[fileQuestions[code].key] ? [{ code, examples: cells.slice(0, examplesShown) }] : [];
-  });
-}
+const nothing: ReturnType<typeof interpret> = { results: [], unread: [], doubts: [], apart: [] };
 
 /**
  * Reads a lab's report from its table: recall or propose columns unless a mapping is given, convert. Returns the draft, or the refusal of
@@ -68,9 +76,9 @@ export function readReport(
   if ('refusal' in from) return from;
   const { table, encoding } = from;
   const recalled = given ? null : recall(table, remembered);
-  const mapping = given ?? recalled ?? proposeMapping(table);
+  const mapping = given ?? recalled ?? proposeMapping(table, bottles);
   const refusal = refuseMapping(table, mapping);
-  const { results, unread, doubts } = refusal ? { results: [], unread: [], doubts: [] } : interpret(table, mapping, bottles);
+  const { results, unread, doubts, apart } = refusal ? nothing : interpret(table, mapping, bottles);
   return {
     draft: {
       encoding,
@@ -84,7 +92,22 @@ export function readReport(
       results,
       unread: unread.slice(0, listedUnread),
       unreadCount: unread.length,
-      questions: questionsOf(unread, mapping),
+      questions: questionsOf(
+        { unread, apart },
+        mapping,
+        legendOf([...table.preamble, ...table.rows]),
+        [...bottles].filter(([, { isElsewhere }]) => !isElsewhere).map(([label]) => label),
+      ),
+      apart: apart.slice(0, listedUnread),
+      apartCount: apart.length,
+      layout: mapping.layout ?? 'long',
+      status: statusOf(table),
+      preamble: table.preamble.slice(0, shownAbove).map(({ cells }) =>
+        cells
+          .filter((cell) => cell !== '')
+          .join(' ')
+          .slice(0, 200),
+      ),
       doubts: doubts.slice(0, listedUnread),
       missing: refusal ? [] : missingResults(results, bottles),
     },

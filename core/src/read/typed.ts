@@ -22,7 +22,7 @@ const usualUnits: Partial<Record<UnitId, readonly string[]>> = {
   'ug/L': ['µg/L', 'mg/L'],
   'mg/L CaCO3': ['mg/L CaCO3'],
   per100mL: ['CFU/100 mL', 'MPN/100 mL'],
-  'uS/cm': ['µS/cm', 'mS/m'],
+  'uS/cm': ['µS/cm (25 °C)', 'µS/cm (20 °C)', 'mS/m (25 °C)', 'mS/m (20 °C)'],
   NTU: ['NTU', 'FNU'],
   degC: ['°C'],
   mV: ['mV'],

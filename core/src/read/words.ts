@@ -1,13 +1,18 @@
 import { say, type Coded, type Data, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { unitLabel, type UnitId } from '../units/index.ts';
+import { showTyped, unitLabel, type UnitId } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import { reportPutAside, reportRead, reportReceived } from './entries.ts';
+import { reportPutAside, reportRead, reportReceived, resultsGivenUp, resultTold, rowsSettled } from './entries.ts';
 
 export const readWords: Words = {
   'report-twice': 'This report is here already.',
   'no-such-report': 'There is no such report in this round.',
   'put-aside': 'This report is put aside already.',
+  'not-read': 'This report is not read yet.',
+  'not-in-round': 'There is no such bottle in this round.',
+  'not-of-bottle': 'This is not measured in that bottle.',
+  'not-told': 'This cannot be a result of it. Is it the unit?',
+  'replaces-unsaid': ({ name }) => `${name} says something else about the same. Say whether this report replaces it.`,
 };
 
 const ofParameter = ({ parameter: id }: Data) => parameter(id as ParameterId);
@@ -29,6 +34,7 @@ const placeWords: Words = {
   'no-such-column': ({ column }) => `There is no column ${column}.`,
   'column-twice': ({ heading }) => `Column “${heading}” has two roles.`,
   'no-result-column': 'No column holds the results. The reporting limit is not the result. Choose it above.',
+  'limit-as-result': ({ heading }) => `Column “${heading}” is called a limit. A limit is not the result.`,
   'no-parameter-column': 'No column says what was measured. Choose it above.',
   'no-sample-column': 'No column names the sample. Choose it above.',
   'few-cells': 'The row has too few cells.',
@@ -36,7 +42,28 @@ const placeWords: Words = {
   'unknown-label': 'No bottle of this round that the lab has carries this label.',
   'unknown-parameter': 'Not a parameter that is known here.',
   'other-bottle': ({ bottle }) => `Cannot be told from a bottle for ${bottle}.`,
-  'reported-twice': ({ line }) => `Reported twice: line ${line} has it too.`,
+  'two-results': ({ lines }) => `Lines ${lines} differ about the same thing. Choose one above.`,
+  'same-again': 'The same result once more.',
+  'not-chosen': 'Another line was chosen.',
+  'not-analysed': 'Not analysed, or not yet.',
+  quality: 'The lab’s own quality control.',
+  'other-sample': 'A sample that is not of this round.',
+  note: 'A remark.',
+  'not-at-lab': 'This bottle was refused, thrown away or never handed over: the lab can have no result of it.',
+  'near-label': ({ labels }) => `Not a label of this round. ${labels}? Choose it above.`,
+  'two-labels': ({ label }) => `${label} stands in the same row.`,
+  swapped: ({ label }) => `This is the time at which ${label} was taken. Are two samples exchanged? Say so above.`,
+  'unknown-column': 'Nobody knows what this column says.',
+  'flags-of-what': 'These look like flags, and nobody knows whose. No number of this file is read until the column has a name.',
+  'other-header': 'It stands below other column names than the first.',
+  'unknown-fraction': 'Neither total nor dissolved.',
+  'fraction-contradicts': 'Name and column say different things about total and dissolved.',
+  fraction: 'Total or dissolved? Other rows of this file say it. Choose it above.',
+  ppt: 'Parts in a thousand or in a million million? Choose it above.',
+  'conductivity-at': 'At 20 or at 25 °C? Neither name nor unit says it. Choose it above.',
+  'limit-unit': 'The limit beside it has another unit.',
+  'limits-swapped': 'The detection limit is over the reporting limit. Are the columns exchanged?',
+  'not-an-uncertainty': 'This is no uncertainty.',
   'no-result': 'The result is empty.',
   'result-long': 'It is too long for a result.',
   'not-a-result': 'This is no result.',
@@ -44,15 +71,17 @@ const placeWords: Words = {
   'other-decimal': 'It has the other decimal mark than the file is said to have.',
   rejected: ({ flag }) => `The lab marks it “${flag}”: it does not stand by this number.`,
   'unit-contradicts': 'Name and unit column have different units.',
-  'basis-contradicts': 'Name and unit say different things about how nitrogen is given.',
+  'basis-contradicts': 'Name and unit say different things about how it is given.',
   contradicts: 'Result and flag say different things.',
   negative: 'It is negative.',
-  'unknown-flag': ({ flag }) => `“${flag}” beside the number is no flag that is known.`,
+  'unknown-flag': ({ flag }) => `Nobody knows what “${flag}” beside the number means. Say it above.`,
   'no-unit': 'The unit is missing.',
   'unknown-unit': 'Not a unit that is known here.',
   'wrong-unit': (data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${ofParameter(data).name.toLowerCase()}.`,
   'nitrogen-as': 'As nitrogen or as the ion? Neither name nor unit says it. Choose it above.',
   'cannot-be': (data) => `${ofParameter(data).name} cannot be ${data['value']} ${unitLabel(ofParameter(data).unit)}. Is it the unit?`,
+  'other-time': ({ time }) => `The book says ${time}.`,
+  unusual: (data) => `${ofParameter(data).name} is not usually found so high or so low. Is it the unit?`,
   'other-day': ({ day }) => `The book says ${day}.`,
 };
 
@@ -72,5 +101,14 @@ export const readSays: readonly Says[] = [
     ({ sha256, results, unread }) =>
       `${results.length} results of ${sha256.slice(0, 16)}… written down${unread > 0 ? `; ${unread} rows were not understood` : ''}.`,
   ),
+  inBook(
+    resultTold,
+    ({ bottle, parameter: id, result, by }) => `${bottle}: ${parameter(id).name} ${result ? showTyped(result) : 'found'}, told by ${by}.`,
+  ),
+  inBook(
+    resultsGivenUp,
+    ({ bottle, parameters, reason }) => `${bottle}: ${parameters.map((id) => parameter(id).name).join(', ')}. ${reason}`,
+  ),
+  inBook(rowsSettled, ({ sha256, reason }) => `Rows of ${sha256.slice(0, 16)}…: ${reason}`),
   inBook(reportPutAside, ({ sha256, reason }) => `${sha256.slice(0, 16)}…: ${reason}`),
 ];

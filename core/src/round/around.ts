@@ -6,6 +6,8 @@ import type { FieldBottle, FillAround } from '../fill/index.ts';
 import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
 import type { PurgeAround } from '../purge/index.ts';
+import type { ReadAround } from '../read/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
 import type { RunAround } from '../tap/index.ts';
 import type { BottleState } from './bottle.ts';
@@ -15,7 +17,7 @@ import type { RoundBook } from './state.ts';
 import { fillGate, visitState, type VisitState } from './visit.ts';
 
 /** What each room of the whole round sees of the others. Nothing is worked out before a room asks for it. */
-export class AroundRound implements PlanAround, CustodyAround, ActAround {
+export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAround {
   constructor(private readonly round: RoundBook) {}
 
   get table(): BottleTable | null {
@@ -38,6 +40,10 @@ export class AroundRound implements PlanAround, CustodyAround, ActAround {
   isInCooler(id: string): boolean {
     const bottle = this.bottle(id);
     return bottle?.stage === 'filled' && !bottle.lost;
+  }
+
+  measuredIn(id: string): readonly ParameterId[] | null {
+    return this.bottle(id)?.card.parameters ?? null;
   }
 
   followUps(): readonly FollowUp[] {

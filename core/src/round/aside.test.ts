@@ -245,14 +245,14 @@ describe('editions', () => {
   it('are recorded by the round, and judge it until a person has it judged anew, with a reason', () => {
     wholeRound();
     expect(fold(book.entries)).toMatchObject({
-      editions: { limits: ['eu-2020-2184@2026-1'] },
+      editions: { limits: ['eu-2020-2184@2026-2'] },
       verdict: { sets: [{ id: 'eu-2020-2184' }] },
     });
     expect(judgedAnew.payload.safeParse({ limits: ['eu-2020-2184@2031-1'], reason: '' }).success).toBe(false);
     const again = book.write(judgedAnew, { limits: ['eu-2020-2184@2031-1'], reason: 'new limits asked for by the authority' });
     expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2031-1'] }, unknown: ['eu-2020-2184@2031-1'] });
     book.correct(again, 'asked for another round');
-    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2026-1'] }, unknown: [] });
+    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2026-2'] }, unknown: [] });
   });
 });
 
@@ -292,7 +292,8 @@ describe('a report', () => {
     const state = fold(taken)!;
     expect(state.bottles.filter((bottle) => bottle.handedOver).map(({ id, stage }) => [id, stage])).toEqual([
       ['261123A-MW3-N', 'handed-over'],
-      ['261123A-MH1-B', 'judged'],
+      // Coliforms are reported, E. coli is not.
+      ['261123A-MH1-B', 'reported'],
     ]);
     const only = { ...state, visits: [], followUps: [], aside: [], bottles: state.bottles.filter((bottle) => bottle.handedOver) };
     expect(nextStep(only)).toMatchObject({ code: 'wait-for-report' });

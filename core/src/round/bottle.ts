@@ -1,8 +1,9 @@
-import type { Stage } from '../bottles/index.ts';
+import { worstSample, type SampleKind, type Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
-import { isToRead, type RoundReport } from '../read/index.ts';
+import { openResults, type ReadBook, type Standing } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
+import type { SampleReason } from '../tap/index.ts';
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
 export interface BottleState extends FieldBottle {
@@ -12,24 +13,27 @@ export interface BottleState extends FieldBottle {
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
   handedOver: boolean;
-  /** What it is: a stop of the protocol that fills it makes it special. */
-  sample: 'routine' | 'special';
+  /** What its sample is, by the worst of its reasons. */
+  sample: SampleKind;
+  /** What of the protocol departs, and what that makes of the sample. */
+  reasons: readonly SampleReason[];
 }
 
 interface Surroundings {
   lab: Lab | null;
   handOvers: readonly HandOver[];
-  reports: readonly RoundReport[];
+  report: ReadBook;
+  standing: readonly Standing[];
   measured: boolean;
   packed: boolean;
-  sample: 'routine' | 'special';
+  reasons: readonly SampleReason[];
 }
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
   if (bottle.state === 'filled' && handed && accepted !== false) {
-    if (around.reports.some((report) => report.read?.results.some((result) => result.bottle === bottle.id))) return 'judged';
-    // A report that is read and says nothing of it has not reported it.
-    if (around.reports.some(isToRead)) return 'reported';
+    if (openResults(bottle, around.report, around.standing).length === 0) return 'judged';
+    // A report that says something of it, and not all that was asked for.
+    if (around.standing.some(({ report, result }) => report !== null && result.bottle === bottle.id)) return 'reported';
   }
   if (handed) return 'handed-over';
   if (bottle.state === 'filled' || bottle.filledAt !== null) return 'filled';
@@ -50,7 +54,8 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
   return {
     ...bottle,
     lost,
-    sample: around.sample,
+    sample: worstSample(around.reasons.map(({ makes }) => makes)),
+    reasons: around.reasons,
     accepted,
     handedOver: handOver !== undefined,
     stage: stageOf(bottle, around, accepted, handOver !== undefined),

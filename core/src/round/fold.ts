@@ -2,7 +2,7 @@ import type { FollowUp } from '../act/index.ts';
 import { isBefore, standing, struck, upgraded, type Aside, type Correction, type Entry, type Strike } from '../book/index.ts';
 import type { HandOver } from '../custody/index.ts';
 import type { Plan, PlanBook, RoundEditions } from '../plan/index.ts';
-import type { RoundReport } from '../read/index.ts';
+import type { RoundReport, ToldResult, Without } from '../read/index.ts';
 import { advance, advanceAll } from './advance.ts';
 import type { BottleState } from './bottle.ts';
 import { tablesOf, unknownEditions, type RoundTables } from './editions.ts';
@@ -26,6 +26,9 @@ export interface RoundState {
   bottles: BottleState[];
   handOvers: readonly HandOver[];
   reports: readonly RoundReport[];
+  /** Results that were told before their report came, and those that nobody waits for any more. */
+  told: readonly ToldResult[];
+  without: readonly Without[];
   verdict: RoundVerdict | null;
   followUps: FollowUp[];
   /** What stands in the book and does not fit, until a person places or strikes it. */
@@ -91,7 +94,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: round.custody,
-    reports: round.report,
+    ...round.report,
     ...judge(round, visits),
     aside: [...corrections, ...round.aside.all()],
     strikes,

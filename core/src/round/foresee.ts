@@ -1,3 +1,4 @@
+import type { SampleKind } from '../bottles/index.ts';
 import { struck, type Aside, type Entry, type Misfit } from '../book/index.ts';
 import { stages, type Stage } from '../bottles/index.ts';
 import type { BottleState } from './bottle.ts';
@@ -7,7 +8,7 @@ import { fold, type RoundState } from './fold.ts';
 export type Consequence =
   | { code: 'set-aside'; entry: Entry; misfit: Misfit }
   | { code: 'still-aside'; entry: Entry; misfit: Misfit }
-  | { code: 'sample'; point: string; to: 'routine' | 'special' }
+  | { code: 'sample'; point: string; to: SampleKind }
   | { code: 'stage-back'; bottle: string; from: Stage; to: Stage }
   | { code: 'deadline'; bottle: string; to: number }
   | { code: 'verdict'; point: string; parameter: string; to: string };

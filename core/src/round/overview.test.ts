@@ -50,6 +50,8 @@ describe('a round in short', () => {
     const filledAt = tap().bottles[0]!.filledAt!;
     // The lab asks for bacteria within 18 hours, shorter than the rule.
     expect(short().waiting.map((bottle) => [bottle.bottle, bottle.deadline - filledAt])).toEqual([['261123A-MH1-B', 18 * hour]]);
+    // Filled on a Monday morning, it may still be handed over at the desk of the same evening.
+    expect(new Date(short().waiting[0]!.handOverBy!).toISOString()).toBe('2026-11-23T17:00:00.000Z');
     book.handOver(['261123A-MH1-B']);
     expect(short().waiting).toEqual([]);
   });

@@ -1,27 +1,31 @@
 import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
-import { purpose, type PurposeId } from '../bottles/index.ts';
+import { purpose, type PurposeId, type SampleKind } from '../bottles/index.ts';
+import { refOf } from '../editions/index.ts';
 import {
   boundsOf,
   inReadingOrder,
   judgeResult,
   judgeSums,
   limitSets,
+  weaknessOf,
   type JudgedResult,
   type LimitSet,
   type SumVerdict,
 } from '../limits/index.ts';
-import { refOf } from '../editions/index.ts';
-import { parameter } from '../parameters/index.ts';
-import type { LabResult, ReadBook } from '../read/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { openResults, openRows, standingResults, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
+import type { BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
-/** A judged result with what its bottle was. */
-export interface RoundResult extends JudgedResult {
-  sample: 'routine' | 'special';
+/** A judged result with what its bottle was, and where it comes from. */
+export interface RoundResult extends JudgedResult, Pick<Standing, 'report' | 'known' | 'isPreliminary'> {
+  sample: SampleKind;
   purpose: PurposeId;
+  /** What passed a filter: by the report's word or by the bottle's. */
+  isDissolved: boolean;
   /** Blanks of the round in which the same parameter was found: what they took up may be in this bottle too. */
   doubt: readonly string[];
 }
@@ -48,12 +52,33 @@ export interface VisitVerdict {
   sums: SumVerdict[];
 }
 
+/** A bottle of which not all that was asked for is reported. */
+export interface OpenBottle {
+  bottle: string;
+  visit: string;
+  pointName: string;
+  parameters: ParameterId[];
+}
+
+/** What a verdict does not know yet. */
+export interface VerdictGaps {
+  pending: OpenBottle[];
+  /** Rows of its reports that nobody understood. */
+  rows: number;
+  /** Results that will not come, by what somebody said. */
+  without: number;
+  /** Of the results that were asked for, how many are there. */
+  reported: number;
+  asked: number;
+}
+
 export interface RoundVerdict {
   /** What the results of its points were compared with, but for those that have sets of their own; the first one leads. */
   sets: Sets;
   visits: VisitVerdict[];
   blanks: BlankResult[];
   occasions: Occasion[];
+  gaps: VerdictGaps;
 }
 
 function blankResults(visit: VisitState, results: readonly LabResult[]): BlankResult[] {
@@ -66,48 +91,87 @@ function blankResults(visit: VisitState, results: readonly LabResult[]): BlankRe
 
 function judgeVisit(
   visit: VisitState,
-  results: readonly LabResult[],
+  standing: readonly Standing[],
   blanks: readonly BlankResult[],
   zone: string,
   sets: Sets,
 ): VisitVerdict {
   const [set, ...others] = sets;
-  const own = results.flatMap((result) => {
-    const bottle = visit.bottles.find((candidate) => candidate.id === result.bottle);
+  const { use, type } = visit.point;
+  const own = standing.flatMap((one) => {
+    const bottle = visit.bottles.find((candidate) => candidate.id === one.result.bottle);
     if (bottle?.filledAt == null || !purpose(bottle.purpose).isWater) return [];
-    return [{ result, sample: bottle.sample, purpose: bottle.purpose, day: wallTime(bottle.filledAt, zone).date }];
+    return [{ ...one, bottle, day: wallTime(bottle.filledAt, zone).date }];
   });
   const hits = (id: LabResult['parameter']) =>
     blanks.filter(({ result, isHit }) => isHit && result.parameter === id).map(({ result }) => result.bottle);
-  const judged = own.map(({ result, sample, purpose: own, day }) => ({
-    result,
-    sample,
-    purpose: own,
-    doubt: hits(result.parameter),
-    verdict: judgeResult(result, set, day),
-    others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day) })),
-  }));
-  // A duplicate is not a second share of a sum.
-  const all = own.filter((one) => one.purpose === 'sample').map(({ result }) => result);
-  return { visit: visit.id, pointName: visit.name, use: visit.point.use, sets, judged: inReadingOrder(judged), sums: judgeSums(all, set) };
+  const judged = own.map(({ bottle, day, ...one }): RoundResult => {
+    const { result } = one;
+    const isDissolved =
+      parameter(result.parameter).isBound === true && (result.fraction ?? (bottle.card.filter ? 'dissolved' : 'total')) === 'dissolved';
+    const weakness = weaknessOf(result.parameter, {
+      sample: bottle.sample,
+      isTold: one.report === null,
+      isDissolved: isDissolved && use === 'supply',
+      isFlushed: type === 'tap' && bottle.rule !== 'lead',
+    });
+    return {
+      ...one,
+      sample: bottle.sample,
+      purpose: bottle.purpose,
+      isDissolved,
+      doubt: hits(result.parameter),
+      verdict: judgeResult(result, set, day, weakness),
+      others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day, weakness) })),
+    };
+  });
+  return { visit: visit.id, pointName: visit.name, use, sets, judged: inReadingOrder(judged), sums: sumsOf(judged, set) };
+}
+
+/** The sums of a set over the results of one point. A duplicate is not a second share; a sum of less than routine samples proves nothing. */
+export function sumsOf(judged: readonly RoundResult[], set: LimitSet): SumVerdict[] {
+  const shares = judged.filter((one) => one.purpose === 'sample');
+  const isRoutine = shares.every(({ sample }) => sample === 'routine');
+  return judgeSums(
+    shares.map(({ result }) => result),
+    set,
+  ).map((sum) => (sum.state === 'meets' && !isRoutine ? { ...sum, state: 'proves-nothing' } : sum));
 }
 
 /** What follow-ups hang on: every judged result, and every sum by its first parameter. */
-function occasionsOf({ visit, pointName, use, judged, sums }: VisitVerdict): Occasion[] {
-  const at = { visit, pointName, use };
-  const results = judged.map(({ result, verdict, sample }): Occasion => ({
+function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict): Occasion[] {
+  const at = { visit, pointName, use, set: sets[0].id };
+  const results = judged.map(({ result, verdict, sample, known }): Occasion => ({
     ...at,
-    sample,
+    sample: sample === 'routine' ? 'routine' : 'special',
     parameter: result.parameter,
     state: verdict.state,
+    known,
   }));
   const together = sums.flatMap(({ rule, state }) =>
     rule.shares.slice(0, 1).map(({ parameter: id }): Occasion => {
-      const sample = judged.find(({ result }) => result.parameter === id)?.sample ?? 'routine';
-      return { ...at, sample, parameter: id, state };
+      const share = judged.find(({ result }) => result.parameter === id)!;
+      return { ...at, sample: share.sample === 'routine' ? 'routine' : 'special', parameter: id, state, known: share.known };
     }),
   );
   return [...results, ...together];
+}
+
+/** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
+function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonly Standing[]): VerdictGaps {
+  const isAtLab = (bottle: BottleState) => bottle.handedOver && !bottle.lost && bottle.accepted !== false;
+  const bottles = visits.flatMap((visit) => visit.bottles.filter(isAtLab).map((bottle) => ({ visit, bottle })));
+  const pending = bottles.flatMap(({ visit, bottle }): OpenBottle[] => {
+    const parameters = openResults(bottle, book, standing);
+    return parameters.length > 0 ? [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, parameters }] : [];
+  });
+  const asked = bottles.reduce((sum, { bottle }) => sum + bottle.card.parameters.length, 0);
+  const without = book.without
+    .filter(({ bottle }) => bottles.some((one) => one.bottle.id === bottle))
+    .reduce((sum, one) => sum + one.parameters.length, 0);
+  const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
+  const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
+  return { pending, rows, without, asked, reported: asked - open - without };
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
@@ -118,20 +182,31 @@ function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
 }
 
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
-export function judgeRound(visits: readonly VisitState[], reports: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
+export function judgeRound(visits: readonly VisitState[], book: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
   const [first, ...others] = sets;
-  const results = reports.flatMap((report) => (report.putAside ? [] : (report.read?.results ?? [])));
-  if (results.length === 0 || !first) return null;
+  const standing = standingResults(book);
+  if (standing.length === 0 || !first) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
-  const blanks = visits.flatMap((visit) => blankResults(visit, results));
+  const blanks = visits.flatMap((visit) =>
+    blankResults(
+      visit,
+      standing.map(({ result }) => result),
+    ),
+  );
   const verdicts = visits
     .flatMap((visit) => {
       const own = setsAt(visit, [first, ...others]);
-      return own ? [judgeVisit(visit, results, blanks, zone, own)] : [];
+      return own ? [judgeVisit(visit, standing, blanks, zone, own)] : [];
     })
     .filter((verdict) => verdict.judged.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
-  return { sets: [first, ...others], visits: verdicts, blanks, occasions: verdicts.flatMap(occasionsOf) };
+  return {
+    sets: [first, ...others],
+    visits: verdicts,
+    blanks,
+    occasions: verdicts.flatMap(occasionsOf),
+    gaps: gapsOf(visits, book, standing),
+  };
 }
 
 function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {
@@ -151,10 +226,9 @@ export function judge(round: RoundBook, visits: readonly VisitState[]): { verdic
   const tables = tablesOf(editions);
   const isLeadKnown = tables.limits[0] !== undefined && refOf(tables.limits[0]) === editions.limits[0];
   const verdict = isLeadKnown ? judgeRound(visits, round.report, plan.zone, tables.limits) : null;
-  const arrived = round.report[0]?.at;
   const judged =
-    verdict && tables.followUps && arrived !== undefined
-      ? followUps({ occasions: verdict.occasions, arrived, zone: plan.zone, table: tables.followUps, done: round.verdict })
+    verdict && tables.followUps
+      ? followUps({ occasions: verdict.occasions, zone: plan.zone, table: tables.followUps, done: round.verdict })
       : [];
   return { verdict, followUps: [...resamples(refusedBottles(visits, round), round.verdict), ...judged].sort((a, b) => a.due - b.due) };
 }

@@ -1,16 +1,25 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
-import { lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { answerTo, lab, protocolNamed, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { actionDone } from '../act/index.ts';
 import type { Entry } from '../book/index.ts';
 import { bottleTables, type RuleId } from '../bottles/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled } from '../fill/index.ts';
 import { levelRead } from '../level/index.ts';
-import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, roundPlanned } from '../plan/index.ts';
-import { purgeEnded, purgeSetUp } from '../purge/index.ts';
-import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
-import { hour } from '../time/index.ts';
+import { analysisAdded, analysisRemoved, bottlesPacked, countBottles, judgedAnew, roundPlanned } from '../plan/index.ts';
+import { purgeEnded, purgeReading, purgeSetUp, questionSet } from '../purge/index.ts';
+import {
+  readRoom,
+  reportRead,
+  reportReceived,
+  resultsGivenUp,
+  resultTold,
+  rowsSettled,
+  type LabResult,
+  type Mapping,
+} from '../read/index.ts';
+import { endOfDay, hour, instantAt } from '../time/index.ts';
 import { clockStarted } from '../tap/index.ts';
 import { bottlesAtLab, editionsOn, foresee, formLines, nextStep, overview } from './index.ts';
 
@@ -155,6 +164,28 @@ describe('level and purge', () => {
   });
 });
 
+const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult => ({
+  line: 2,
+  bottle,
+  parameter,
+  form: 'value',
+  value,
+  estimated: false,
+  reportingLimit: null,
+  written: { result: String(value), unit: '', reportingLimit: '' },
+});
+
+/** A report comes and is read. */
+function reportOf(results: LabResult[], sha = 'a', mapping: Partial<Mapping> = {}, unread = 0) {
+  const received = book.write(
+    reportReceived,
+    { sha256: sha.repeat(64), name: `${sha}.csv`, size: 1, from: 'lab', fault: null },
+    { minutes: 24 * 60 },
+  );
+  book.write(reportRead, { sha256: sha.repeat(64), mapping: { columns: {}, ...mapping }, header: [], unread, results });
+  return Date.parse(received.at.utc);
+}
+
 describe('bottles', () => {
   it('go down the stream one stage at a time', () => {
     const id = '261123A-MW3-N';
@@ -170,19 +201,9 @@ describe('bottles', () => {
     after(() => {
       handing.entry = handOver([id]).id;
     });
-    after(() => {
-      book.write(labAnswered, { handOver: handing.entry, reference: 'L1', bottles: [{ bottle: id, accepted: true }] });
-      book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
-    });
-    after(() =>
-      book.write(reportRead, {
-        sha256: 'a'.repeat(64),
-        mapping: { columns: {} },
-        header: [],
-        unread: 0,
-        results: [found('nitrate', 57, id)],
-      }),
-    );
+    book.write(labAnswered, { handOver: handing.entry, reference: 'L1', bottles: [{ bottle: id, accepted: true }] });
+    after(() => reportOf([found('nitrate', 57, id)], 'a'));
+    after(() => reportOf([found('nitrite', 0.01, id)], 'b'));
     expect(seen).toEqual(['planned', 'ready', 'measured', 'filled', 'handed-over', 'reported', 'judged']);
   });
 
@@ -192,15 +213,7 @@ describe('bottles', () => {
     fill(id);
     handOver([id]);
     expect([...bottlesAtLab(state()).keys()]).toEqual([id]);
-    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'upload', fault: null });
-    expect(stage(id)).toBe('reported');
-    book.write(reportRead, {
-      sha256: 'a'.repeat(64),
-      mapping: { columns: {} },
-      header: [],
-      unread: 0,
-      results: [found('nitrate', 57, id)],
-    });
+    reportOf([found('nitrate', 57, id), found('nitrite', 0.01, id)]);
     expect(stage(id)).toBe('judged');
     expect(nextStep(state())?.code).not.toBe('ask-lab');
   });
@@ -253,15 +266,43 @@ describe('bottles', () => {
   });
 });
 
-const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult => ({
-  line: 2,
-  bottle,
-  parameter,
-  form: 'value',
-  value,
-  estimated: false,
-  reportingLimit: null,
-  written: { result: String(value), unit: '', reportingLimit: '' },
+describe('a purge', () => {
+  it('is asked about before a set is written that slips, falls, rises or comes too soon', () => {
+    level('7.40');
+    level('7.40');
+    book.atWell(purgeSetUp, {
+      method: 'volumes',
+      insideDiameter: { text: '52', unit: 'mm' },
+      volumes: 3,
+      criterion: 'two-sets@2026-2',
+      parameters: ['temperature', 'ph', 'oxygen'],
+    });
+    const set = (pumped: string, oxygen: string, depth?: string) => ({
+      pumped: { text: pumped, unit: 'L' as const },
+      values: { temperature: { text: '16.1', unit: 'degC' as const }, oxygen: { text: oxygen, unit: 'mg/L' as const } },
+      ...(depth ? { level: { text: depth, unit: 'm' as const } } : {}),
+    });
+    book.atWell(purgeReading, set('30', '4.0'));
+    const { purge, level: own } = visit(book.well);
+    const asks = (payload: ReturnType<typeof set>, seconds = 300) =>
+      questionSet(payload, purge!, own!.agreed, book.now + seconds * 1000).map(({ code }) => code);
+    expect(asks(set('60', '4.1', '7.52'))).toEqual([]);
+    expect(asks(set('20', '4.1'))).toEqual(['total-fell']);
+    expect(asks(set('60', '4.1', '7.20'))).toEqual(['level-rose']);
+    expect(asks(set('60', '0.41'))).toEqual(['far-from-last']);
+    expect(asks(set('60', '4.1'), 20)).toEqual(['sets-close']);
+  });
+});
+
+describe('a stated time of collection', () => {
+  it('starts the clock of the bottle, and is never later than now', () => {
+    purged();
+    const earlier = book.now - 2 * hour;
+    const stated = (at: number) => ({ bottle: '261123A-MW3-N', stated: { collected: instantAt(at, -60), reason: 'no phone at the well' } });
+    expect(misfit(book.make(bottleFilled, stated(book.now + hour), book.well))?.path).toBe('payload.stated.collected');
+    book.atWell(bottleFilled, stated(earlier));
+    expect(state().bottles.find(({ id }) => id === '261123A-MW3-N')).toMatchObject({ filledAt: earlier, state: 'filled' });
+  });
 });
 
 describe('verdict and follow-up', () => {
@@ -274,24 +315,13 @@ describe('verdict and follow-up', () => {
       reference: 'L1',
       bottles: [accepted ? { bottle: bacteria, accepted } : { bottle: bacteria, accepted, reason: 'Leaking' }],
     });
-    const received = book.write(
-      reportReceived,
-      { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null },
-      { minutes: 24 * 60 },
-    );
-    book.write(reportRead, {
-      sha256: 'a'.repeat(64),
-      mapping: { columns: {} },
-      header: [],
-      unread: 0,
-      results: accepted ? [found('coliforms', value, bacteria)] : [],
-    });
-    return Date.parse(received.at.utc);
+    return reportOf(accepted ? [found('coliforms', value, bacteria), found('ecoli', 0, bacteria)] : []);
   }
 
   it('asks for repeats and source samples within 24 hours of a positive', () => {
     // 40 CFR 141.858, 141.402
     const arrived = reported(3);
+    book.write(judgedAnew, { limits: ['us-40-cfr@2026-2'], reason: 'a system under federal rules' });
     const due = state().followUps;
     expect(due.map((action) => [action.id.split(':')[0], action.due - arrived])).toEqual([
       ['coliform-repeats', 24 * hour],
@@ -301,6 +331,85 @@ describe('verdict and follow-up', () => {
     book.write(actionDone, { action: due[0]!.id, note: 'three repeats taken' });
     expect(overview(state()).followUps).toHaveLength(1);
     expect(misfit(book.make(actionDone, { action: due[0]!.id, note: 'again' }))?.message).toBe('This follow-up is done.');
+  });
+
+  it('counts from the telephone call, which stands until a report says it', () => {
+    book.sampleTap();
+    const form = handOver([bacteria]);
+    book.write(labAnswered, { handOver: form.id, reference: 'L1', bottles: [{ bottle: bacteria, accepted: true }] });
+    const call = book.now + 20 * hour;
+    book.write(
+      resultTold,
+      { bottle: bacteria, parameter: 'ecoli', result: null, told: instantAt(call, -60), by: 'the lab' },
+      { minutes: 21 * 60 },
+    );
+    const first = state();
+    expect(first.followUps.map(({ id, due }) => [id.split(':')[0], due])).toEqual([['ecoli-at-once', endOfDay(call, 'Atlantic/Azores')]]);
+    expect(first.verdict!.gaps).toMatchObject({
+      reported: 0,
+      asked: 2,
+      pending: [{ bottle: bacteria, parameters: ['coliforms', 'ecoli'] }],
+    });
+    expect(stage(bacteria)).toBe('handed-over');
+    reportOf([found('coliforms', 3, bacteria), found('ecoli', 1, bacteria)]);
+    expect(state().followUps[0]!.due).toBe(endOfDay(call, 'Atlantic/Azores'));
+    expect(state().verdict!.visits[0]!.judged).toHaveLength(2);
+    expect(
+      misfit(book.make(resultTold, { bottle: 'x', parameter: 'ecoli', result: null, told: instantAt(call, -60), by: 'the lab' }))?.path,
+    ).toBe('payload.bottle');
+    expect(
+      misfit(book.make(resultTold, { bottle: bacteria, parameter: 'lead', result: null, told: instantAt(call, -60), by: 'the lab' }))?.path,
+    ).toBe('payload.parameter');
+  });
+
+  it('waits for what was asked for until somebody says that it will not come', () => {
+    book.sampleTap();
+    const form = handOver([bacteria]);
+    book.write(labAnswered, { handOver: form.id, reference: 'L1', bottles: [{ bottle: bacteria, accepted: true }] });
+    reportOf([found('coliforms', 0, bacteria)], 'a', {}, 2);
+    expect(state().verdict!.gaps).toMatchObject({ reported: 1, asked: 2, rows: 2, without: 0 });
+    expect(stage(bacteria)).toBe('reported');
+    const given = book.write(resultsGivenUp, { bottle: bacteria, parameters: ['ecoli'], reason: 'the dish was broken' });
+    expect([stage(bacteria), state().verdict!.gaps.without]).toEqual(['judged', 1]);
+    const asks = () => readRoom.next!.results!({ ...state(), plan: { lab } });
+    expect(asks()).toEqual({ code: 'settle-rows', data: { count: 2 } });
+    book.write(rowsSettled, { sha256: 'a'.repeat(64), reason: 'two rows of the lab’s own' });
+    expect([asks(), state().verdict!.gaps.rows]).toEqual([null, 0]);
+    book.correct(given, 'it comes after all');
+    expect(asks()).toEqual({ code: 'wait-for-report' });
+  });
+
+  it('takes the later of two reports where it is said to replace the earlier one, as a whole or in what it repeats', () => {
+    reported(3);
+    const values = () => state().verdict!.visits[0]!.judged.map(({ result }) => [result.parameter, result.value]);
+    reportOf([found('coliforms', 0, bacteria)], 'b', { replaces: { ['a'.repeat(64)]: 'repeated' } });
+    expect(values()).toEqual([
+      ['coliforms', 0],
+      ['ecoli', 0],
+    ]);
+    expect(state().followUps).toEqual([]);
+    reportOf([found('coliforms', 5, bacteria)], 'c', { replaces: { ['a'.repeat(64)]: 'whole', ['b'.repeat(64)]: 'whole' } });
+    expect(values()).toEqual([['coliforms', 5]]);
+    expect(stage(bacteria)).toBe('reported');
+  });
+
+  it('says nothing of a spoilt or special sample where nothing was found, and all the same where something was', () => {
+    book.sampleTap({ before: 'rinse-bleach' });
+    book.done('rinse-bleach', { type: 'clock' }, 'in a hurry');
+    const { steps } = protocolNamed('coliforms-distribution');
+    for (const step of steps.slice(steps.findIndex(({ id }) => id === 'residual-again'))) {
+      if (step.act.type === 'fill') book.atTap(bottleFilled, { bottle: bacteria });
+      book.done(step.id, answerTo(step, '0.45'));
+    }
+    const bottle = state().bottles.find(({ id }) => id === bacteria)!;
+    expect(bottle).toMatchObject({ sample: 'invalid', reasons: [{ code: 'departure', makes: 'invalid' }] });
+    expect(formLines(state())).toMatchObject([{ sampleType: 'invalid' }]);
+    handOver([bacteria]);
+    reportOf([found('coliforms', 3, bacteria), found('ecoli', 0, bacteria)]);
+    expect(state().verdict!.visits[0]!.judged.map(({ verdict }) => [verdict.state, verdict.weakness])).toEqual([
+      ['over-indicator', 'invalid'],
+      ['proves-nothing', 'invalid'],
+    ]);
   });
 
   it('asks for nothing when none is found', () => {

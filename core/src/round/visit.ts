@@ -1,4 +1,4 @@
-import { cardOf, purpose, type AnalysisId, type BottleTable } from '../bottles/index.ts';
+import { cardAt, purpose, worstSample, type AnalysisId, type BottleTable, type SampleKind } from '../bottles/index.ts';
 import { misfit, type Misfit } from '../book/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
@@ -6,7 +6,8 @@ import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { runState, runThatFills, unknownRun, type RunState } from '../tap/index.ts';
+import { standingResults } from '../read/index.ts';
+import { runState, runThatFills, sampleReasons, unknownRun, type RunState, type SampleReason } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
@@ -27,12 +28,23 @@ export interface VisitState {
   /** Runs of an edition that this copy of the product does not have. */
   unknownRuns: { procedure: string; edition: string }[];
   /** What its samples are at worst; each bottle says it of itself. */
-  sample: 'routine' | 'special';
+  sample: SampleKind;
   bottles: BottleState[];
   /** The editions of the limits of this point alone; null where those of the round hold. */
   limits: readonly string[] | null;
   table: BottleTable | null;
   pictures: PicturesBook;
+}
+
+const special = (code: SampleReason['code']): SampleReason => ({ code, makes: 'special', data: {} });
+
+/** Why the sample in a bottle is less than a routine one: by the run that fills it, or for want of one. */
+function reasonsFor(bottle: FieldBottle, run: RunState | null, hasUnknown: boolean): SampleReason[] {
+  if (!purpose(bottle.purpose).isWater) return [];
+  if (run) return sampleReasons(run, bottle.filledAt);
+  // A run that cannot be judged here may have filled any of them.
+  if (hasUnknown) return [special('unknown-protocol')];
+  return bottle.rule === 'bacteria' ? [special('no-protocol')] : [];
 }
 
 function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: BottleTable | null): VisitState {
@@ -47,20 +59,22 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   });
   const nth = nthVisit(plan!.visits, id);
   const sampled = { point, analyses, runs, unknownRuns, table };
-  const around = { lab: plan!.lab, handOvers: round.custody, reports: round.report };
+  const around = { lab: plan!.lab, handOvers: round.custody, report: round.report, standing: standingResults(round.report) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (table ? bottlesAt(visit, plan!.code, table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).flatMap(
     (one) => {
       const by = runThatFills(sampled, one);
-      // A run that cannot be judged here may have filled any of them.
-      const sample = unknownRuns.length > 0 && !by?.run ? 'special' : (by?.run?.sample ?? 'routine');
       const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
-      return inTheField(one, cardOf(table!, one.rule), book.fill).map((bottle) =>
-        bottleInStream(bottle, { ...around, measured, sample, packed: packed.has(bottle.place) }),
+      return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
+        bottleInStream(bottle, {
+          ...around,
+          measured,
+          reasons: reasonsFor(bottle, by?.run ?? null, unknownRuns.length > 0),
+          packed: packed.has(bottle.place),
+        }),
       );
     },
   );
-  const isSpecial = unknownRuns.length > 0 || runs.some((run) => run.sample === 'special');
   return {
     ...sampled,
     id,
@@ -68,7 +82,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     name: nth > 1 ? `${point.name}, visit ${nth}` : point.name,
     level,
     purge,
-    sample: isSpecial ? 'special' : 'routine',
+    sample: worstSample([...runs.map((run) => run.sample), ...(unknownRuns.length > 0 ? (['special'] as const) : [])]),
     bottles,
     limits: visit.limits ?? null,
     pictures: book.pictures,

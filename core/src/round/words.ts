@@ -45,6 +45,7 @@ export const askWords: Words = {
   'read-report': 'Read the report',
   'follow-up': many('Follow up: 1 thing to do', (count) => `Follow up: ${count} things to do`),
   'wait-for-report': 'Wait for the report',
+  'settle-rows': many('Look at 1 row that was not understood', (count) => `Look at ${count} rows that were not understood`),
 };
 
 /** The words of every room for its findings. */

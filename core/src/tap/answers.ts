@@ -1,31 +1,46 @@
 import { misfit, type Misfit } from '../book/index.ts';
 import { questionReading } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
-import { convert, readNumber } from '../units/index.ts';
+import { convert, readNumber, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
-import type { MeasureStop, Step, Stop } from './protocol.ts';
+import type { Effect, MeasureStop, Step, Stop } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 
 const residualMinimumAt = (point: Point) => (point.type === 'tap' ? (point.tap.residualMinimum ?? undefined) : undefined);
 
-function stopLimit(stop: MeasureStop, point: Point): { below?: number; above?: number } {
-  const below = stop.below === 'residual-minimum' ? residualMinimumAt(point) : stop.below;
-  return { ...(below === undefined ? {} : { below }), ...(stop.above === undefined ? {} : { above: stop.above }) };
+/** The answers to the steps before, by step. */
+export type Answers = ReadonlyMap<string, StepAnswer>;
+
+/** A measured answer in a unit; null for one that was not measured. */
+function measuredIn(answer: StepAnswer | undefined, unit: UnitId): number | null {
+  if (answer?.type !== 'measure') return null;
+  const reading = readNumber(answer.reading.text);
+  return reading.ok ? convert(reading.value, answer.reading.unit, unit) : null;
 }
 
-/** The stops that an answer to a step brings, before it is written down as well as after. */
-export function stopsOf(step: Step, answer: StepAnswer, point: Point): Stop[] {
+/** What holds of a stop at a point; null where it holds not there. */
+function stopLimit(stop: MeasureStop, point: Point, unit: UnitId, before: Answers): { below?: number; above?: number } | null {
+  const minimum = residualMinimumAt(point);
+  if (stop.where && (stop.where === 'disinfected') !== (minimum !== undefined)) return null;
+  const below = stop.below === 'residual-minimum' ? minimum : stop.below;
+  const above = stop.aboveStep ? (measuredIn(before.get(stop.aboveStep), unit) ?? undefined) : stop.above;
+  return below === undefined && above === undefined
+    ? null
+    : { ...(below === undefined ? {} : { below }), ...(above === undefined ? {} : { above }) };
+}
+
+/** The stops that an answer to a step brings, before it is written down as well as after. `before` has the answers to earlier steps. */
+export function stopsOf(step: Step, answer: StepAnswer, point: Point, before: Answers = new Map()): Stop[] {
   const { act } = step;
   if (act.type === 'checks' && answer.type === 'checks') {
     return act.items.flatMap((item) => (item.stop && answer.no.includes(item.id) ? [item.stop] : []));
   }
   if (act.type === 'measure' && answer.type === 'measure') {
-    const reading = readNumber(answer.reading.text);
-    if (!reading.ok) return [];
-    const value = convert(reading.value, answer.reading.unit, act.unit);
+    const value = measuredIn(answer, act.unit);
+    if (value === null) return [];
     return act.stops.filter((stop) => {
-      const { below, above } = stopLimit(stop, point);
+      const { below, above } = stopLimit(stop, point, act.unit, before) ?? {};
       return (below !== undefined && value < below) || (above !== undefined && value > above);
     });
   }
@@ -35,7 +50,27 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point): Stop[] {
 /** Whether some answer to a step would be a stop at this point: without the answer nobody knows what the sample is. */
 export function decidesSample({ act }: Step, point: Point): boolean {
   if (act.type === 'checks') return act.items.some((item) => item.stop);
-  return act.type === 'measure' && act.stops.some((stop) => Object.keys(stopLimit(stop, point)).length > 0);
+  return (
+    act.type === 'measure' && act.stops.some((stop) => stop.aboveStep !== undefined || stopLimit(stop, point, act.unit, new Map()) !== null)
+  );
+}
+
+/** What a departure from a step makes of the sample where the edition does not say it. */
+const unsaid: Effect = 'special';
+
+/** From the mildest to the worst. */
+const effects: readonly Effect[] = ['noted', 'special', 'invalid'];
+const worst = (all: readonly Effect[]): Effect => effects[Math.max(0, ...all.map((one) => effects.indexOf(one)))]!;
+
+/**
+ * What a departure from a step makes of the sample: each check answered no by its own effect, a step that was left out or cut short
+ * by the step's. What was left out and might have been a stop is never just noted.
+ */
+export function effectOf(step: Step, answer: StepAnswer | null, point: Point): Effect {
+  const { act, departed = unsaid } = step;
+  if (act.type === 'checks' && answer?.type === 'checks')
+    return worst(act.items.filter((item) => answer.no.includes(item.id) && !item.stop).map((item) => item.no ?? unsaid));
+  return answer === null && decidesSample(step, point) ? worst([departed, 'special']) : departed;
 }
 
 /**

@@ -1,11 +1,11 @@
-import type { AnalysisId } from '../bottles/index.ts';
+import type { AnalysisId, SampleKind } from '../bottles/index.ts';
 import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
 import type { UnitId } from '../units/index.ts';
 
-/** What a stop does to the run: the sample is `special`, no routine one; or the run must be `abandoned`. */
-export type StopOutcome = 'special' | 'abandoned';
+/** What a stop does to the run: the sample is `special`, no routine one; `invalid`, spoilt; or the run must be `abandoned`. */
+export type StopOutcome = 'special' | 'invalid' | 'abandoned';
 
 export interface Stop {
   outcome: StopOutcome;
@@ -15,17 +15,24 @@ export interface Stop {
   source: string;
 }
 
+/** What a departure makes of the sample: nothing but a note, or less than a routine one. */
+export type Effect = 'noted' | Exclude<SampleKind, 'routine'>;
+
 /** A measured number that stops the run when it is below the least or above the most, in the step's unit. */
 export interface MeasureStop extends Stop {
   below?: 'residual-minimum' | number;
   above?: number;
+  /** Above what an earlier step measured. */
+  aboveStep?: string;
+  /** Only where the water is disinfected, or only where it is not. */
+  where?: 'disinfected' | 'undisinfected';
 }
 
 /** What a step asks of the person. */
 export type StepAct =
   | { type: 'confirm' }
-  /** Each item is answered yes or no; a `no` on one with a stop stops the run. */
-  | { type: 'checks'; items: readonly { id: string; label: string; stop?: Stop }[] }
+  /** Each item is answered yes or no; a `no` on one with a stop stops the run, on another it has the effect `no`. */
+  | { type: 'checks'; items: readonly { id: string; label: string; stop?: Stop; no?: Effect }[] }
   | { type: 'choose'; options: readonly { id: string; label: string; caution?: string }[] }
   /**
    * Runs at least `least` and, where it is said, at most `most` seconds from the moment it is started. `restart` says what
@@ -45,6 +52,10 @@ export interface Step {
   caution?: string;
   /** Only asked when an earlier choice was one of these. */
   when?: { step: string; chosen: readonly string[] };
+  /** What a departure from it makes of the sample: left out, cut short, let run over. Special where an edition does not say it. */
+  departed?: Effect;
+  /** It cannot be left out: what comes after it would not be safe. */
+  isNeeded?: true;
   act: StepAct;
 }
 
@@ -55,5 +66,7 @@ export interface Protocol extends Edition {
   at?: readonly Point['type'][];
   /** The analysis it takes the sample for. */
   analysis: AnalysisId;
+  /** For so many seconds from the first clock or measurement on, a bottle may be filled: then the water is another. An hour where it is left out. */
+  freshFor?: number;
   steps: readonly Step[];
 }

@@ -35,6 +35,7 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   const now = run.now!;
   if (now.step.id !== step) return misfit('other-step', 'payload.step', { say: now.step.say });
   if (clockStarted.is(entry)) return clockFits(now, entry.payload);
+  if (stepSkipped.is(entry) && now.step.isNeeded) return misfit('needed', 'payload.step');
   if (!stepDone.is(entry)) return null;
   const refused = misfitAnswer(now.step, entry.payload.answer);
   if (refused) return refused;

@@ -1,17 +1,18 @@
-import type { AnalysisId } from '../bottles/index.ts';
+import { worstSample, type AnalysisId, type SampleKind } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
-import { decidesSample, stopsOf } from './answers.ts';
+import { hour, second } from '../time/index.ts';
+import { effectOf, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Protocol, Step } from './protocol.ts';
+import type { Effect, Protocol, Step } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 import { protocols } from './tables/index.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
 
-/** Where a run stands. `sample` is what its bottle is: only a run without stops takes a routine sample. */
+/** Where a run stands. `sample` is what its bottle is: the worst that a stop or a departure makes of it. */
 export interface RunState {
   /** The procedure of the visit that it is. */
   procedure: string;
@@ -19,12 +20,12 @@ export interface RunState {
   startedAt: number;
   steps: RunStep[];
   now: RunStep | null;
-  sample: 'routine' | 'special';
+  sample: SampleKind;
   /** Ended by a stop of the protocol. */
   abandoned: boolean;
   /** Given up by a person, and why. */
   givenUp: string | null;
-  departures: { step: Step; reason: string }[];
+  departures: { step: Step; reason: string; effect: Effect }[];
   finished: boolean;
 }
 
@@ -92,12 +93,13 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
         entry: closing?.entry ?? null,
         answer: closing?.answer ?? null,
         departure: closing?.departure ?? null,
-        stops: closing?.answer ? stopsOf(step, closing.answer, point) : [],
+        stops: closing?.answer ? stopsOf(step, closing.answer, point, answers) : [],
       };
     });
   const stops = steps.flatMap((step) => step.stops);
-  // What was left out might have been a stop: the sample is no routine one.
-  const isUndecided = steps.some(({ state, step }) => state === 'skipped' && decidesSample(step, point));
+  const departures = steps.flatMap(({ step, departure, answer }) =>
+    departure ? [{ step, reason: departure, effect: effectOf(step, answer, point) }] : [],
+  );
   const abandoned = stops.some((stop) => stop.outcome === 'abandoned');
   const now = abandoned || givenUp !== null ? null : (steps.find((step) => step.state === 'now') ?? null);
   return {
@@ -108,8 +110,11 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
     now,
     abandoned,
     givenUp,
-    sample: stops.length > 0 || isUndecided ? 'special' : 'routine',
-    departures: steps.flatMap((step) => (step.departure ? [{ step: step.step, reason: step.departure }] : [])),
+    sample: worstSample([
+      ...stops.map(({ outcome }) => (outcome === 'invalid' ? outcome : ('special' as const))),
+      ...departures.flatMap(({ effect }) => (effect === 'noted' ? [] : [effect])),
+    ]),
+    departures,
     finished: !abandoned && givenUp === null && now === null,
   };
 }
@@ -123,4 +128,37 @@ export function unknownRun({ start }: RunBook): string | null {
 export function measured(run: RunState, parameter: string): string | null {
   const found = run.steps.find(({ step }) => step.act.type === 'measure' && step.act.parameter === parameter);
   return found?.answer?.type === 'measure' ? `${found.answer.reading.text} ${unitLabel(found.answer.reading.unit)}` : null;
+}
+
+/** A bottle may be filled for so long, in ms, where an edition does not say it. */
+const usuallyFresh = hour;
+
+/**
+ * Whether a bottle was filled so long after a run began to flush and measure that the water is another. Times in ms.
+ */
+export function isStale({ steps, protocol }: RunState, filledAt: number): boolean {
+  const first = steps.find(({ step, doneAt }) => (step.act.type === 'clock' || step.act.type === 'measure') && doneAt !== null);
+  const fresh = protocol.freshFor === undefined ? usuallyFresh : protocol.freshFor * second;
+  return first?.doneAt != null && filledAt - first.doneAt > fresh;
+}
+
+/** Why a sample is less than a routine one, as a code with its data. */
+export interface SampleReason {
+  code: 'stop' | 'departure' | 'stale' | 'no-protocol' | 'unknown-protocol';
+  makes: SampleKind;
+  data: Readonly<Record<string, string>>;
+}
+
+/** What makes the sample of a run what it is; `filledAt` in ms, null before it is filled. */
+export function sampleReasons(run: RunState, filledAt: number | null): SampleReason[] {
+  const stops = run.steps.flatMap(({ stops: found }) =>
+    found.map(({ say, outcome }): SampleReason => ({ code: 'stop', makes: outcome === 'invalid' ? 'invalid' : 'special', data: { say } })),
+  );
+  const departures = run.departures.map(({ step, reason, effect }): SampleReason => ({
+    code: 'departure',
+    makes: effect === 'noted' ? 'routine' : effect,
+    data: { step: step.say, reason },
+  }));
+  const stale: SampleReason[] = filledAt !== null && isStale(run, filledAt) ? [{ code: 'stale', makes: 'special', data: {} }] : [];
+  return [...stops, ...departures, ...stale];
 }

@@ -1,8 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { protocolNamed, Script, tapPoint } from '../../test/script.ts';
+import { answerTo as careful, protocolNamed, Script, tapPoint } from '../../test/script.ts';
 import type { Entry } from '../book/index.ts';
+import { bottleFilled } from '../fill/index.ts';
 import { fold, sayMisfit } from '../round/index.ts';
-import { clockStarted, decidesSample, departs, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
+import { clockStarted, decidesSample, departs, effectOf, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
 
 const procedure = 'coliforms-distribution';
 const protocol = protocolNamed(procedure);
@@ -50,8 +52,9 @@ describe('the protocol engine', () => {
     const stops = (text: string, unit: 'mg/L' | 'ug/L', point = tapPoint) =>
       stopsOf(step, { type: 'measure', reading: { text, unit } }, point).length;
     expect([stops('0.20', 'mg/L'), stops('0.19', 'mg/L'), stops('250', 'ug/L')]).toEqual([0, 1, 0]);
+    // Where there is no chlorine, some is a reason to stop; over 5 mg/L (WHO) it is one anywhere.
     const raw = { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum: null } };
-    expect(stops('0', 'mg/L', raw)).toBe(0);
+    expect([stops('0', 'mg/L', raw), stops('0.3', 'mg/L', raw), stops('4.9', 'mg/L'), stops('120', 'mg/L')]).toEqual([0, 1, 0, 1]);
   });
 
   it('stops at a tap behind a filter', () => {
@@ -82,10 +85,81 @@ describe('the protocol engine', () => {
       book.atTap(stepSkipped, { procedure, step, departure: 'no photometer' });
       return run(book).sample;
     };
-    expect([skip('strip'), skip('residual')]).toEqual(['routine', 'special']);
+    expect([skip('hands'), skip('strip'), skip('residual'), skip('rinse-bleach')]).toEqual(['routine', 'special', 'special', 'invalid']);
     const residual = protocol.steps.find(({ id }) => id === 'residual')!;
     const unchlorinated = { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum: null } };
-    expect([decidesSample(residual, tapPoint), decidesSample(residual, unchlorinated)]).toEqual([true, false]);
+    const hands = protocol.steps.find(({ id }) => id === 'hands')!;
+    expect([decidesSample(residual, tapPoint), decidesSample(residual, unchlorinated), decidesSample(hands, tapPoint)]).toEqual([
+      true,
+      true,
+      false,
+    ]);
+  });
+
+  it('reads chlorine again after bleach, and takes no sample while there is more than before', () => {
+    const book = new Script().plan().sampleTap({ before: 'residual-again' });
+    answerTo(book, { type: 'measure', reading: { text: '0.60', unit: 'mg/L' } });
+    expect(run(book)).toMatchObject({ sample: 'invalid' });
+    const good = new Script().plan().sampleTap({ before: 'residual-again' });
+    answerTo(good, { type: 'measure', reading: { text: '450', unit: 'ug/L' } });
+    expect(run(good)).toMatchObject({ sample: 'routine' });
+  });
+
+  it('cannot leave out what makes a flame safe', () => {
+    const book = new Script().plan().sampleTap({ before: 'disinfect' });
+    answerTo(book, { type: 'choose', option: 'flame' });
+    book.atTap(stepSkipped, { procedure, step: 'flame-safe', departure: 'it looks safe' });
+    expect(fold(book.entries)!.aside.map(({ misfit }) => misfit.code)).toEqual(['needed']);
+    expect(run(book).now!.step.id).toBe('flame-safe');
+  });
+
+  it('takes no routine sample with the flush and the residual of another time', () => {
+    const sampleAfter = (minutes: number) => {
+      const book = new Script().plan().sampleTap({ before: 'fill' });
+      book.atTap(bottleFilled, { bottle: '261123A-MH1-B' }, minutes);
+      return fold(book.entries)!.bottles.find(({ id }) => id === '261123A-MH1-B')!.sample;
+    };
+    expect([sampleAfter(5), sampleAfter(7 * 24 * 60)]).toEqual(['routine', 'special']);
+  });
+
+  it('never ends as routine after a departure that spoils or changes the sample, whatever was answered', () => {
+    const all = protocol.steps;
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('well', 'skip', 'depart', 'no'), { minLength: all.length, maxLength: all.length }),
+        fc.constantFrom('alcohol', 'bleach', 'flame'),
+        (ways, disinfectant) => {
+          const book = new Script().plan();
+          book.start();
+          let worst = 'routine';
+          for (const way of ways) {
+            const now = run(book).now;
+            if (!now) break;
+            const { step } = now;
+            const effect = effectOf(step, null, tapPoint);
+            if (way === 'skip' && !step.isNeeded) {
+              book.atTap(stepSkipped, { procedure, step: step.id, departure: 'left out' });
+              if (effect !== 'noted') worst = effect === 'invalid' || worst === 'invalid' ? 'invalid' : 'special';
+              continue;
+            }
+            if (step.act.type === 'clock' && way !== 'depart') book.atTap(clockStarted, { procedure, step: step.id });
+            if (step.act.type === 'clock' && way === 'depart' && step.departed !== 'noted')
+              worst = step.departed === 'invalid' || worst === 'invalid' ? 'invalid' : 'special';
+            if (step.act.type === 'fill') book.atTap(bottleFilled, { bottle: '261123A-MH1-B' });
+            const usual = step.act.type === 'choose' ? { type: 'choose' as const, option: disinfectant } : careful(step, '0.45');
+            const answer: StepAnswer =
+              way === 'no' && step.act.type === 'checks' ? { type: 'checks', yes: [], no: step.act.items.map(({ id }) => id) } : usual;
+            book.done(step.id, answer, way === 'well' ? undefined : 'departs', {
+              minutes: step.act.type === 'clock' ? 1 + step.act.least / 60 : 1,
+            });
+          }
+          const { sample } = run(book);
+          const order = ['routine', 'special', 'invalid'];
+          expect(order.indexOf(sample)).toBeGreaterThanOrEqual(order.indexOf(worst));
+        },
+      ),
+      { numRuns: 150 },
+    );
   });
 
   it('refuses an answer of the wrong kind, an unknown option, an open check and an impossible number', () => {
@@ -93,7 +167,7 @@ describe('the protocol engine', () => {
     expect(misfitAnswer(step('hands'), { type: 'clock' })).toMatchObject({ code: 'other-answer', field: 'payload.answer.type' });
     expect(misfitAnswer(step('disinfect'), { type: 'choose', option: 'soap' })?.field).toBe('payload.answer.option');
     expect(sayMisfit(misfitAnswer(step('fitness'), { type: 'checks', yes: ['in-use'], no: [] })!)).toContain('Outlet faces down');
-    expect(misfitAnswer(step('residual'), { type: 'measure', reading: { text: '45', unit: 'mg/L' } })?.field).toBe(
+    expect(misfitAnswer(step('residual'), { type: 'measure', reading: { text: '4500', unit: 'mg/L' } })?.field).toBe(
       'payload.answer.reading.text',
     );
   });

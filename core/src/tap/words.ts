@@ -3,6 +3,7 @@ import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { showTyped } from '../units/index.ts';
+import type { SampleReason } from './run.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped, type StepAnswer } from './entries.ts';
 import { protocols } from './tables/index.ts';
 
@@ -27,6 +28,7 @@ export const tapWords: Words = {
   'clock-over': ({ most, ran }) => `The clock allows at most ${lasting(most)}; it ran ${lasting(ran)}.`,
   'clock-backdated': ({ by }) => `The start of the clock was written down ${showDuration(Number(by))} after its time.`,
   'clock-postdated': ({ by }) => `The end of the clock was written down ${showDuration(Number(by))} before its time.`,
+  needed: 'This step cannot be left out: what comes after it would not be safe.',
   'answered-no': ({ items }) => `Answered no: ${items}.`,
 };
 
@@ -69,3 +71,17 @@ export const tapSays: readonly Says[] = [
   ),
   inBook(stepSkipped, ({ procedure, step, departure }) => `${stepSays(procedure, step)}: ${departure}`),
 ];
+
+const makes = { routine: '', special: ' Special, not for compliance.', invalid: ' Spoilt: take it again.' } as const;
+
+/** Why a sample is what it is, as a sentence. */
+export function saySample({ code, makes: kind, data }: SampleReason): string {
+  const says = {
+    stop: () => data['say']!,
+    departure: () => `“${data['step']}” departs from the protocol: ${data['reason']}.`.replace(/\.\.$/, '.'),
+    stale: () => 'Filled too long after the tap was flushed and measured: this is other water.',
+    'no-protocol': () => 'Bacteria taken without a protocol.',
+    'unknown-protocol': () => 'Taken by a protocol that this copy of Fonte does not know.',
+  };
+  return `${says[code]()}${makes[kind]}`;
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { atWall, endOfDay, hour, instantAt, Instant, isZone, showDuration, wallTime } from './index.ts';
+import { atWall, dateAfter, endOfDay, hour, instantAt, Instant, isZone, showDuration, wallTime } from './index.ts';
 
 describe('wall clocks', () => {
   it('follows the site through both daylight-saving changes', () => {
@@ -22,6 +22,22 @@ describe('wall clocks', () => {
   it('gives the days of a spring and an autumn change 23 and 25 hours', () => {
     const span = (from: string, to: string) => (atWall(to, '12:00', 'Europe/Lisbon') - atWall(from, '12:00', 'Europe/Lisbon')) / hour;
     expect([span('2026-03-28', '2026-03-29'), span('2026-10-24', '2026-10-25')]).toEqual([23, 25]);
+  });
+
+  it('takes the first of a repeated hour, moves a skipped time on, and hangs on no other zone than the site’s', () => {
+    const at = (date: string, time: string, zone = 'Atlantic/Azores') => new Date(atWall(date, time, zone)).toISOString().slice(0, 16);
+    expect([at('2026-10-25', '00:30'), at('2026-10-25', '01:00')]).toEqual(['2026-10-25T00:30', '2026-10-25T02:00']);
+    expect(at('2026-03-29', '00:30')).toBe('2026-03-29T01:30');
+    // Where the old way of asking went through this machine's own clock, these differed by its zone.
+    expect([at('2026-10-25', '01:30', 'Europe/Lisbon'), at('2026-11-01', '01:30', 'America/New_York')]).toEqual([
+      '2026-10-25T00:30',
+      '2026-11-01T05:30',
+    ]);
+    expect([dateAfter('2026-02-28', 1), dateAfter('2026-03-01', -1), dateAfter('2026-12-31', 1)]).toEqual([
+      '2026-03-01',
+      '2026-02-28',
+      '2027-01-01',
+    ]);
   });
 
   it('knows a zone from a made-up one', () => {

@@ -1,4 +1,4 @@
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 
 /** The wall clock of a zone at one moment. `weekday` runs from 1, Monday, to 7, Sunday (ISO 8601). */
 export interface WallTime {
@@ -19,15 +19,30 @@ export function wallTime(milliseconds: number, zone: string): WallTime {
   };
 }
 
+/** Minutes that the wall clock of a zone is ahead of UTC at a moment. */
+export const offsetIn = (milliseconds: number, zone: string): number => tzOffset(zone, new Date(milliseconds));
+
 /**
- * The moment at which the wall clock of a zone shows a date and time. A time that a spring change skips becomes the
- * first moment after the gap, as wall clocks do.
+ * The moment at which the wall clock of a zone shows a date and time, whatever the zone of this machine. Of an hour that autumn
+ * repeats the first is meant; a time that spring skips is moved on by what is skipped.
  * @param date `YYYY-MM-DD`; @param time `HH:MM` or `HH:MM:SS`
  */
 export function atWall(date: string, time: string, zone: string): number {
   const [year, month, day] = date.split('-').map(Number) as [number, number, number];
   const [hours, minutes, seconds = 0] = time.split(':').map(Number) as [number, number, number?];
-  return new TZDate(year, month - 1, day, hours, minutes, seconds, zone).getTime();
+  const asUtc = Date.UTC(year, month - 1, day, hours, minutes, seconds);
+  // The offsets about that time: two of them where the clocks are changed.
+  const [before, after] = [asUtc - dayLong, asUtc + dayLong].map((moment) => asUtc - offsetIn(moment, zone) * 60_000) as [number, number];
+  const shown = [before, after].filter((moment) => moment + offsetIn(moment, zone) * 60_000 === asUtc);
+  return shown.length > 0 ? Math.min(...shown) : before;
+}
+
+const dayLong = 86_400_000;
+
+/** The date so many days after another. */
+export function dateAfter(date: string, days: number): string {
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
+  return new Date(Date.UTC(year, month - 1, day + days)).toISOString().slice(0, 10);
 }
 
 /** The last second of the day that a moment falls on in a zone. */

@@ -16,7 +16,8 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
       pointName: visit.name,
       rule: bottle.rule,
       collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
-      sampleType: bottle.sample,
+      // A lab knows two kinds; what is spoilt is no routine sample.
+      sampleType: bottle.sample === 'routine' ? ('routine' as const) : ('special' as const),
       purpose: bottle.purpose,
       residual: residualFor(visit, bottle) ?? '',
       condition: line.condition,

@@ -3,6 +3,8 @@ import {
   draftReport,
   fetchReports,
   headerOf,
+  overlapsOf,
+  unsaidOverlap,
   readReportWith,
   reportFile,
   reportRead,
@@ -13,7 +15,7 @@ import {
   type ReadFault,
   type ReportDraft,
 } from '@fonte/core/read';
-import { bottlesAtLab, type RoundState } from '@fonte/core/round';
+import { bottlesForReport, sayMisfit, type RoundState } from '@fonte/core/round';
 import { instantAt } from '@fonte/core/time';
 import { serverPen } from '../book/books.ts';
 import { sha256 } from '../book/codec.ts';
@@ -45,7 +47,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
     const hash = sha256(bytes);
     const known = state.reports.find((report) => report.sha256 === hash);
     if (known) return { sha256: hash, fault: known.fault };
-    const read = await reader.read(bytes, bottlesAtLab(state));
+    const read = await reader.read(bytes, bottlesForReport(state));
     const fault = 'refusal' in read ? { code: read.refusal.code, line: read.refusal.line, column: read.refusal.column } : null;
     await store.write((query) => keepFile(query, bytes));
     const pen = serverPen(round, Math.max(clock(), lastAt(state) + 1));
@@ -65,7 +67,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
     const state = await books.round(round);
     if (!state.reports.some((report) => report.sha256 === hash)) throw new Problem(404, 'no-report', 'This round has no such report.');
     const remembered = mapping ? [] : await rememberedOf(store, state.plan.lab?.id);
-    const read = await reader.read(await keptFile(store, hash), bottlesAtLab(state), mapping, remembered);
+    const read = await reader.read(await keptFile(store, hash), bottlesForReport(state), mapping, remembered);
     if ('draft' in read) return read.draft;
     const { code, line, column } = read.refusal;
     const message = `${sayPlace(read.refusal)} Line ${line}, column ${column}.`;
@@ -120,17 +122,22 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
         const message = sayPlace(draft.refusal);
         throw new Problem(422, 'mapping', message, [{ path: 'mapping', message }]);
       }
+      const other = unsaidOverlap(overlapsOf(draft.results, (await books.round(round)).reports, hash), mapping.replaces);
+      if (other) {
+        const message = sayMisfit({ code: 'replaces-unsaid', data: { name: other.name } });
+        throw new Problem(422, 'replaces-unsaid', message, [{ path: 'mapping.replaces', message }]);
+      }
       if (draft.results.length === 0)
         throw new Problem(422, 'no-results', 'No row was understood: nothing was written.', [
           { path: 'mapping', message: 'No row was understood.' },
         ]);
       const now = Math.max(clock(), lastAt(await books.round(round)) + 1);
-      const { results, unreadCount: unread } = draft;
+      const { results, unreadCount: unread, unread: rows } = draft;
       const header = headerOf(draft);
       const entry = writeEntry(
         { book: round, ...by, now, offset: 0 },
         reportRead,
-        { sha256: hash, mapping, results, unread, header },
+        { sha256: hash, mapping, results, unread, rows, header },
         { id },
       );
       const [written] = await books.appendOwn({ ...entry, at: instantAt(now, 0) });

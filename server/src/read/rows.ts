@@ -1,3 +1,4 @@
+import { measuredOf } from '@fonte/core/read';
 import type { RoundState } from '@fonte/core/round';
 import type { ResultRow } from './tables.ts';
 
@@ -6,7 +7,7 @@ export function resultRows(book: string, round: RoundState): ResultRow[] {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
     return visit.judged.map(({ result, verdict }) => ({
       book,
-      id: `${result.bottle}:${result.parameter}`,
+      id: measuredOf(result).replaceAll(' ', ':'),
       point,
       bottle: result.bottle,
       parameter: result.parameter,

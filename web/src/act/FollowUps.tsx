@@ -1,3 +1,4 @@
+import { shownSource } from '@fonte/core/editions';
 import { actionDone, sayTask, type FollowUp } from '@fonte/core/act';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -39,7 +40,7 @@ function Line({ action }: { action: FollowUp }) {
         <span className="do">{sayTask(action.task).do}</span>
         <br />
         <span className="soft small">
-          {action.pointName}: {sayTask(action.task).because}. {action.source}.
+          {action.pointName}: {sayTask(action.task).because}. {shownSource(action.source)}.
         </span>
       </span>
       {action.done ? (

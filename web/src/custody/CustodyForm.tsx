@@ -1,3 +1,4 @@
+import { saySample } from '@fonte/core/tap';
 import { bottleConditions, checkForm, handedOver, type BottleCondition, type FormLine } from '@fonte/core/custody';
 import type { Lab } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
@@ -97,7 +98,15 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
                 title: 'Type, residual',
                 render: (line) => (
                   <>
-                    {line.sampleType === 'special' ? 'Special' : 'Routine'}
+                    {{ routine: 'Routine', special: 'Special', invalid: 'Spoilt' }[line.sampleType]}
+                    {line.reasons.length > 0 && (
+                      <details className="small soft">
+                        <summary>{line.reasons.length === 1 ? '1 departure' : `${line.reasons.length} departures`}</summary>
+                        {line.reasons.map((reason) => (
+                          <div key={JSON.stringify(reason)}>{saySample(reason)}</div>
+                        ))}
+                      </details>
+                    )}
                     {line.residual === 'not-needed' ? '' : <div className="small soft">{line.residual ?? 'no residual'}</div>}
                   </>
                 ),

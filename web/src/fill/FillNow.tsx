@@ -1,18 +1,23 @@
 import { purpose } from '@fonte/core/bottles';
+import { questionReach } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import type { BottleState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { Findings } from '../findings/Findings.tsx';
+import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
+import { FilledEarlier } from './FilledEarlier.tsx';
 import { BottlePicture } from './BottlePicture.tsx';
 import { Discard } from './Discard.tsx';
 import { RuleCard } from './RuleCard.tsx';
 
 /** The bottle that is filled next, with its rule card. Tapping “Filled” records the time. */
 export function FillNow({ bottle }: { bottle: BottleState }) {
-  const { append } = useRound();
+  const { append, round } = useRound();
+  const time = useNow(15_000);
   const { busy, run, say } = useAction();
   const rule = bottle.card;
   const settled = useSettled();
@@ -34,6 +39,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           </p>
         )}
         <RuleCard rule={rule} />
+        <Findings of={questionReach(bottle.rule, rule, time, round.plan.lab)} />
         <Said say={say} />
         <div className="row">
           <Button
@@ -45,6 +51,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           >
             Filled and capped
           </Button>
+          <FilledEarlier bottle={bottle} />
           <Discard bottle={bottle} />
         </div>
       </div>

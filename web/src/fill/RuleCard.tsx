@@ -1,3 +1,4 @@
+import { shownSource } from '@fonte/core/editions';
 import type { BottleRule } from '@fonte/core/bottles';
 import { Mark } from '../theme/Mark.tsx';
 
@@ -33,7 +34,7 @@ export function RuleCard({ rule }: { rule: BottleRule }) {
         ))}
       </dl>
       <p className="soft small">
-        {rule.container}, {rule.volume} mL. Source: {rule.source}
+        {rule.container}, {rule.volume} mL. Source: {shownSource(rule.source)}
       </p>
     </div>
   );

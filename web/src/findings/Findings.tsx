@@ -1,3 +1,4 @@
+import { shownSource } from '@fonte/core/editions';
 import { gravestFirst, type Finding } from '@fonte/core/findings';
 import { sayAbout } from '@fonte/core/round';
 import { Mark } from '../theme/Mark.tsx';
@@ -18,7 +19,7 @@ export function Findings({ of }: { of: readonly Finding[] }) {
               <span className="strong">{words[finding.severity]}.</span> {says}
             </p>
             {advice && <p className="small">{advice}</p>}
-            {finding.source && <p className="small soft">{finding.source}</p>}
+            {finding.source && <p className="small soft">{shownSource(finding.source)}</p>}
           </li>
         );
       })}

@@ -1,10 +1,15 @@
-import { refOf } from '@fonte/core/editions';
-import { sayBecause, type JudgedResult, type SumVerdict, type VerdictState } from '@fonte/core/limits';
+import { sayBecause, sayWeakness, type SumVerdict, type VerdictState } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
+import { measuredOf } from '@fonte/core/read';
 import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
-import { showNumber, unitLabel } from '@fonte/core/units';
+import { showNumber } from '@fonte/core/units';
 import { Link } from 'react-router';
+import { saySample } from '@fonte/core/tap';
 import { FollowUps } from '../act/index.ts';
+import { Gaps } from '../read/index.ts';
+import { showMoment } from '../time/show.ts';
+import { refOf, shownSource } from '@fonte/core/editions';
+import { asPrinted } from './printed.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
@@ -21,6 +26,7 @@ const words: Record<VerdictState, [string, MarkKind, string]> = {
   'over-health': ['Over a health value', 'stop', 'stop'],
   'over-action': ['Over the action level', 'stop', 'stop'],
   'cannot-tell': ['Cannot tell', 'open', 'open'],
+  'proves-nothing': ['Proves nothing', 'open', 'open'],
   'over-indicator': ['Over an indicator value', 'question', 'question'],
   'over-aesthetic': ['Over a value for taste or looks', 'question', 'question'],
   meets: ['Meets', 'good', 'good'],
@@ -53,6 +59,7 @@ export function VerdictPage() {
         </p>
       )}
       {round.followUps.length > 0 && <FollowUps />}
+      <Gaps gaps={round.verdict.gaps} />
       {verdict.visits.map((visit) => (
         <AtPoint key={visit.visit} verdict={visit} ofRound={verdict.sets} />
       ))}
@@ -76,7 +83,7 @@ function Sets({ verdict: { sets } }: { verdict: RoundVerdict }) {
           <ul>
             {sets.map((set) => (
               <li key={set.id}>
-                {set.name}: {set.source}, edition {set.edition}.
+                {set.name}: {shownSource(set.source)}, edition {set.edition}. {set.comparison}
               </li>
             ))}
           </ul>
@@ -93,12 +100,14 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
     <section className="stack">
       <h2>{verdict.pointName}</h2>
       {hasOwn && (
-        <p className="soft">Against its own limits here: {verdict.sets.map((set) => `${set.name}, ${set.source}`).join('; beside it ')}.</p>
+        <p className="soft">
+          Against its own limits here: {verdict.sets.map((set) => `${set.name}, ${shownSource(set.source)}`).join('; beside it ')}.
+        </p>
       )}
       {verdict.use === 'monitoring' && (
         <p className="finding note small">
           <Mark kind="note" />
-          <span>A monitoring well: nobody drinks this water. The values for drinking water are a comparison.</span>
+          <span>Registered as a monitoring well: the values for drinking water are a comparison.</span>
         </p>
       )}
       <ul className="judged plain">
@@ -108,7 +117,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
             <Sum key={sum.rule.id} sum={sum} />
           ))}
         {verdict.judged.map((one) => (
-          <Line key={`${one.result.bottle} ${one.result.parameter}`} one={one} />
+          <Line key={`${measuredOf(one.result)} ${one.report}`} one={one} />
         ))}
         {verdict.sums
           .filter((sum) => sum.state === 'meets')
@@ -141,41 +150,62 @@ function Sum({ sum }: { sum: SumVerdict }) {
   );
 }
 
-function written({ result }: JudgedResult): { text: string; unit: string } {
-  const { unit, decimals } = parameter(result.parameter);
-  const words: Record<string, string> = { below: 'not detected', present: 'present', absent: 'absent', uncountable: 'too many' };
-  if (result.value === null) return { text: words[result.form] ?? '–', unit: '' };
-  const digits = result.value !== 0 && Math.abs(result.value) < 10 ** -decimals ? decimals + 1 : decimals;
-  return {
-    text: `${result.form === 'below' ? '< ' : result.form === 'above' ? '> ' : ''}${showNumber(result.value, digits)}`,
-    unit: unitLabel(unit),
-  };
+/** What was known of the sample and of the number besides the number, in sentences. */
+function about(one: RoundResult, because: readonly string[]): string {
+  const { result, verdict, purpose, doubt } = one;
+  const { limit, state, weakness } = verdict;
+  const isOver = state.startsWith('over-');
+  return [
+    purpose === 'duplicate' ? 'The duplicate.' : '',
+    one.isDissolved ? 'Dissolved: what passed a filter.' : '',
+    weakness && (state === 'proves-nothing' || !isOver) ? sayWeakness(weakness) : '',
+    ...because,
+    one.isPreliminary && one.report ? 'Preliminary: the lab will report it again.' : '',
+    doubt.length > 0 ? `In doubt: the blank ${doubt.join(', ')} holds it too.` : '',
+    result.estimated && one.report ? 'An estimate.' : '',
+    result.unusual ? 'Labs do not usually find so much or so little: look at the unit in the report.' : '',
+    sayBecause(result.parameter, verdict.because),
+    verdict.isWithinUncertainty
+      ? 'The value lies within the uncertainty that the lab states; the number decides (simple acceptance, ILAC-G8:09/2019).'
+      : '',
+    isOver ? (limit?.says ?? '') : '',
+    limit ? `${limit.place}.` : '',
+    limit?.note ? `${limit.note}.` : '',
+  ]
+    .filter((sentence) => sentence !== '')
+    .join(' ');
 }
 
 function Line({ one }: { one: RoundResult }) {
-  const { result, verdict, sample, others } = one;
+  const { round } = useRound();
+  const { result, verdict, others, sample } = one;
   const [word, kind, tone] = words[verdict.state];
-  const { text, unit } = written(one);
-  const { limit } = verdict;
+  const { text, unit } = asPrinted(result);
+  const bottle = round.bottles.find(({ id }) => id === result.bottle);
+  // Why the sample is less than a routine one is said where that weakens the number, or where it is over a value all the same.
+  const because = sample === 'routine' ? [] : (bottle?.reasons ?? []).filter(({ makes }) => makes !== 'routine').map(saySample);
+  const report = round.reports.find(({ sha256 }) => sha256 === one.report);
   return (
     <li className={verdict.state}>
-      <span className="strong">{parameter(result.parameter).name}</span>
+      <span className="strong">
+        {parameter(result.parameter).name}
+        {result.fraction ? `, ${result.fraction}` : ''}
+      </span>
       <span className="number">
         {text}
         <span className="unit">{unit}</span>
       </span>
-      {limit ? <LimitScale of={one} /> : <span />}
+      {verdict.limit ? <LimitScale of={one} /> : <span />}
       <span className={`word tone-${tone}`}>
         <Mark kind={kind} />
         {verdict.close ? 'Meets, but close' : word}
       </span>
       <span className="small soft">
-        {sample === 'special' ? 'A special sample, not for compliance. ' : ''}
-        {one.purpose === 'duplicate' ? 'The duplicate. ' : ''}
-        {one.doubt.length > 0 ? `In doubt: the blank ${one.doubt.join(', ')} holds it too. ` : ''}
-        {sayBecause(result.parameter, verdict.because)}
-        {verdict.state === 'over-indicator' ? ' Something to look into, not unsafe by itself.' : ''} {limit ? `${limit.place}.` : ''}{' '}
-        {limit?.note ? `${limit.note}.` : ''} Line {result.line}: “{result.written.result} {result.written.unit}”.
+        {about(one, because)}{' '}
+        {report
+          ? `${round.reports.length > 1 ? `${report.name}, line` : 'Line'} ${result.line}: “${result.written.result} ${result.written.unit}”.`
+          : `Told ${showMoment(one.known, round.plan.zone)}.`}
+        {result.labLimit ? ` The lab’s own limit: ${result.labLimit}.` : ''}
       </span>
       {others.length > 0 && (
         <ul className="others plain small">

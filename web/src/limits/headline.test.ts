@@ -15,8 +15,15 @@ const result = (parameter: LabResult['parameter'], value: number | null, form: L
   reportingLimit: null,
   written: { result: '', unit: '', reportingLimit: '' },
 });
-const say = (results: LabResult[], lead = set('eu-2020-2184'), blanks: RoundVerdict['blanks'] = []) =>
+const noGaps: RoundVerdict['gaps'] = { pending: [], rows: 0, without: 0, reported: 1, asked: 1 };
+const say = (
+  results: LabResult[],
+  lead = set('eu-2020-2184'),
+  blanks: RoundVerdict['blanks'] = [],
+  { gaps = noGaps, sample = 'routine' }: { gaps?: RoundVerdict['gaps']; sample?: 'routine' | 'special' } = {},
+) =>
   headline({
+    gaps,
     sets: [lead],
     visits: [
       {
@@ -27,9 +34,13 @@ const say = (results: LabResult[], lead = set('eu-2020-2184'), blanks: RoundVerd
         sums: [],
         judged: results.map((one) => ({
           result: one,
-          verdict: judgeResult(one, lead, '2026-11-23'),
+          verdict: judgeResult(one, lead, '2026-11-23', sample === 'routine' ? null : sample),
           others: [],
-          sample: 'routine',
+          sample,
+          report: 'a',
+          known: 0,
+          isPreliminary: false,
+          isDissolved: false,
           purpose: 'sample',
           doubt: [],
         })),
@@ -66,4 +77,22 @@ it('says that a blank was not clean, also where everything meets', () => {
   const hit = { visit: 'v', pointName: 'P', result: result('iron', 3), isHit: true };
   expect(say([result('iron', 100)], undefined, [hit])).toBe('A blank was not clean.');
   expect(say([result('iron', 100)], undefined, [{ ...hit, isHit: false }])).toBe('Every result meets its value.');
+});
+
+it('says first what was asked for and is not there', () => {
+  const pending = (parameters: LabResult['parameter'][]) => [{ bottle: 'B', visit: 'v', pointName: 'P', parameters }];
+  const gaps = { ...noGaps, pending: pending(['coliforms', 'ecoli']), rows: 3 };
+  expect(say([result('iron', 100)], undefined, [], { gaps })).toBe('Bacteria pending, 3 rows not understood; the rest meets.');
+  expect(say([result('iron', 100), result('calcium', 80)], undefined, [], { gaps: { ...noGaps, pending: pending(['lead']) } })).toBe(
+    '1 result pending; the rest meets where it has a value.',
+  );
+  expect(say([result('ecoli', 2), result('iron', 340)], undefined, [], { gaps })).toBe(
+    'E. coli found, bacteria pending, 3 rows not understood, 1 result is over an indicator value.',
+  );
+  expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, without: 2 } })).toBe('2 results will not come; the rest meets.');
+});
+
+it('never says of a special sample that it meets', () => {
+  expect(say([result('ecoli', 0), result('iron', 100)], undefined, [], { sample: 'special' })).toBe('2 results prove nothing.');
+  expect(say([result('ecoli', 1)], undefined, [], { sample: 'special' })).toBe('E. coli found.');
 });

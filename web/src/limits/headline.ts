@@ -1,41 +1,79 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
-import { parameter } from '@fonte/core/parameters';
+import { parameter, type ParameterId } from '@fonte/core/parameters';
 import type { RoundVerdict } from '@fonte/core/round';
 
-/** The verdict in one sentence: bacteria first, found or not whatever a set says of them; then what is over, and what cannot be told. */
+const isGerm = (id: ParameterId) => parameter(id).unit === 'per100mL';
+const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
+
+/** What is not known yet, in a few words each: it comes before anything that is well. */
+function gapsIn({ gaps, visits }: RoundVerdict): string[] {
+  const open = gaps.pending.flatMap(({ parameters }) => parameters);
+  const germs = open.filter(isGerm).length;
+  const others = open.length - germs;
+  const judged = visits.flatMap((visit) => visit.judged);
+  const preliminary = judged.filter(({ report, isPreliminary }) => report !== null && isPreliminary).length;
+  return [
+    ...(germs > 0 ? ['bacteria pending'] : []),
+    ...(others > 0 ? [`${plural(others, germs > 0 ? 'more result' : 'result', germs > 0 ? 'more results' : 'results')} pending`] : []),
+    ...(gaps.rows > 0 ? [`${plural(gaps.rows, 'row', 'rows')} not understood`] : []),
+    ...(gaps.without > 0 ? [`${plural(gaps.without, 'result', 'results')} will not come`] : []),
+    ...(preliminary > 0 ? [`${plural(preliminary, 'result is', 'results are')} preliminary`] : []),
+  ];
+}
+
+/** Germs that were found, or of which nobody can tell, whatever a set says of them. */
+function germsIn(verdict: RoundVerdict): { found: string[]; open: string[] } {
+  const germs = verdict.visits.flatMap((visit) => visit.judged).filter(({ result }) => isGerm(result.parameter));
+  const named = (all: typeof germs, what: string) => [...new Set(all.map(({ result }) => `${parameter(result.parameter).name} ${what}`))];
+  const isFound = ({ result }: (typeof germs)[number]) => boundsOf(result).low > 0;
+  const isOpen = ({ result, verdict: one }: (typeof germs)[number]) =>
+    !['meets', 'proves-nothing'].includes(one.state) && result.form !== 'absent' && result.value !== 0;
+  return {
+    found: named(germs.filter(isFound), 'found'),
+    open: named(
+      germs.filter((one) => !isFound(one) && isOpen(one)),
+      'cannot be told',
+    ),
+  };
+}
+
+/**
+ * The verdict in one sentence, true for somebody who reads nothing else: germs that were found first, then what is over a health
+ * value, what is not known yet, and the rest.
+ */
 export function headline(verdict: RoundVerdict): string {
   const all = verdict.visits.flatMap((visit) => visit.judged);
-  const germs = all.filter(({ result }) => parameter(result.parameter).unit === 'per100mL');
-  const rest = all.filter((one) => !germs.includes(one));
-  const count = (state: VerdictState) => rest.filter((one) => one.verdict.state === state).length;
+  const rest = all.filter(({ result }) => !isGerm(result.parameter));
+  const count = (state: VerdictState, of = rest) => of.filter((one) => one.verdict.state === state).length;
   const sums = verdict.visits.flatMap((visit) => visit.sums).filter((sum) => sum.state === 'over-health').length;
-  const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
   let isFirst = true;
-  const told = (state: VerdictState, what: string, [one, many] = ['is ', 'are ']) => {
-    const number = count(state);
+  const told = (number: number, what: string, [one, many] = ['is ', 'are ']) => {
     if (number === 0) return [];
     const results = isFirst ? plural(number, 'result ', 'results ') : `${number} `;
     isFirst = false;
     return [`${results}${number === 1 ? one : many}${what}`];
   };
-  const found = germs.flatMap(({ result, verdict: one }) => {
-    const name = parameter(result.parameter).name;
-    if (boundsOf(result).low > 0) return [`${name} found`];
-    return one.state === 'meets' || result.form === 'absent' || result.value === 0 ? [] : [`${name} cannot be told`];
-  });
+  const germs = germsIn(verdict);
+  const gaps = gapsIn(verdict);
   const parts = [
-    ...new Set(found),
-    ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
-    ...told('over-health', 'over a health value'),
+    ...germs.found,
+    ...told(count('over-health'), 'over a health value'),
     ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
-    ...told('over-action', 'over an action level'),
-    ...told('cannot-tell', 'cannot be told', ['', '']),
-    ...told('over-indicator', 'over an indicator value'),
-    ...told('over-aesthetic', 'over a value for taste or looks'),
+    ...gaps,
+    ...germs.open,
+    ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
+    ...told(count('over-action'), 'over an action level'),
+    ...told(count('cannot-tell'), 'cannot be told', ['', '']),
+    ...told(count('proves-nothing', all), '', ['proves nothing', 'prove nothing']),
+    ...told(count('over-indicator'), 'over an indicator value'),
+    ...told(count('over-aesthetic'), 'over a value for taste or looks'),
   ];
-  const text = parts.join(', ');
   const unset = count('no-value');
-  if (text === '')
+  if (parts.length === 0)
     return unset > 0 ? `Every result that has a value meets it; ${plural(unset, 'has', 'have')} none.` : 'Every result meets its value.';
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  const text = parts.join(', ');
+  const meets = count('meets', all);
+  // Only where nothing but gaps stands before it, it is said that the rest is well.
+  const end = parts.length > gaps.length || meets === 0 ? '' : unset > 0 ? '; the rest meets where it has a value' : '; the rest meets';
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}${end}.`;
 }

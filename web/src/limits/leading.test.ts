@@ -16,6 +16,7 @@ const fluoride: LabResult = {
   reportingLimit: null,
   written: { result: '', unit: '', reportingLimit: '' },
 };
+const reported = { report: 'a', known: 0, isPreliminary: false, isDissolved: false };
 const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
   visit: sets.map(({ id }) => id).join(),
   pointName: 'P',
@@ -30,10 +31,17 @@ const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
       sample: 'routine',
       purpose: 'sample',
       doubt: [],
+      ...reported,
     },
   ],
 });
-const verdict: RoundVerdict = { sets: [eu, us], visits: [at([eu, us]), at([who])], blanks: [], occasions: [] };
+const verdict: RoundVerdict = {
+  sets: [eu, us],
+  visits: [at([eu, us]), at([who])],
+  blanks: [],
+  occasions: [],
+  gaps: { pending: [], rows: 0, without: 0, reported: 1, asked: 1 },
+};
 const seen = (one: RoundVerdict) => one.visits.map((visit) => [visit.sets[0].id, visit.judged[0]!.verdict.state]);
 
 it('shows the set that a person looks at first where a point is judged by it, and leaves the other points as they are', () => {
@@ -59,7 +67,7 @@ it('counts the sample once in a sum, whatever its duplicate says', () => {
   const found = (parameter: 'nitrate' | 'nitrite', value: number, purpose: 'sample' | 'duplicate') => {
     const result: LabResult = { ...fluoride, parameter, value };
     const others = [{ set: who, verdict: judgeResult(result, who, day) }];
-    return { result, verdict: judgeResult(result, eu, day), others, sample: 'routine' as const, purpose, doubt: [] };
+    return { result, verdict: judgeResult(result, eu, day), others, sample: 'routine' as const, purpose, doubt: [], ...reported };
   };
   const judged = [found('nitrate', 40, 'duplicate'), found('nitrate', 20, 'sample'), found('nitrite', 0.3, 'sample')];
   const led = ledBy({ ...verdict, sets: [eu, who], visits: [{ ...at([eu, who]), judged }] }, 'who-gdwq');

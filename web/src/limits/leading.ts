@@ -1,5 +1,4 @@
-import { judgeSums } from '@fonte/core/limits';
-import type { RoundVerdict, VisitVerdict } from '@fonte/core/round';
+import { sumsOf, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
 
 /** A verdict as somebody sees it who looks at another of its sets first. What must be done still follows from the round's own lead. */
 export function ledBy(verdict: RoundVerdict, id: string): RoundVerdict {
@@ -23,9 +22,5 @@ function visitLedBy(visit: VisitVerdict, id: string): VisitVerdict {
     const others = [{ set: visit.sets[0], verdict: one.verdict }, ...one.others.filter((other) => other !== own)];
     return { ...one, verdict: own.verdict, others };
   });
-  const sums = judgeSums(
-    visit.judged.filter((one) => one.purpose === 'sample').map(({ result }) => result),
-    lead,
-  );
-  return { ...visit, sets, judged, sums };
+  return { ...visit, sets, judged, sums: sumsOf(judged, lead) };
 }

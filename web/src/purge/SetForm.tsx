@@ -1,12 +1,12 @@
-import { parameter, questionReading } from '@fonte/core/parameters';
-import { purgeReading, type ProbeParameter, type PurgeSetUp } from '@fonte/core/purge';
+import { parameter } from '@fonte/core/parameters';
+import { purgeReading, questionSet, type ProbeParameter, type PurgeSetUp } from '@fonte/core/purge';
 import type { VisitState } from '@fonte/core/round';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
-import { Findings } from '../findings/Findings.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
+import { now } from '../time/clock.ts';
 import { useUnitSystem } from '../units/system.ts';
 import { TypedInput } from '../units/TypedField.tsx';
 import { unitsFor, type SetDraft } from './setDraft.ts';
@@ -26,13 +26,6 @@ export function SetFields({ parameters, within = [] }: { parameters: readonly Pr
   );
 }
 
-/** What of a set is odd, and is asked about at once. */
-const questionsOf = ({ values }: SetDraft, parameters: readonly ProbeParameter[]) =>
-  parameters.flatMap((id) => {
-    const typed = values[id];
-    return typed?.text.trim() ? questionReading(id, typed).filter((finding) => finding.severity === 'question') : [];
-  });
-
 /** One set of readings with the pumped total. Enter moves on to the next number; on the last it writes the set down. */
 export function SetForm({ visit, setUp: { parameters } }: { visit: VisitState; setUp: PurgeSetUp }) {
   const { append } = useRound();
@@ -46,6 +39,7 @@ export function SetForm({ visit, setUp: { parameters } }: { visit: VisitState; s
       note: '',
     },
     schema: purgeReading.payload,
+    ask: (payload) => (visit.purge ? questionSet(payload, visit.purge, visit.level?.agreed ?? null, now()) : []),
     write: (payload, { id, kept }) => append(purgeReading, payload, { at: visit.id, id, kept }),
     // The next set is typed in the units of this one.
     next: ({ pumped, values, level }) => ({
@@ -61,7 +55,6 @@ export function SetForm({ visit, setUp: { parameters } }: { visit: VisitState; s
       <h2>Set {(visit.purge?.count ?? 0) + 1}</h2>
       <SetFields parameters={parameters} />
       <Field name="note" />
-      <Findings of={questionsOf(form.values, parameters)} />
     </EntryForm>
   );
 }

@@ -1,3 +1,4 @@
+import { shownSource } from '@fonte/core/editions';
 import { parameter } from '@fonte/core/parameters';
 import {
   criteria,
@@ -111,7 +112,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
         name="method"
         hint={
           <>
-            {method.meantFor}. {method.source}.
+            {method.meantFor}. {shownSource(method.source)}.
           </>
         }
       >
@@ -131,7 +132,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
       )}
       {draft.method === 'volumes' && (
         <>
-          <Field name="pipe" hint={draft.pipe && pipe(draft.pipe as PipeId).source}>
+          <Field name="pipe" hint={draft.pipe && shownSource(pipe(draft.pipe as PipeId).source)}>
             <Select
               size="large"
               onChange={(value: string) => {
@@ -170,7 +171,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
                   `${parameter(id).name} ± ${absolute ?? `${percent} %`}${floor === undefined ? '' : ` (free at or below ${floor})`}`,
               )
               .join(', ')}
-            . {rule?.source}.
+            . {rule && shownSource(rule.source)}.
           </>
         }
       >

@@ -1,6 +1,16 @@
 import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
-import { draftReport, readReportWith, sayPlace, type Mapping, type ReportDraft, type Role, type RoundReport } from '@fonte/core/read';
+import {
+  draftReport,
+  overlapsOf,
+  readReportWith,
+  sayPlace,
+  unsaidOverlap,
+  type Mapping,
+  type ReportDraft,
+  type Role,
+  type RoundReport,
+} from '@fonte/core/read';
 import { Button } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -18,10 +28,12 @@ import './read.css';
 import { Columns } from './Columns.tsx';
 import { FileQuestions } from './FileQuestions.tsx';
 import { Results } from './Results.tsx';
+import { Standing } from './Standing.tsx';
+import { Layout } from './Layout.tsx';
 
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
-  const { id, refresh } = useRound();
+  const { id, round, refresh } = useRound();
   const { author } = useSession();
   const navigate = useNavigate();
   const [mapping, setMapping] = useState<Mapping | undefined>(report.read?.mapping);
@@ -43,6 +55,9 @@ export function Draft({ report }: { report: RoundReport }) {
     const kept = Object.entries(draft.mapping.columns).filter(([name, index]) => index !== column && name !== role);
     setMapping({ ...draft.mapping, columns: Object.fromEntries(role === '' ? kept : [...kept, [role, column]]) });
   };
+  const answer = (change: Partial<Mapping>) => setMapping({ ...draft.mapping, ...change });
+  const unsaid = unsaidOverlap(overlapsOf(draft.results, round.reports, report.sha256), draft.mapping.replaces);
+  const isStatusOpen = draft.status === 'preliminary' && !draft.mapping.status;
   const write = () =>
     run(async () => {
       const key = JSON.stringify(draft.mapping);
@@ -57,15 +72,20 @@ export function Draft({ report }: { report: RoundReport }) {
   return (
     <>
       <Columns draft={draft} assign={assign} />
+      <Layout draft={draft} answer={setMapping} />
       {draft.refusal && (
         <p className="finding stop" role="alert">
           <Mark kind="stop" />
           <span>
-            {sayPlace(draft.refusal)} <span className="small">Line {draft.refusal.line}.</span>
+            {sayPlace(draft.refusal)} <span className="small">Line {draft.refusal.line}.</span>{' '}
+            {draft.refusal.code === 'limit-as-result' && (
+              <Button onClick={() => answer({ isLimitTheResult: true })}>It holds the results all the same</Button>
+            )}
           </span>
         </p>
       )}
-      <FileQuestions draft={draft} answer={(change) => setMapping({ ...draft.mapping, ...change })} />
+      <FileQuestions draft={draft} answer={answer} />
+      <Standing draft={draft} report={report} reports={round.reports} answer={answer} />
       <Unread draft={draft} />
       <Results draft={draft} />
       <Said say={say} />
@@ -74,11 +94,13 @@ export function Draft({ report }: { report: RoundReport }) {
           type="primary"
           size="large"
           loading={busy}
-          disabled={draft.refusal !== null || draft.results.length === 0}
+          disabled={draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
           onClick={() => void write()}
         >
           Write {draft.results.length} results down
         </Button>
+        {unsaid && <p className="field-error">Say above whether this report replaces {unsaid.name}.</p>}
+        {isStatusOpen && <p className="field-error">Say above whether another report will follow.</p>}
       </div>
     </>
   );
@@ -97,7 +119,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <DataTable
             label="Rows not understood"
             rows={draft.unread.slice(0, 30)}
-            rowKey={(row) => `${row.line} ${row.column}`}
+            rowKey={(row) => `${row.line} ${row.column} ${row.code}`}
             columns={[
               { title: 'Line', isNumber: true, render: (row) => row.line },
               { title: 'Column', isNumber: true, render: (row) => row.column },
@@ -110,10 +132,25 @@ function Unread({ draft }: { draft: ReportDraft }) {
       )}
       {draft.doubts.length > 0 && (
         <details className="finding question" open={draft.doubts.length < 6}>
-          <summary className="strong">Report and book disagree about the day of collection: {draft.doubts.length} rows</summary>
+          <summary className="strong">
+            Look at these again: {draft.doubts.length === 1 ? '1 row is' : `${draft.doubts.length} rows are`} unusual, or at odds with the
+            book
+          </summary>
           <ul>
             {draft.doubts.slice(0, 30).map((row) => (
-              <li key={row.line}>
+              <li key={`${row.line} ${row.column} ${row.code}`}>
+                Line {row.line}: “{row.cell}”. {sayPlace(row)}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {draft.apartCount > 0 && (
+        <details>
+          <summary>Set apart, no results of this round: {draft.apartCount} rows</summary>
+          <ul>
+            {draft.apart.slice(0, 30).map((row) => (
+              <li key={`${row.line} ${row.column}`}>
                 Line {row.line}: “{row.cell}”. {sayPlace(row)}
               </li>
             ))}

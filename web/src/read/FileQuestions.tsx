@@ -1,6 +1,7 @@
 import { fileQuestions, type FileQuestion, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { Segmented } from 'antd';
 import { Mark } from '../theme/Mark.tsx';
+import { ThingQuestions } from './ThingQuestions.tsx';
 
 interface Words {
   asks: string;
@@ -16,6 +17,12 @@ const words: Record<FileQuestion, Words> = {
     label: 'Nitrogen is given',
     options: { N: 'As nitrogen (N)', ion: 'As the ion (NO₃, NO₂, NH₄)' },
   },
+  'conductivity-at': {
+    asks: 'Conductivity is given at which temperature?',
+    about: 'The file does not say. At 20 °C it is about a tenth less than at 25 °C. Ask the lab if you do not know.',
+    label: 'Conductivity is given',
+    options: { '20': 'At 20 °C', '25': 'At 25 °C' },
+  },
   'thousand-or-decimal': {
     asks: 'Which mark stands before decimals?',
     about:
@@ -23,29 +30,48 @@ const words: Record<FileQuestion, Words> = {
     label: 'Decimals stand after',
     options: { point: 'A point: 1,234 is a thousand', comma: 'A comma: 1.234 is a thousand' },
   },
+  ppt: {
+    asks: 'What does ppt mean here?',
+    about: 'Parts in a thousand on a sheet of salinity, in a million million on one of metals. Ask the lab if you do not know.',
+    label: 'ppt is',
+    options: { trillion: 'ng/L', thousand: 'g/L' },
+  },
+  fraction: {
+    asks: 'Total or dissolved?',
+    about: 'Some rows say what of a metal was measured, these do not. Ask the lab if you do not know.',
+    label: 'These rows are',
+    options: { total: 'Total', dissolved: 'Dissolved: what passed a filter' },
+  },
 };
 
-/** What nobody can tell of a file from itself, asked once for all of it. */
+/** What nobody can tell of a file from itself, asked once for all of it; then what is asked of one thing after the other. */
 export function FileQuestions({ draft, answer }: { draft: ReportDraft; answer: (change: Partial<Mapping>) => void }) {
-  return draft.questions.map(({ code, examples }) => {
-    const { asks, about, label, options } = words[code];
-    const { key } = fileQuestions[code];
-    return (
-      <div key={code} className="finding question">
-        <Mark kind="question" />
-        <p>
-          <span className="strong">{asks}</span> {about}
-        </p>
-        {examples.length > 0 && <p className="small">For example: {examples.map((one) => `“${one}”`).join(', ')}</p>}
-        <p>
-          <Segmented
-            aria-label={label}
-            value={draft.mapping[key] ?? ''}
-            onChange={(value) => answer({ [key]: value })}
-            options={Object.entries(options).map(([value, name]) => ({ value, label: name }))}
-          />
-        </p>
-      </div>
-    );
-  });
+  return (
+    <>
+      {draft.questions.map((question) => {
+        if (question.about !== 'file') return null;
+        const { code, examples } = question;
+        const { asks, about, label, options } = words[code];
+        const { key } = fileQuestions[code];
+        return (
+          <div key={code} className="finding question">
+            <Mark kind="question" />
+            <p>
+              <span className="strong">{asks}</span> {about}
+            </p>
+            {examples.length > 0 && <p className="small">For example: {examples.map((one) => `“${one}”`).join(', ')}</p>}
+            <p>
+              <Segmented
+                aria-label={label}
+                value={draft.mapping[key] ?? ''}
+                onChange={(value) => answer({ [key]: value })}
+                options={Object.entries(options).map(([value, name]) => ({ value, label: name }))}
+              />
+            </p>
+          </div>
+        );
+      })}
+      <ThingQuestions draft={draft} answer={answer} />
+    </>
+  );
 }

@@ -1,15 +1,17 @@
 import {
   clockStarted,
-  decidesSample,
   departs,
+  effectOf,
   misfitAnswer,
   runGivenUp,
   runThatFills,
   stepDone,
   stepSkipped,
   stopsOf,
+  type Effect,
   type RunStep,
   type Stop,
+  type StepAnswer,
 } from '@fonte/core/tap';
 import { sayMisfit, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
@@ -36,14 +38,26 @@ const detours = {
 } as const;
 type Detour = keyof typeof detours;
 
+const stopSays = { abandoned: 'Stop.', invalid: 'Spoilt.', special: 'Special sample.' } as const;
+
+/** What a departure makes of the sample, as it is said before it is written down, and on the button. */
+const effectSays: Record<Effect, { says: string; button: string }> = {
+  noted: { says: 'It is noted; the sample stays what it is.', button: 'Go on, departing from the protocol' },
+  special: { says: 'The sample is a special one then, not for compliance.', button: 'Go on as a special sample' },
+  invalid: {
+    says: 'The sample is spoilt then: a number under a limit will prove nothing. Better take it anew.',
+    button: 'Go on with a spoilt sample',
+  },
+};
+
 /** What an answer would do to the sample, before it is given. */
 function Warning({ stop }: { stop: Stop }) {
-  const kind = stop.outcome === 'abandoned' ? 'stop' : 'question';
+  const kind = stop.outcome === 'special' ? 'question' : 'stop';
   return (
     <div className={`finding ${kind}`} role="alert">
       <Mark kind={kind} />
       <p>
-        <span className="strong">{kind === 'stop' ? 'Stop.' : 'Special sample.'}</span> {stop.say}
+        <span className="strong">{stopSays[stop.outcome]}</span> {stop.say}
       </p>
       <p className="small">{stop.advice}</p>
     </div>
@@ -91,7 +105,12 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   });
   const problem = problemOf(form.values);
   const answer = answerFrom(step, form.values);
-  const stops = problem ? [] : stopsOf(step, answer, visit.point);
+  const before = new Map<string, StepAnswer>(
+    visit.runs
+      .find((one) => one.procedure === procedure)
+      ?.steps.flatMap((one) => (one.answer ? [[one.step.id, one.answer] as const] : [])) ?? [],
+  );
+  const stops = problem ? [] : stopsOf(step, answer, visit.point, before);
   const departure = problem ? null : departs(now, answer, time);
   const isStarted = act.type !== 'clock' || now.clockFrom !== null;
   const isRunning = act.type === 'clock' && isStarted && departure?.code === 'clock-short';
@@ -99,17 +118,16 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   /** What changes the sample is a press of its own, never Enter in a field. */
   const isPlain = detour === null && stops.length === 0 && departure === null;
   const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
-  const isUndecided = detour === 'skip' && decidesSample(step, visit.point);
-  const about = detour
-    ? `${detours[detour].about}${isUndecided ? ' The sample is a special one then, not a routine one.' : ''}`
-    : departure
-      ? sayMisfit(departure)
-      : '';
-  const goOn = stops.some((stop) => stop.outcome === 'special')
-    ? 'Go on as a special sample'
-    : departure
-      ? 'Go on, departing from the protocol'
-      : 'Done';
+  const effect = effectSays[effectOf(step, detour === 'skip' ? null : answer, visit.point)];
+  const isLess = detour === 'skip' || (!detour && departure !== null);
+  const about = `${detour ? detours[detour].about : departure ? sayMisfit(departure) : ''}${isLess ? ` ${effect.says}` : ''}`;
+  const goOn = stops.some((stop) => stop.outcome === 'invalid')
+    ? effectSays.invalid.button
+    : stops.some((stop) => stop.outcome === 'special')
+      ? effectSays.special.button
+      : departure
+        ? effect.button
+        : 'Done';
 
   return (
     <section className="step-now" aria-label="The step now">
@@ -154,9 +172,11 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
                     {act.restart}
                   </Button>
                 )}
-                <Button size="large" type="text" onClick={() => setDetour('skip')}>
-                  Leave this step out
-                </Button>
+                {!step.isNeeded && (
+                  <Button size="large" type="text" onClick={() => setDetour('skip')}>
+                    Leave this step out
+                  </Button>
+                )}
                 <Button size="large" type="text" onClick={() => setDetour('giveUp')}>
                   Give this protocol up
                 </Button>

@@ -1,4 +1,5 @@
-import { isOver, runsOf, runStarted, type DueRun, type RunState } from '@fonte/core/tap';
+import { shownSource } from '@fonte/core/editions';
+import { isOver, runsOf, runStarted, sampleReasons, saySample, type DueRun, type RunState } from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
@@ -55,17 +56,30 @@ function Unknown({ edition }: { edition: string }) {
   );
 }
 
+const sampleSays = {
+  routine: { says: 'Routine sample so far', kind: 'good' },
+  special: { says: 'Special sample, not a routine one', kind: 'question' },
+  invalid: { says: 'Spoilt sample: take it anew', kind: 'stop' },
+} as const;
+
+/** What the sample is so far, and why. */
 function SampleType({ run }: { run: RunState }) {
-  return run.sample === 'routine' ? (
-    <p className="word tone-good">
-      <Mark kind="good" />
-      Routine sample so far
-    </p>
-  ) : (
-    <p className="word tone-question">
-      <Mark kind="question" />
-      Special sample, not a routine one
-    </p>
+  const { says, kind } = sampleSays[run.sample];
+  const reasons = sampleReasons(run, null);
+  return (
+    <div>
+      <p className={`word tone-${kind}`}>
+        <Mark kind={kind} />
+        {says}
+      </p>
+      {reasons.length > 0 && (
+        <ul className="small">
+          {reasons.map((reason) => (
+            <li key={JSON.stringify(reason)}>{saySample(reason)}</li>
+          ))}
+        </ul>
+      )}
+    </div>
   );
 }
 
@@ -85,7 +99,7 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
             ? 'This water is not chlorinated: the residual is only recorded.'
             : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
-      <p className="soft small">{protocol.source}. Local instructions and your employer’s rules come first.</p>
+      <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>
       <Said say={say} />
       <div>
         <Button

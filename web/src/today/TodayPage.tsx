@@ -35,6 +35,7 @@ export function TodayPage() {
   const [first, ...others] = open;
   return (
     <div className="today">
+      <Overdue actions={data.actions} />
       <NextUp round={first!} />
       <div className="today-side stack-wide">
         <Running clocks={data.clocks} />
@@ -46,6 +47,33 @@ export function TodayPage() {
         <MiniStream stages={first!.overview.stages} />
       </section>
     </div>
+  );
+}
+
+/** What people may be drinking comes before any round: late follow-ups on health, first. */
+function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
+  const time = useNow(10_000);
+  const late = first.filter(({ item }) => item.isHealth && item.due < time);
+  if (late.length === 0) return null;
+  return (
+    <section className="today-late stack" aria-labelledby="late">
+      <h1 id="late" className="word tone-stop">
+        <Mark kind="stop" />
+        {late.length === 1 ? 'Overdue, and people drink this water' : `${late.length} things are overdue, and people drink this water`}
+      </h1>
+      {late.map(({ round, item: action }) => (
+        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
+          <span>
+            <span className="strong">{sayTask(action.task).do}</span>
+            <br />
+            <span className="soft small">
+              {action.pointName}: {sayTask(action.task).because}
+            </span>
+          </span>
+          <Deadline at={action.due} now={time} />
+        </Link>
+      ))}
+    </section>
   );
 }
 
@@ -136,7 +164,14 @@ function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler
             <br />
             <span className="soft small">{bottle.pointName}</span>
           </span>
-          <Deadline at={bottle.deadline} now={time} />
+          {bottle.handOverBy === null ? (
+            <span className="word tone-stop">
+              <Mark kind="stop" size={15} />
+              Cannot reach the lab in time
+            </span>
+          ) : (
+            <Deadline at={bottle.handOverBy} now={time} />
+          )}
         </Link>
       ))}
       {count > shortest && <p className="soft">and {count - shortest} more with longer time</p>}

@@ -1,3 +1,4 @@
+import { shownSource } from '@fonte/core/editions';
 import { fromBase, showNumber, unitLabel, type UnitId } from '@fonte/core/units';
 import type { Computed, Working } from '@fonte/core/working';
 import { Popover } from 'antd';
@@ -28,7 +29,7 @@ export function How({ working, label = 'How' }: { working: Working; label?: stri
           {working.steps.map((step) => (
             <code key={step}>{step}</code>
           ))}
-          <p className="soft small">Source: {working.source}</p>
+          <p className="soft small">Source: {shownSource(working.source)}</p>
         </div>
       }
     >

@@ -2,7 +2,7 @@ import { shelf, type Edition } from '../../editions/index.ts';
 import type { VerdictState } from '../../limits/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
 
-/** Hours from the arrival of the report, or the end of that day by the site's wall clock. */
+/** Hours from the moment at which the result was known, or the end of that day by the site's wall clock. */
 export type Due = { hours: number } | { endOfDay: true };
 
 export interface FollowUpRule {
@@ -14,6 +14,9 @@ export interface FollowUpRule {
     use?: 'supply' | 'monitoring';
     sample?: 'routine' | 'special';
     notParameters?: readonly ParameterId[];
+    /** The ids of limit sets of which one leads, or none does. */
+    sets?: readonly string[];
+    notSets?: readonly string[];
   };
   do: string;
   due: Due;
@@ -97,6 +100,61 @@ const rules2026b: readonly FollowUpRule[] = [
   },
 ];
 
+const us = ['us-40-cfr'] as const;
+
+/** As before by the federal US rules where their set leads; elsewhere what the Directive asks for: at once, and what is usual. */
+const rules2026c: readonly FollowUpRule[] = [
+  {
+    id: 'ecoli-authority',
+    when: { parameters: ['ecoli'], states: ['over-health'], use: 'supply', sets: us },
+    due: { endOfDay: true },
+    do: 'Call the authority and the operator: E. coli was found. Agree on advice to consumers.',
+    source: '40 CFR 141.861(a)(1) (by the end of the day of the notice)',
+  },
+  {
+    id: 'ecoli-at-once',
+    when: { parameters: ['ecoli'], states: ['over-health'], use: 'supply', notSets: us },
+    due: { endOfDay: true },
+    do: 'Call the authority and the operator now: E. coli was found. Agree on advice to consumers, and look for the cause.',
+    source: 'Directive (EU) 2020/2184, Article 14 (immediately); the end of the day at the latest: common practice',
+  },
+  {
+    id: 'coliform-repeats',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine', sets: us },
+    due: { hours: 24 },
+    do: 'Take three repeat samples: the same tap, one upstream, one downstream.',
+    source: '40 CFR 141.858(a) (24 hours from the notice)',
+  },
+  {
+    id: 'coliform-source',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine', sets: us },
+    due: { hours: 24 },
+    do: 'Where groundwater feeds the system: take a raw sample at every well that was in use.',
+    source: '40 CFR 141.402(a) (24 hours from the notice)',
+  },
+  {
+    id: 'coliform-cause',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', sample: 'routine', notSets: us },
+    due: { hours: 24 },
+    do: 'Tell the operator, look for the way in, and sample again: the same tap, and one before and one after it.',
+    source: 'Directive (EU) 2020/2184, Article 14 (immediately investigated); 24 hours: common practice',
+  },
+  ...rules2026b
+    .filter(({ id }) => !['ecoli-authority', 'coliform-repeats', 'coliform-source'].includes(id))
+    .map((rule): FollowUpRule => {
+      if (rule.id === 'monitoring-coordinator')
+        return { ...rule, do: 'Tell the coordinator. It is registered as a monitoring well: is that so, and who drinks downstream?' };
+      return rule.id === 'action-level-people' ? { ...rule, source: '40 CFR 141.85(d) (three days from the result)' } : rule;
+    }),
+  {
+    id: 'proves-nothing',
+    when: { parameters: ['coliforms', 'ecoli'], states: ['proves-nothing'], use: 'supply' },
+    due: { hours: 72 },
+    do: 'Nothing was found, and the sample was no routine one. A routine sample is still owed: plan it.',
+    source: 'Common practice',
+  },
+];
+
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
 }
@@ -106,4 +164,5 @@ const common = { id: 'follow-ups', from: '2020-01-01', source: '40 CFR 141; Dire
 export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-1', rules: rules2026 },
   { ...common, edition: '2026-2', rules: rules2026b },
+  { ...common, edition: '2026-3', rules: rules2026c },
 ]);

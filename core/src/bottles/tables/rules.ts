@@ -16,6 +16,8 @@ export interface BottleRule {
   mark: number;
   headspace: string;
   filter: string | null;
+  /** The only kind of point at which it is filtered; at every one where this is left out. */
+  filterAt?: 'well' | 'tap';
   mix: string | null;
   /** Temperature class: the lab says what the cooler may have; `any` needs no cooling and takes no harm from it. */
   temperature: 'bacteria' | 'chilled' | 'any';

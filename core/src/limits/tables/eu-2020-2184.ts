@@ -1,4 +1,5 @@
 import { rowsOf, type LimitSet } from './limit-set.ts';
+import { withSentences } from './sentences.ts';
 
 const microbiological = rowsOf('health', 'Annex I, Part A');
 const chemical = rowsOf('health', 'Annex I, Part B');
@@ -61,3 +62,15 @@ export const euDrinkingWater: LimitSet = {
     },
   ],
 };
+
+/** As before, with a sentence to each value; uranium only from the day on which its value must be met (Article 25). */
+export const euDrinkingWater2 = withSentences(
+  euDrinkingWater,
+  { edition: '2026-2', comparison: 'Numbers are compared as reported: the Directive names no rounding.' },
+  euDrinkingWater.rows.map((row) => {
+    if (row.parameter === 'uranium') return { ...row, from: '2026-01-12' };
+    return row.parameter === 'conductivity'
+      ? { ...row, note: '2500 µS/cm at 20 °C, which is 2790 at 25 °C (× 1.116, ISO 7888:1985)' }
+      : row;
+  }),
+);

@@ -20,6 +20,8 @@ export interface LimitRow {
   /** Where it stands in the source. */
   place: string;
   note?: string;
+  /** What a number over it means for people. */
+  says?: string;
   /** The first and last day, by sample date, on which this value holds. */
   from?: string;
   until?: string;
@@ -36,6 +38,8 @@ export interface SumRule {
 export interface LimitSet extends Edition {
   name: string;
   rows: readonly LimitRow[];
+  /** How numbers are compared with its values. */
+  comparison?: string;
   sums: readonly SumRule[];
 }
 

@@ -1,4 +1,5 @@
 import { rowsOf, type LimitSet } from './limit-set.ts';
+import { withSentences } from './sentences.ts';
 
 const microbiological = rowsOf('health', '40 CFR 141.63');
 const inorganic = rowsOf('health', '40 CFR 141.62(b)');
@@ -61,3 +62,10 @@ export const usDrinkingWater: LimitSet = {
     },
   ],
 };
+
+/** As before, with a sentence to each value. */
+export const usDrinkingWater2 = withSentences(usDrinkingWater, {
+  edition: '2026-2',
+  comparison:
+    'Numbers are compared as reported. For compliance the federal practice rounds a result to the digits of the value first: common practice; ask the authority where it decides.',
+});

@@ -1,4 +1,5 @@
 import { rowsOf, type LimitSet } from './limit-set.ts';
+import { withSentences } from './sentences.ts';
 
 const microbiological = rowsOf('health', 'Table 7.10');
 const guideline = rowsOf('health', 'Annex 3, Table A3.3');
@@ -54,3 +55,9 @@ export const whoGuidelines: LimitSet = {
     },
   ],
 };
+
+/** As before, with a sentence to each value. */
+export const whoGuidelines2 = withSentences(whoGuidelines, {
+  edition: '2026-2',
+  comparison: 'Numbers are compared as reported: the guidelines name no rounding.',
+});

@@ -7,6 +7,8 @@ export interface Tolerance {
   absolute?: number;
   percent?: number;
   floor?: number;
+  /** The per cent that holds up to a reference (parameter's unit), where a source has another one for small numbers. */
+  small?: { most: number; percent: number };
 }
 
 export interface Criterion extends Edition {
@@ -15,6 +17,8 @@ export interface Criterion extends Edition {
   sets: number;
   /** `previous`: each set against the one before it. `median`: each set against the median of the window. */
   against: 'previous' | 'median';
+  /** Seconds that sets should be apart at least: one that is read sooner is asked about. */
+  apart?: number;
   tolerances: readonly Tolerance[];
 }
 
@@ -86,4 +90,35 @@ const released: readonly Criterion[] = [
   },
 ];
 
-export const criteria = shelf(released);
+const named = (id: string) => released.find((one) => one.id === id)!;
+const second = { edition: '2026-2' };
+/** Sets three to five minutes apart: what the low-flow procedures and the field manual ask for. */
+const minutes3 = 180;
+
+/** As before, with the time between sets; conductivity by the cases of the field manual, and no floor that it does not have. */
+const released2: readonly Criterion[] = [
+  { ...named('epa-1996'), ...second, apart: minutes3 },
+  {
+    ...named('epa-region1-2017'),
+    ...second,
+    apart: minutes3,
+    source:
+      'US EPA Region 1, Low stress (low flow) purging and sampling, EQASOP-GW4, rev. 4 (2017); read here as each set against the one before',
+  },
+  {
+    ...named('usgs-nfm'),
+    ...second,
+    apart: minutes3,
+    tolerances: [
+      { parameter: 'temperature', absolute: 0.2 },
+      { parameter: 'ph', absolute: 0.1 },
+      { parameter: 'conductivity', percent: 3, small: { most: 100, percent: 5 } },
+      { parameter: 'oxygen', absolute: 0.3 },
+      { parameter: 'turbidity', percent: 10 },
+    ],
+    source: 'USGS National Field Manual, ch. A4 and A6.0, table 6.0-1: five sets, read here against their median',
+  },
+  { ...named('two-sets'), ...second, apart: 60 },
+];
+
+export const criteria = shelf([...released, ...released2]);

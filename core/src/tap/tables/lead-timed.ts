@@ -1,4 +1,4 @@
-import type { Protocol } from '../protocol.ts';
+import type { Effect, Protocol } from '../protocol.ts';
 
 const practice = 'Common practice';
 const canada = 'Health Canada, guideline technical document on lead (2019), 30-minute stagnation (from memory)';
@@ -93,4 +93,22 @@ export const leadTimed: Protocol = {
       act: { type: 'confirm' },
     },
   ],
+};
+
+/** What a departure from each step makes of the sample. */
+const departed: Readonly<Record<string, Effect>> = {
+  fitness: 'special',
+  told: 'special',
+  flush: 'special',
+  standing: 'invalid',
+  fill: 'invalid',
+  'put-back': 'noted',
+};
+
+/** As before; each step says what a departure from it makes of the sample. */
+export const leadTimed2: Protocol = {
+  ...leadTimed,
+  edition: '2026-2',
+  freshFor: 5400,
+  steps: leadTimed.steps.map((step) => ({ ...step, departed: departed[step.id]! })),
 };

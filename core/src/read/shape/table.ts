@@ -1,11 +1,16 @@
 import Papa from 'papaparse';
 import { z } from 'zod';
-import type { Data } from '../findings/index.ts';
+import type { Data } from '../../findings/index.ts';
+import { fold } from '../cells/fold.ts';
+import { roleCalled } from './heading.ts';
+import { named } from '../cells/names.ts';
 
 /** A row of a lab's table with the line of the file it starts on, counted from 1. */
 export interface TableRow {
   line: number;
   cells: string[];
+  /** Which column of the file each cell stands in, counted from 0; its own place where this is left out. */
+  places?: readonly number[];
 }
 
 export interface LabTable {
@@ -13,6 +18,10 @@ export interface LabTable {
   header: string[];
   headerLine: number;
   rows: TableRow[];
+  /** What stands above the header. */
+  preamble: TableRow[];
+  /** Rows below a header of other names, which cannot be read by the first one. */
+  strange: TableRow[];
 }
 
 /** What the words of a code need. */
@@ -30,8 +39,8 @@ export const Unread = z.object({ code: z.string(), data: CodeData, line: z.numbe
 export type Unread = z.infer<typeof Unread>;
 
 const delimiters = [';', ',', '\t', '|'];
-/** Rows above the header that a lab may put there: its name, a date, a blank line. */
-const preambleRows = 20;
+/** Rows above the header that a lab may put there: its name, an address, dates, a legend, blank lines. */
+const preambleRows = 80;
 
 /** More rows, columns or letters in a cell than a report of a lab has: the file is something else. */
 export const tableBounds = { rows: 250_000, columns: 500, cell: 10_000 } as const;
@@ -74,13 +83,61 @@ function withLines(data: readonly string[][]): TableRow[] {
 const isBlank = (row: TableRow) => row.cells.every((cell) => cell === '');
 const filled = (row: TableRow) => row.cells.filter((cell) => cell !== '').length;
 
-/** The header is the first row that is as wide as the table: narrower rows above it are the lab's preamble. */
+/** A cell that says that nothing was measured. */
+export const notAnalysed =
+  /^([-–—]+|n[./]?\s?a\.?|n\.?\s?t\.?|not (tested|analy[sz]ed|requested|measured)|n[ãa]o (analisado|pedido|solicitado)|no (analizado|solicitado)|non (analys[ée]|mesur[ée]|demand[ée])|nicht (untersucht|gemessen|beauftragt)|pending|pendente|pendiente|en cours|ausstehend|em curso)$/i;
+
+const isNumber = (cell: string) => /^[<>≤≥]?\s*\d+([.,]\d+)?$/.test(cell);
+
+/** How much a row looks like column names: the roles and parameters that its cells name, each once. */
+function headerScore({ cells }: TableRow): number {
+  if (cells.some(isNumber)) return 0;
+  const seen = new Set<string>();
+  for (const cell of cells) {
+    if (cell === '') continue;
+    const role = roleCalled(cell);
+    const name = role ?? named(cell)?.parameter;
+    if (name) seen.add(name);
+  }
+  return seen.size;
+}
+
+/** A row that names so many roles and parameters is a header, whatever stands below it. */
+const surelyHeader = 3;
+
+/**
+ * The header is the first row that names three roles or parameters; where none does, the one that names two; where none does
+ * either, the first that is as wide as the table. Rows above it are the lab's preamble.
+ */
 function findHeader(rows: readonly TableRow[]): number {
   const head = rows.slice(0, preambleRows);
+  const scores = head.map((row) => (filled(row) >= 3 ? headerScore(row) : 0));
+  const sure = scores.findIndex((score) => score >= surelyHeader);
+  if (sure >= 0) return sure;
+  if (scores.includes(2)) return scores.indexOf(2);
   const width = Math.max(...head.map(filled));
-  return head.findIndex(
-    (row) => filled(row) >= Math.max(3, Math.ceil(width * 0.8)) && !row.cells.some((cell) => /^[<>]?\s*\d+([.,]\d+)?$/.test(cell)),
-  );
+  return head.findIndex((row) => filled(row) >= Math.max(3, Math.ceil(width * 0.8)) && !row.cells.some(isNumber));
+}
+
+/** A row that may be another header: what names columns begins with a word and has no numbers of its own. */
+const mayBeHeader = ({ cells }: TableRow) => !/\d/.test(cells.find((cell) => cell !== '') ?? '') && !cells.some(isNumber);
+
+/** The rows below a header: it may be repeated; what stands below another one is set apart. */
+function below(header: TableRow, all: readonly TableRow[]): Pick<LabTable, 'rows' | 'strange'> {
+  const namesOf = (row: TableRow) => row.cells.map(fold).join('|').replace(/\|+$/, '');
+  const own = namesOf(header);
+  const rows: TableRow[] = [];
+  const strange: TableRow[] = [];
+  let isOwn = true;
+  for (const row of all) {
+    if (isBlank(row)) continue;
+    if (row.cells[0] === header.cells[0] && namesOf(row) === own) isOwn = true;
+    else if (mayBeHeader(row) && headerScore(row) >= 3) {
+      isOwn = namesOf(row) === own;
+      if (!isOwn) strange.push(row);
+    } else (isOwn ? rows : strange).push(row);
+  }
+  return { rows, strange };
 }
 
 /**
@@ -119,7 +176,12 @@ function tableIn(all: readonly TableRow[], delimiter: string): { table: LabTable
   const at = findHeader(all);
   const header = all[at];
   if (!header) return refusal('no-columns', all[0]!.line);
-  const rows = all.slice(at + 1).filter((row) => !isBlank(row));
+  const { rows, strange } = below(header, all.slice(at + 1));
   if (rows.length === 0) return refusal('no-rows', header.line);
-  return { table: { delimiter, header: header.cells, headerLine: header.line, rows } };
+  const above = all.slice(0, at).filter((row) => !isBlank(row));
+  // What looks like a row of results and stands above the names of the columns is nobody's to drop.
+  const isResult = (row: TableRow) => filled(row) >= 3 && row.cells.some(isNumber);
+  const preamble = above.filter((row) => !isResult(row));
+  strange.unshift(...above.filter(isResult));
+  return { table: { delimiter, header: header.cells, headerLine: header.line, rows, preamble, strange } };
 }

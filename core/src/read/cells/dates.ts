@@ -24,3 +24,12 @@ export function possibleDays(text: string): string[] {
     .map((date) => format(date, 'yyyy-MM-dd'));
   return [...new Set(days)];
 }
+
+/** The time of the day in a text as `HH:MM`, or null: `09:20`, `9h20`, `05/11/2026 9:20 PM`. */
+export function timeOfDay(text: string): string | null {
+  const match = /(?:^|[\sT])(\d{1,2})\s*[:h]\s*(\d{2})(?::\d{2})?(?:[.,]\d+)?\s*([ap])?\.?m?\.?\s*(?:uhr|h)?\s*$/i.exec(text.trim());
+  if (!match) return null;
+  const [hours, minutes, half] = [Number(match[1]), Number(match[2]), match[3]?.toLowerCase()];
+  const full = half ? (hours % 12) + (half === 'p' ? 12 : 0) : hours;
+  return full < 24 && minutes < 60 ? `${String(full).padStart(2, '0')}:${String(minutes).padStart(2, '0')}` : null;
+}

@@ -1,6 +1,6 @@
-import type { Coded } from '../findings/index.ts';
-import { readNumber } from '../units/index.ts';
-import { flagMeanings, type FlagMeaning } from './tables/flags.ts';
+import type { Coded } from '../../findings/index.ts';
+import { readNumber } from '../../units/index.ts';
+import { flagMeanings, type FlagMeaning } from '../tables/flags.ts';
 
 /**
  * What stands in a result cell. `value` is the number; with `below` and `above` it is the bound. `below` without a
@@ -12,17 +12,25 @@ export interface CellValue {
   /** The bound itself is meant too: `≤ 1` may be 1. */
   inclusive?: boolean;
   estimated: boolean;
+  /** What follows ±, in the unit of the result, or in per cent of it. */
+  uncertainty?: { value: number; isShare: boolean };
 }
 
 const words: [RegExp, CellValue['form']][] = [
-  [/^(n\/d|not detected|não detetado|nao detetado|nicht nachweisbar|n\.n\.?)$/i, 'below'],
-  [/^(confluent|incont[aá]vel|uncountable)$/i, 'uncountable'],
-  [/^(present|presente|positive|positivo|p|detected|detetado|positiv|présent)$/i, 'present'],
-  [/^(absent|ausente|negative|negativo|a|ausência|negativ|nachweisfrei)$/i, 'absent'],
+  [
+    /^(n\/d|not detected|none detected|undetected|n[ãa]o dete(c)?tado|no detectado|non d[ée]tect[ée]|nicht nachweisbar|nicht bestimmbar|n\.n\.?|n\.b\.?)$/i,
+    'below',
+  ],
+  [/^(confluent|incont[aá]vel|incontable|incomptable|nicht z[äa]hlbar|uncountable|too numerous to count)$/i, 'uncountable'],
+  [
+    /^(present|presente|presen[çc]a|presencia|positive|positivo|p|detected|dete(c)?tado|detectado|positiv|pr[ée]sent|pr[ée]sence|nachgewiesen)$/i,
+    'present',
+  ],
+  [/^(absent|ausente|negative|negativo|a|aus[êe]ncia|ausencia|absence|negativ|nachweisfrei|nicht nachgewiesen)$/i, 'absent'],
 ];
 
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
-const longestResult = 60;
+export const longestResult = 60;
 
 /** Which mark the numbers of a file have before their decimals; `mixed` where some have one and some the other. */
 export type DecimalMark = 'comma' | 'point' | 'mixed' | 'unknown';
@@ -32,6 +40,8 @@ export interface NumberStyle {
   decimals: DecimalMark;
   /** A person said so: the other mark parts thousands then. */
   isSaid: boolean;
+  /** What flags mean in this file, by {@link bareFlag}; `unclear` where its own legend says something else than the table. */
+  flags?: Readonly<Record<string, FlagMeaning | 'unclear'>>;
 }
 
 const unknownStyle: NumberStyle = { decimals: 'unknown', isSaid: false };
@@ -69,19 +79,31 @@ function readIn(text: string, { decimals, isSaid }: NumberStyle): { ok: true; va
   return { ok: true, value: number.value };
 }
 
-const bare = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');
+/** A power of ten behind a number: `1.2E+03`, `1,2 × 10^3`. Without a sign, E may be a flag. */
+const power = /^(.*\d)\s*(?:e(?=[+-])|[x×*·]\s*10\s*\^?\s*(?=[+-]?\d))([+-]?\d{1,2})$/i;
+const plusMinus = /^(.*\d)\s*(?:±|\+\/-|\+-)\s*([\d.,]+)\s*(%?)$/;
+
+export const bareFlag = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');
 
 const nothingSaid = { means: new Set<FlagMeaning>() };
 
+/** What a flag means: as a person said of this file, else by the table; null where nobody knows, or where the file says otherwise. */
+function meaningOfOne(flag: string, { flags }: NumberStyle): readonly FlagMeaning[] | null {
+  const key = bareFlag(flag);
+  const said = flags && Object.hasOwn(flags, key) ? flags[key]! : undefined;
+  if (said !== undefined) return said === 'unclear' ? null : [said];
+  return Object.hasOwn(flagMeanings, key) ? flagMeanings[key]! : null;
+}
+
 /** What the flags of a row say together, or that one of them is not known. */
-function meaningOf(flags: string): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
+function meaningOf(flags: string, style: NumberStyle): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
   if (flags === '') return nothingSaid;
   const means = new Set<FlagMeaning>();
-  const all = Object.hasOwn(flagMeanings, bare(flags)) ? [flags] : flags.split(/[\s,;/]+/);
+  const all = meaningOfOne(flags, style) ? [flags] : flags.split(/[\s,;/]+/);
   for (const flag of all) {
     if (flag === '') continue;
-    const known = Object.hasOwn(flagMeanings, bare(flag)) ? flagMeanings[bare(flag)]! : null;
-    if (!known) return { unknown: flags };
+    const known = meaningOfOne(flag, style);
+    if (!known) return { unknown: flag };
     for (const one of known) means.add(one);
   }
   return { means };
@@ -97,13 +119,15 @@ export function readValue(
   qualifier: string,
   style: NumberStyle = unknownStyle,
 ): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
-  const text = cell.trim();
   const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
-  if (text.length > longestResult || qualifier.length > longestResult) return fail('result-long');
+  if (cell.length > longestResult || qualifier.length > longestResult) return fail('result-long');
+  const apart = plusMinus.exec(cell.trim());
+  const raised = power.exec(apart?.[1] ?? cell.trim());
+  const text = (raised?.[1] ?? apart?.[1] ?? cell).trim();
   const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
   const match = word ? null : /^([<>≤≥]?)\s*([-−+]?[.,]?\d[\d.,\s]*?)\s*([A-Z]{1,3})?$/i.exec(text);
 
-  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${match || word ? '' : text}`.trim());
+  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${match || word ? '' : text}`.trim(), style);
   // A cell that is neither number nor word may still be a flag: `BDL`, `< LOQ`.
   if ('unknown' in flagged)
     return text === '' ? fail('no-result') : match || word ? fail('unknown-flag', { flag: flagged.unknown }) : fail('not-a-result');
@@ -124,7 +148,17 @@ export function readValue(
   const number = readIn(match[2]!.trim(), style);
   if (!number.ok) return fail(number.code);
   if (number.value < 0) return fail('negative');
+  const by = apart ? readIn(apart[2]!, style) : null;
+  if (by && !by.ok) return fail(by.code);
+  const times = raised ? 10 ** Number(raised[2]) : 1;
   const inclusive = sign === '≤' || sign === '≥' || /[≤≥]/.test(qualifier);
   const form = isBelow ? 'below' : isAbove ? 'above' : 'value';
-  return { ok: true, form, value: number.value, estimated, ...(inclusive && form !== 'value' ? { inclusive } : {}) };
+  return {
+    ok: true,
+    form,
+    value: number.value * times,
+    estimated,
+    ...(inclusive && form !== 'value' ? { inclusive } : {}),
+    ...(by && apart ? { uncertainty: { value: by.value, isShare: apart[3] === '%' } } : {}),
+  };
 }

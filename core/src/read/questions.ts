@@ -1,0 +1,116 @@
+import { z } from 'zod';
+import type { Mapping } from './mapping.ts';
+import type { Unread } from './shape/table.ts';
+import { bareFlag } from './cells/value.ts';
+
+/** What is asked about a whole file, by the code of the rows that hang on it: the answer is one key of the mapping. */
+export const fileQuestions = {
+  'nitrogen-as': { key: 'nitrogenAs' },
+  'conductivity-at': { key: 'conductivityAt' },
+  'thousand-or-decimal': { key: 'decimals' },
+  ppt: { key: 'ppt' },
+  fraction: { key: 'fraction' },
+} as const satisfies Record<string, { key: keyof Mapping }>;
+export type FileQuestion = keyof typeof fileQuestions;
+
+/** What is asked about one thing of a file after the other; the answers are a record in the mapping, by that thing. */
+export const thingQuestions = {
+  'unknown-flag': { key: 'flags' },
+  'near-label': { key: 'labels' },
+  'unknown-label': { key: 'labels' },
+  swapped: { key: 'labels' },
+  'two-results': { key: 'runs' },
+} as const satisfies Record<string, { key: keyof Mapping }>;
+export type ThingQuestion = keyof typeof thingQuestions;
+
+const codesOf = <T extends string>(table: Readonly<Record<T, unknown>>) => Object.keys(table) as [T, ...T[]];
+
+export const Question = z.discriminatedUnion('about', [
+  z.object({ about: z.literal('file'), code: z.enum(codesOf(fileQuestions)), examples: z.array(z.string()) }),
+  z.object({
+    about: z.literal('thing'),
+    code: z.enum(codesOf(thingQuestions)),
+    /** What is asked about: a flag, the name of a sample, what was measured twice. */
+    thing: z.string(),
+    /** What may be answered; the words for a flag's meaning are the page's. */
+    choices: z.array(z.string()),
+    /** What the file itself says of it. */
+    says: z.string(),
+  }),
+]);
+export type Question = z.infer<typeof Question>;
+
+/** So many cells are shown beside a question, and so many things are asked about. */
+const examplesShown = 3;
+const thingsAsked = 40;
+
+type ThingAsked = Extract<Question, { about: 'thing' }>;
+
+/** What a row that was not understood asks about, with what may be answered. */
+function asked(row: Unread, legend: ReadonlyMap<string, string>, labels: readonly string[]): ThingAsked | null {
+  const ask = (code: ThingQuestion, thing: string, choices: readonly string[], says = ''): ThingAsked => ({
+    about: 'thing',
+    code,
+    thing,
+    choices: [...choices],
+    says,
+  });
+  const data = row.data ?? {};
+  switch (row.code) {
+    case 'unknown-flag': {
+      const flag = bareFlag(String(data['flag']));
+      return ask('unknown-flag', flag, [], legend.get(flag) ?? '');
+    }
+    case 'near-label':
+      return ask('near-label', row.cell, [...String(data['labels']).split(', '), '']);
+    case 'unknown-label':
+      return row.cell === '' ? null : ask('unknown-label', row.cell, [...labels, '']);
+    case 'swapped':
+      return ask('swapped', String(data['own']), [String(data['own']), String(data['label'])]);
+    case 'two-results':
+      return ask('two-results', String(data['key']), String(data['lines']).split(', '));
+    default:
+      return null;
+  }
+}
+
+/** What has to be said of a file before all of it can be read, or was said already. */
+export function questionsOf(
+  { unread, apart }: { unread: readonly Unread[]; apart: readonly Unread[] },
+  mapping: Mapping,
+  legend: ReadonlyMap<string, string>,
+  labels: readonly string[],
+): Question[] {
+  const ofFile = (Object.keys(fileQuestions) as FileQuestion[]).flatMap((code): Question[] => {
+    const cells = [...new Set(unread.filter((row) => row.code === code).map((row) => row.cell))];
+    const isAsked = cells.length > 0 || mapping[fileQuestions[code].key] !== undefined;
+    return isAsked ? [{ about: 'file', code, examples: cells.slice(0, examplesShown) }] : [];
+  });
+  const things = new Map<string, ThingAsked>();
+  for (const row of unread) {
+    const one = asked(row, legend, labels);
+    if (one && things.size < thingsAsked) things.set(`${one.code} ${one.thing}`, one);
+  }
+  // What was answered stays to be seen, and may be answered otherwise.
+  for (const [flag, meaning] of Object.entries(mapping.flags ?? {}))
+    things.set(`unknown-flag ${flag}`, {
+      about: 'thing',
+      code: 'unknown-flag',
+      thing: flag,
+      choices: [meaning],
+      says: legend.get(flag) ?? '',
+    });
+  for (const [name, label] of Object.entries(mapping.labels ?? {}))
+    things.set(`unknown-label ${name}`, {
+      about: 'thing',
+      code: 'unknown-label',
+      thing: name,
+      choices: [...new Set([label, ...labels, ''])],
+      says: '',
+    });
+  for (const [key, line] of Object.entries(mapping.runs ?? {})) {
+    const lines = apart.filter((row) => row.code === 'not-chosen' && row.data?.['key'] === key).map((row) => String(row.line));
+    things.set(`two-results ${key}`, { about: 'thing', code: 'two-results', thing: key, choices: [line, ...lines], says: '' });
+  }
+  return [...ofFile, ...things.values()];
+}

@@ -1,0 +1,274 @@
+import { type BottleAtLab, type BottlesByLabel } from './at-lab.ts';
+import { type Basis } from './tables/bases.ts';
+import type { Data } from '../findings/index.ts';
+import { parameter } from '../parameters/index.ts';
+import { convert, unit, type UnitId } from '../units/index.ts';
+import type { LabResult } from './entries.ts';
+import { possibleDays, timeOfDay } from './cells/dates.ts';
+import { isQuality, type Whose } from './labels.ts';
+import type { Mapping, Role } from './mapping.ts';
+import { fractionCalled, isPartsPerT, named, unitCalled, type CalledUnit, type Named } from './cells/names.ts';
+import { basisQuestions } from './tables/bases.ts';
+import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
+import { longestResult, readValue, type NumberStyle } from './cells/value.ts';
+
+/** A row set apart: it was understood, and is no result of this round. */
+export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
+
+export interface Reader {
+  cell: (role: Role) => string;
+  fail: (role: Role, code: string, data?: Data) => Unread;
+}
+
+export function reader(row: TableRow, mapping: Mapping): Reader {
+  const at = (role: Role) => mapping.columns[role];
+  const cell = (role: Role) => {
+    const column = at(role);
+    return column === undefined ? '' : (row.cells[column] ?? '');
+  };
+  return {
+    cell,
+    fail: (role, code, data) => {
+      const column = at(role) ?? 0;
+      return {
+        code,
+        ...(data ? { data } : {}),
+        line: row.line,
+        column: (row.places?.[column] ?? column) + 1,
+        cell: cell(role).slice(0, 80),
+      };
+    },
+  };
+}
+
+/** A function of texts that a file repeats from row to row, worked out once for each. */
+function once<R>(work: (text: string) => R): (text: string) => R {
+  const known = new Map<string, R>();
+  return (text) => {
+    let result = known.get(text);
+    if (result === undefined) known.set(text, (result = work(text)));
+    return result;
+  };
+}
+
+/** A cell of a limit with the unit that may stand behind its number. */
+interface LimitCell {
+  value: number | null;
+  unit: CalledUnit | null;
+}
+
+function limitCell(text: string, style: NumberStyle): LimitCell {
+  const read = readValue(text, '', style);
+  if (read.ok) return { value: read.value, unit: null };
+  const split = splitUnit(text);
+  const number = split && readValue(split.number, '', style);
+  return number?.ok ? { value: number.value, unit: split!.unit } : { value: null, unit: null };
+}
+
+const unitNext = /^([<>≤≥]?\s*[\d.,\s]*\d(?:e[+-]\d{1,2})?(?:\s*(?:±|\+\/-)\s*[\d.,]+)?)\s*([^\d\s.,±].{0,40})$/i;
+
+/** A number and the unit behind it in one cell: `0.34 mg/L`. */
+function splitUnit(cell: string): { number: string; unit: CalledUnit } | null {
+  const match = cell.length <= longestResult ? unitNext.exec(cell.trim()) : null;
+  const called = match && unitCalled(match[2]!);
+  return called ? { number: match![1]!, unit: called } : null;
+}
+
+/** What the words of a file mean; its reporting limits, unlike its results, are few. */
+export function fileWords(style: NumberStyle) {
+  return {
+    named: once(named),
+    unit: once(unitCalled),
+    fraction: once((text) => fractionCalled(text, { letters: true })),
+    days: once(possibleDays),
+    time: once(timeOfDay),
+    limit: once((text) => limitCell(text, style)),
+    isQuality: once((text) => isQuality(...(text.split('\u0000') as [string, string]))),
+  };
+}
+export type FileWords = ReturnType<typeof fileWords>;
+
+const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
+
+/** How a result is expressed, as its name, its unit or a person says; a code where they do not agree or nobody says it. */
+function basisOf(name: Named, unitAs: Basis | null, mapping: Mapping): { as: Basis | null } | { code: string } {
+  const ways = parameter(name.parameter).expressedAs;
+  if (!ways) return unitAs === null ? { as: null } : { code: 'basis-contradicts' };
+  if (name.as && unitAs && name.as !== unitAs) return { code: 'basis-contradicts' };
+  const question = basisQuestions.find((one) => one.ways.every((way) => way in ways))!;
+  const as = unitAs ?? name.as ?? mapping[question.key];
+  return as ? { as } : { code: question.code };
+}
+
+/** Everything that a row is read with. */
+export interface RowContext {
+  mapping: Mapping;
+  bottles: BottlesByLabel;
+  style: NumberStyle;
+  words: FileWords;
+  whose: (name: string) => Whose;
+}
+
+const notHeld: Partial<Record<Whose['is'], string>> = { none: 'no-label', unknown: 'unknown-label' };
+
+/** The bottle a row belongs to, or why it belongs to none. */
+function bottleOf({ cell, fail }: Reader, { bottles, whose }: RowContext): { label: string; bottle: BottleAtLab } | Unread {
+  const whoseIs = whose(cell('sample'));
+  if (whoseIs.is === 'ours') {
+    const bottle = bottles.get(whoseIs.label)!;
+    return bottle.isElsewhere ? fail('sample', 'not-at-lab') : { label: whoseIs.label, bottle };
+  }
+  if (whoseIs.is === 'near') return fail('sample', 'near-label', { labels: whoseIs.labels.slice(0, 6).join(', ') });
+  if (whoseIs.is === 'quality') return fail('sample', 'quality');
+  if (whoseIs.is === 'other') return fail('sample', 'other-sample');
+  // A line without a result and without a bottle of ours is a remark, or a line of units.
+  const isEmpty = cell('result') === '' && cell('qualifier') === '';
+  return fail('sample', isEmpty ? 'note' : notHeld[whoseIs.is]!);
+}
+
+/** The unit a row's number is in, or why nobody can tell. */
+function unitOf(
+  name: Named,
+  inCell: CalledUnit | null,
+  { cell, fail }: Reader,
+  { mapping, words }: RowContext,
+): CalledUnit | null | Unread {
+  const own = parameter(name.parameter).unit;
+  const written = cell('unit');
+  const isT = isPartsPerT(written);
+  if (isT && !mapping.ppt) return fail('unit', 'ppt');
+  const inColumn: CalledUnit | null = isT
+    ? { unit: mapping.ppt === 'thousand' ? 'g/L' : 'ng/L', as: null }
+    : written === ''
+      ? null
+      : words.unit(written);
+  if (written !== '' && !inColumn) return fail('unit', 'unknown-unit');
+  const said = [inCell, inColumn, name.unit].filter((one) => one !== null);
+  const called = said[0] ?? (noUnitNeeded.has(own) ? { unit: own, as: null } : null);
+  if (called && said.some((one) => one.unit !== called.unit)) return fail('unit', 'unit-contradicts');
+  if (called && unit(called.unit).dimension !== unit(own).dimension)
+    return fail('unit', 'wrong-unit', { unit: called.unit, parameter: name.parameter });
+  const bases = new Set(said.flatMap((one) => one.as ?? []));
+  if (bases.size > 1) return fail('unit', 'basis-contradicts');
+  return called && { unit: called.unit, as: [...bases][0] ?? null };
+}
+
+/** Reads one row. What it returns is a result; what was not understood, with its place; or a row set apart, by its code. */
+export function readRow(row: TableRow, context: RowContext): LabResult | Unread {
+  const { mapping, style, words } = context;
+  const from = reader(row, mapping);
+  const { cell, fail } = from;
+  if (row.cells.length < 2) return fail('sample', context.bottles.has(cell('sample')) ? 'few-cells' : 'note');
+  const held = bottleOf(from, context);
+  if ('code' in held) return held;
+  const name = cell('parameter');
+  if (words.isQuality(`${cell('kind')}\u0000${name}`)) return fail('parameter', 'quality');
+  const others = row.cells.filter((one) => one !== cell('sample') && one !== held.label && context.bottles.has(one));
+  if (others.length > 0) return fail('sample', 'two-labels', { label: others[0]! });
+  const called = words.named(name);
+  if (!called) return fail('parameter', 'unknown-parameter');
+  const { parameter: id } = called;
+  if (!held.bottle.parameters.includes(id)) return fail('parameter', 'other-bottle', { bottle: held.bottle.name.toLowerCase() });
+
+  const inColumn = words.fraction(cell('fraction'));
+  if (cell('fraction') !== '' && parameter(id).isBound && !inColumn) return fail('fraction', 'unknown-fraction');
+  if (inColumn && called.fraction && inColumn !== called.fraction) return fail('fraction', 'fraction-contradicts');
+  const fraction = parameter(id).isBound ? (called.fraction ?? inColumn ?? null) : null;
+
+  if (notAnalysed.test(cell('result')) && cell('qualifier') === '') return fail('result', 'not-analysed');
+  const split = splitUnit(cell('result'));
+  const value = readValue(split?.number ?? cell('result'), cell('qualifier'), style);
+  if (!value.ok) return fail('result', value.code, value.data);
+  const found = unitOf(called, split?.unit ?? null, from, context);
+  if (found && 'code' in found) return found;
+  const limit = words.limit(cell('reportingLimit'));
+  const seen = words.limit(cell('detectionLimit'));
+  // A word needs no unit, unless a limit stands beside it that does.
+  if (!found && !(value.value === null && cell('reportingLimit') === '' && cell('detectionLimit') === '')) return fail('unit', 'no-unit');
+  if (found && [limit, seen].some((one) => one.unit && one.unit.unit !== found.unit)) return fail('reportingLimit', 'limit-unit');
+  if (limit.value !== null && seen.value !== null && seen.value > limit.value) return fail('detectionLimit', 'limits-swapped');
+  const basis = basisOf(called, found?.as ?? null, mapping);
+  if ('code' in basis) return fail('unit', basis.code);
+
+  const own = parameter(id).unit;
+  const factor = (basis.as && parameter(id).expressedAs?.[basis.as]) ?? 1;
+  const inOwn = (number: number) => convert(number, found?.unit ?? own, own) * factor;
+  const number = value.value === null ? null : inOwn(value.value);
+  const [least, most] = parameter(id).possible;
+  if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
+  const written = (role: Role, most: number) => cell(role).slice(0, most);
+  const optional = (key: string, text: string) => (text === '' ? {} : { [key]: text });
+  const uncertainty = uncertaintyOf(value, cell('uncertainty'), style);
+  if (uncertainty === 'unread') return fail('uncertainty', 'not-an-uncertainty');
+  const collected = swapped(from, held, context);
+  if (collected) return collected;
+  return {
+    line: row.line,
+    bottle: held.label,
+    parameter: id,
+    ...(fraction ? { fraction } : {}),
+    form: value.form,
+    value: number,
+    ...(value.inclusive ? { inclusive: true } : {}),
+    estimated: value.estimated,
+    reportingLimit: limit.value === null ? null : inOwn(limit.value),
+    ...(seen.value === null ? {} : { detectionLimit: inOwn(seen.value) }),
+    ...(uncertainty ? { uncertainty: inOwn(uncertainty) } : {}),
+    ...optional('method', written('method', 200)),
+    ...optional('labLimit', written('limit', 80)),
+    ...optional('dilution', written('dilution', 40)),
+    ...optional('analysed', written('analysed', 40)),
+    written: {
+      result: written('result', 200),
+      unit: written('unit', 80) || (called.unit ? unitText(name) : ''),
+      reportingLimit: written('reportingLimit', 80),
+    },
+  };
+}
+
+/** The unit as it stands in a name. */
+const unitText = (name: string) => (/[([]([^()[\]]*)[)\]]\s*$/.exec(name)?.[1] ?? name.split(/[\s,;_]+/).at(-1) ?? '').slice(0, 80);
+
+/** The uncertainty in the unit of the result, as it stands in the cell or in a column of its own; null where there is none. */
+function uncertaintyOf(
+  value: { value: number | null; uncertainty?: { value: number; isShare: boolean } },
+  column: string,
+  style: NumberStyle,
+) {
+  const number = value.value;
+  if (number === null) return null;
+  const of = ({ value: by, isShare }: { value: number; isShare: boolean }) => (isShare ? (number * by) / 100 : by);
+  if (value.uncertainty) return of(value.uncertainty);
+  const text = column.replace(/^\s*(±|\+\/-)\s*/, '').trim();
+  if (text === '' || notAnalysed.test(text)) return null;
+  const read = readValue(text.replace(/\s*%\s*$/, ''), '', style);
+  return read.ok && read.value !== null ? of({ value: read.value, isShare: /%\s*$/.test(text) }) : 'unread';
+}
+
+/** A time of collection to the minute that is another point's and not this one's: the lab may have changed two samples. */
+function swapped(
+  { cell, fail }: Reader,
+  { label, bottle }: { label: string; bottle: BottleAtLab },
+  { bottles, words, mapping }: RowContext,
+): Unread | null {
+  const time = words.time(cell('collectedTime')) ?? words.time(cell('collected'));
+  const days = words.days(cell('collected'));
+  if (!time || !bottle.filledTime || bottle.filledTime === time || (days.length > 0 && !days.includes(bottle.filledOn))) return null;
+  const said = mapping.labels;
+  if (said && Object.hasOwn(said, cell('sample'))) return null;
+  const same = [...bottles].filter(([, one]) => one.filledTime === time && one.filledOn === bottle.filledOn);
+  const other = same.find(([, one]) => one.visit !== bottle.visit);
+  if (!other || same.some(([, one]) => one.visit === bottle.visit)) return null;
+  return fail('collected', 'swapped', { label: other[0], own: label });
+}
+
+/** Where the day or the time of collection in a row is another than the book's; an empty cell says nothing. */
+export function doubtCollected(row: TableRow, { mapping, words, bottles }: RowContext, label: string): Unread | null {
+  const { cell, fail } = reader(row, mapping);
+  const { filledOn, filledTime } = bottles.get(label)!;
+  const written = cell('collected');
+  if (written !== '' && !words.days(written).includes(filledOn)) return fail('collected', 'other-day', { day: filledOn });
+  const time = words.time(cell('collectedTime')) ?? words.time(written);
+  if (!time || !filledTime || time === filledTime) return null;
+  return fail(cell('collectedTime') === '' ? 'collected' : 'collectedTime', 'other-time', { time: filledTime });
+}

@@ -1,0 +1,192 @@
+import { type BottlesByLabel } from '../at-lab.ts';
+import { fold } from '../cells/fold.ts';
+import { roleCalled } from './heading.ts';
+import type { Mapping } from '../mapping.ts';
+import { named, unitCalled } from '../cells/names.ts';
+import type { Layout } from '../tables/layouts.ts';
+import { headings, type Role } from '../tables/headings.ts';
+import { flagMeanings } from '../tables/flags.ts';
+import { notAnalysed, type LabTable, type TableRow, type Unread } from './table.ts';
+import { bareFlag } from '../cells/value.ts';
+
+/** The columns of the long table that the others are turned into. */
+const longRoles = [
+  'sample',
+  'parameter',
+  'result',
+  'unit',
+  'qualifier',
+  'reportingLimit',
+  'detectionLimit',
+  'limit',
+  'method',
+  'collected',
+  'collectedTime',
+  'analysed',
+  'kind',
+] as const satisfies readonly Role[];
+type LongRole = (typeof longRoles)[number];
+const longColumns = Object.fromEntries(longRoles.map((role, index) => [role, index])) as Record<LongRole, number>;
+
+/** A table with one result to a row, the mapping that reads it, and what of the other table found no place in it. */
+export interface Long {
+  table: LabTable;
+  mapping: Mapping;
+  unread: Unread[];
+}
+
+/** What a column beside a result's column says of it, by its heading: `Iron flag`, `Flag`, `Fe RL`. */
+function besideRole(heading: string): 'qualifier' | 'reportingLimit' | 'detectionLimit' | 'limit' | null {
+  const folded = fold(heading);
+  for (const role of ['qualifier', 'reportingLimit', 'detectionLimit', 'limit'] as const) {
+    if (headings[role].some((name) => folded === name || (name.length >= 2 && folded.endsWith(name)))) return role;
+  }
+  return null;
+}
+
+const isFlag = (cell: string) => /^[<>≤≥]/.test(cell) || Object.hasOwn(flagMeanings, bareFlag(cell));
+
+type Cells = Partial<Record<LongRole, string>>;
+const row = (line: number, place: number, of: Cells, places: Partial<Record<LongRole, number>>): TableRow => ({
+  line,
+  cells: longRoles.map((role) => of[role] ?? ''),
+  places: longRoles.map((role) => places[role] ?? place),
+});
+
+const unknownColumn = (table: LabTable, column: number, code = 'unknown-column'): Unread => ({
+  code,
+  line: table.headerLine,
+  column: column + 1,
+  cell: (table.header[column] ?? '').slice(0, 80),
+});
+
+/** For each column of results, the columns that belong to it. */
+interface ResultColumn {
+  column: number;
+  beside: Partial<Record<LongRole, number>>;
+}
+
+/** The columns that hold results, each with those that follow it and belong to it, and those that nobody knows. */
+function resultColumns(table: LabTable, mapping: Mapping, isResult: (heading: string, column: number) => boolean) {
+  const taken = new Set(Object.values(mapping.columns));
+  const found: ResultColumn[] = [];
+  const unread: Unread[] = [];
+  table.header.forEach((heading, column) => {
+    if (taken.has(column)) return;
+    if (isResult(heading, column)) {
+      found.push({ column, beside: {} });
+      return;
+    }
+    const role = besideRole(heading);
+    const last = found.at(-1);
+    if (role && last && last.beside[role] === undefined) {
+      last.beside[role] = column;
+      return;
+    }
+    const cells = table.rows.map((one) => one.cells[column] ?? '').filter((cell) => cell !== '');
+    if (cells.length === 0) return;
+    // Flags that belong to nobody knows what: no number beside them can be trusted.
+    unread.push(unknownColumn(table, column, cells.some(isFlag) ? 'flags-of-what' : 'unknown-column'));
+  });
+  return { found: unread.some(({ code }) => code === 'flags-of-what') ? [] : found, unread };
+}
+
+const atRole = (mapping: Mapping, cells: readonly string[], role: Role): string => {
+  const column = mapping.columns[role];
+  return column === undefined ? '' : (cells[column] ?? '');
+};
+
+/** A row for each sample, a column for each parameter; rows of units and limits may stand among them. */
+function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Omit<Long, 'mapping'> {
+  const { found, unread } = resultColumns(table, mapping, (heading) => named(heading) !== null);
+  const of: Partial<Record<LongRole, readonly string[]>> = {};
+  const rows: TableRow[] = [];
+  const places: Partial<Record<LongRole, number>> = { ...mapping.columns };
+  for (const { line, cells } of table.rows) {
+    const sample = atRole(mapping, cells, 'sample');
+    const values = found.map(({ column }) => cells[column] ?? '').filter((cell) => cell !== '');
+    const says = bottles.has(sample) ? null : roleCalled(sample);
+    if (!bottles.has(sample) && values.length > 0 && values.every((cell) => unitCalled(cell) !== null)) {
+      of.unit = cells;
+      continue;
+    }
+    if (says === 'reportingLimit' || says === 'detectionLimit' || says === 'limit' || says === 'method') {
+      of[says] = cells;
+      continue;
+    }
+    const same: Cells = {
+      sample,
+      ...Object.fromEntries(
+        (['collected', 'collectedTime', 'analysed', 'kind', 'method'] as const).map((role) => [role, atRole(mapping, cells, role)]),
+      ),
+    };
+    for (const { column, beside } of found) {
+      const result = cells[column] ?? '';
+      const flag = beside.qualifier === undefined ? '' : (cells[beside.qualifier] ?? '');
+      if ((result === '' || notAnalysed.test(result)) && flag === '') continue;
+      const from = (role: LongRole) => (beside[role] === undefined ? (of[role]?.[column] ?? '') : (cells[beside[role]] ?? ''));
+      const limits = { reportingLimit: from('reportingLimit'), detectionLimit: from('detectionLimit'), limit: from('limit') };
+      const texts = { ...same, parameter: table.header[column]!, result, unit: from('unit'), qualifier: flag, ...limits };
+      rows.push(row(line, column, { ...texts, method: same.method || from('method') }, { ...places, ...beside }));
+    }
+  }
+  return { table: { ...table, rows }, unread };
+}
+
+/** A row for each parameter, a column for each sample; rows may say of the samples when they were taken. */
+function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'> {
+  const ofSamples: Partial<Record<Role, readonly string[]>> = {};
+  const results: TableRow[] = [];
+  for (const one of table.rows) {
+    const name = atRole(mapping, one.cells, 'parameter');
+    const role = named(name) ? null : roleCalled(name);
+    if (role === 'sample' || role === 'collected' || role === 'collectedTime' || role === 'analysed' || role === 'kind') {
+      ofSamples[role] ??= one.cells;
+    } else results.push(one);
+  }
+  const isSample = (heading: string) => heading !== '' && besideRole(heading) === null;
+  const { found, unread } = resultColumns({ ...table, rows: results }, mapping, isSample);
+  const rows = results.flatMap(({ line, cells }) =>
+    found.flatMap(({ column, beside }) => {
+      const result = cells[column] ?? '';
+      const flag = beside.qualifier === undefined ? '' : (cells[beside.qualifier] ?? '');
+      if ((result === '' || notAnalysed.test(result)) && flag === '') return [];
+      const from = (role: LongRole) => (beside[role] === undefined ? atRole(mapping, cells, role) : (cells[beside[role]] ?? ''));
+      const texts: Cells = {
+        sample: ofSamples.sample?.[column] ?? table.header[column]!,
+        parameter: from('parameter'),
+        result,
+        unit: from('unit'),
+        qualifier: flag,
+        reportingLimit: from('reportingLimit'),
+        detectionLimit: from('detectionLimit'),
+        limit: from('limit'),
+        method: from('method'),
+        collected: ofSamples.collected?.[column] ?? '',
+        collectedTime: ofSamples.collectedTime?.[column] ?? '',
+        analysed: ofSamples.analysed?.[column] ?? '',
+        kind: ofSamples.kind?.[column] ?? '',
+      };
+      return [row(line, column, texts, { ...mapping.columns, ...beside })];
+    }),
+  );
+  return { table: { ...table, rows }, unread };
+}
+
+/** A table as it is read: one result to a row. */
+export function toLong(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Long {
+  const layout = mapping.layout ?? 'long';
+  if (layout === 'long') return { table, mapping, unread: [] };
+  const turned = layout === 'wide' ? fromWide(table, mapping, bottles) : fromTransposed(table, mapping);
+  return { ...turned, mapping: { ...mapping, columns: longColumns } };
+}
+
+/** How the results of a table stand, by its header and the labels in it. */
+export function layoutOf(table: LabTable, columns: Mapping['columns'], bottles: BottlesByLabel): Layout {
+  const free = table.header.filter((_, index) => !Object.values(columns).includes(index));
+  if (columns.parameter === undefined) return free.filter((heading) => named(heading) !== null).length >= 2 ? 'wide' : 'long';
+  if (columns.result !== undefined) return 'long';
+  const isIn = (cells: readonly string[]) => cells.some((cell) => bottles.has(cell));
+  const rowOfLabels = table.rows.find((one) => roleCalled(one.cells[columns.parameter!] ?? '') === 'sample');
+  return isIn(free) || (rowOfLabels && isIn(rowOfLabels.cells)) ? 'transposed' : 'long';
+}

@@ -1,0 +1,110 @@
+import {
+  flagMeaningNames,
+  thingQuestions,
+  type FlagMeaning,
+  type Mapping,
+  type Question,
+  type ReportDraft,
+  type ThingQuestion,
+} from '@fonte/core/read';
+import { parameter, ParameterId } from '@fonte/core/parameters';
+import { Button, Select } from 'antd';
+import { Mark } from '../theme/Mark.tsx';
+
+type Thing = Extract<Question, { about: 'thing' }>;
+
+const meanings: Record<FlagMeaning, string> = {
+  below: 'Not detected, or below the number',
+  above: 'More than the number',
+  uncountable: 'Too many to count',
+  estimated: 'An estimate',
+  rejected: 'The lab does not stand by it',
+  nothing: 'Nothing about the number',
+};
+
+/** `W1-M iron total` as people say it. */
+function measured(key: string): string {
+  const [bottle = '', id = '', fraction = ''] = key.split(' ');
+  const known = ParameterId.safeParse(id);
+  return `${known.success ? parameter(known.data).name : id}${fraction ? `, ${fraction}` : ''} in ${bottle}`;
+}
+
+const none = 'None of ours';
+
+/** How each sort of question is put, and how its choices are called. */
+const words: Record<
+  ThingQuestion,
+  { asks: (thing: string) => string; choice: (value: string) => string; label: (thing: string) => string }
+> = {
+  'unknown-flag': {
+    asks: (flag) => `What does the flag “${flag}” mean in this file?`,
+    choice: (value) => meanings[value as FlagMeaning],
+    label: (flag) => `Flag ${flag} means`,
+  },
+  'near-label': {
+    asks: (name) => `“${name}” is no label of this round, and close to one. Which bottle is it?`,
+    choice: (value) => value || none,
+    label: (name) => `${name} is`,
+  },
+  'unknown-label': {
+    asks: (name) => `Which bottle is “${name}”?`,
+    choice: (value) => value || none,
+    label: (name) => `${name} is`,
+  },
+  swapped: {
+    asks: (name) => `The time beside ${name} is another sample’s. Are the two exchanged? Ask the lab. Which bottle are these results of?`,
+    choice: (value) => value,
+    label: (name) => `Results under ${name} are of`,
+  },
+  'two-results': {
+    asks: (key) => `${measured(key)} is reported twice, and differently. Which line holds?`,
+    choice: (line) => `Line ${line}`,
+    label: (key) => `${measured(key)} is taken from`,
+  },
+};
+
+/** What is asked of one flag, one name or one result after the other. An answer may be taken back. */
+export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: (change: Partial<Mapping>) => void }) {
+  const things = draft.questions.filter((question): question is Thing => question.about === 'thing');
+  const { mapping } = draft;
+  if (things.length === 0) return null;
+  const put = ({ code, thing }: Thing, value: string | undefined) => {
+    const { key } = thingQuestions[code];
+    const { [thing]: _, ...others } = (mapping[key] ?? {}) as Record<string, string>;
+    answer({ [key]: value === undefined ? others : { ...others, [thing]: value } });
+  };
+  return (
+    <div className="finding question">
+      <Mark kind="question" />
+      <ul className="plain stack">
+        {things.map((one) => {
+          const { asks, choice, label } = words[one.code];
+          const said = (mapping[thingQuestions[one.code].key] as Record<string, string> | undefined)?.[one.thing];
+          const choices = one.code === 'unknown-flag' ? flagMeaningNames : one.choices;
+          return (
+            <li key={`${one.code} ${one.thing}`} className="row">
+              <span>
+                <span className="strong">{asks(one.thing)}</span>
+                {one.says !== '' && <span className="soft"> The file says: “{one.says}”.</span>}
+              </span>
+              <Select
+                aria-label={label(one.thing)}
+                style={{ minWidth: 220 }}
+                value={said ?? null}
+                placeholder="Choose"
+                onChange={(value: string) => put(one, value)}
+                options={[...new Set(choices)].map((value) => ({ value, label: choice(value) }))}
+                popupMatchSelectWidth={false}
+              />
+              {said !== undefined && (
+                <Button type="text" onClick={() => put(one, undefined)}>
+                  Take it back
+                </Button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

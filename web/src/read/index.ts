@@ -1,0 +1,1 @@
+export { Gaps } from './Gaps.tsx';
