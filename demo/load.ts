@@ -29,12 +29,13 @@ async function reportWaiting(
   const reference = 'PN-SCHOOL-7';
   const answer = { reference, bottles: form.bottles.map(({ bottle }) => ({ bottle, accepted: true })) };
   await books.appendOwn(writeEntry(serverPen(book, at + 600_000), labAnswered, { handOver, ...answer }));
+  const { bottles } = await books.round(book);
   const lines = form.bottles.map(({ bottle }): IntakeRequest['bottles'][number] => ({
     bottle,
     point: 'SC1',
     pointName: 'School',
     rule: bottle.endsWith('B') ? 'bacteria' : 'metals',
-    collectedAt: new Date(at - hour).toISOString(),
+    collectedAt: new Date(bottles.find(({ id }) => id === bottle)!.filledAt!).toISOString(),
     sampleType: 'routine',
     purpose: 'sample',
     residual: '0.41 mg/L',

@@ -99,7 +99,9 @@ export const choose = (page: Page, group: string, option: string): Promise<void>
 async function chooseOnce(page: Page, group: string, option: string): Promise<void> {
   const found = await page.waitForFunction(
     (name, text) => {
-      const around = [...document.querySelectorAll('.ant-segmented')].find((one) => one.getAttribute('aria-label') === name);
+      const around = [...document.querySelectorAll('.ant-segmented')].find(
+        (one) => one.getAttribute('aria-label') === name && one.checkVisibility(),
+      );
       return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
     },
     { timeout: patience },

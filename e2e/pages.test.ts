@@ -102,7 +102,10 @@ describe.sequential('the other pages', () => {
     await see(page, 'Is it the unit?');
     await choose(page, 'Decimals stand after', 'A point: 1,234 is a thousand');
     await see(page, 'It has the other decimal mark');
+    // What was said stays over a reload, and can be taken back.
     await page.reload({ waitUntil: 'networkidle0' });
+    await see(page, 'It has the other decimal mark');
+    await click(page, 'Take it back');
     await see(page, 'may be a thousand or a decimal');
     await click(page, 'Write 14 results down');
     await see(page, '1 result pending, 1 row not understood');

@@ -137,3 +137,20 @@ export async function fillAndPutBack(page: Page, bottle: string): Promise<void> 
   await confirmStep(page, 'Put aerator and attachments back');
   await see(page, 'Protocol done');
 }
+
+/** Takes a file in, as if it had been chosen. */
+export async function takeIn(page: Page, name: string, text: string): Promise<void> {
+  await page.waitForSelector('input[type=file]');
+  await page.evaluate(
+    (called, content) => {
+      const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+      const files = new DataTransfer();
+      files.items.add(new File([content], called));
+      input.files = files.files;
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+    },
+    name,
+    text,
+  );
+  await see(page, name);
+}

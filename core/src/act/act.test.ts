@@ -52,6 +52,14 @@ describe('what follows from a verdict', () => {
     expect(told!.due).toBe(arrived + 21 * hour);
   });
 
+  it('comes before everything else where it is late and people drink the water', () => {
+    const isHealth = (one: Partial<Occasion>) => actions(occasion(one)).map((action) => action.isHealth);
+    expect(isHealth({ parameter: 'ecoli', state: 'over-health' })).toEqual([true]);
+    expect(isHealth({})).toEqual([true, true]);
+    expect(isHealth({ parameter: 'lead', state: 'over-health', use: 'monitoring' })).toEqual([false]);
+    expect(isHealth({ parameter: 'arsenic', state: 'cannot-tell' })).toEqual([false]);
+  });
+
   it('stands once a point, naming each cause once', () => {
     const both = actions(
       occasion({ parameter: 'lead', state: 'over-health' }),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
-import { ParameterId } from '../parameters/index.ts';
+import { parameter, ParameterId } from '../parameters/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
 import type { FollowUpRule, FollowUpTable } from './tables/rules.ts';
@@ -110,6 +110,11 @@ function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
   );
 }
 
+/** People may drink what is over a value for health, or holds germs. */
+const isOfHealth = ({ use, state, parameter: id }: Occasion): boolean =>
+  use === 'supply' &&
+  (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && parameter(id).unit === 'per100mL'));
+
 /**
  * What must be done about the judged results of a round, soonest first. Each deadline runs from the moment at which the first
  * result that asks for it was known; `zone` is the site's, for the end of the day.
@@ -145,7 +150,7 @@ export function followUps({
       pointName: at.pointName,
       task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
       source: rule.source,
-      isHealth: at.use === 'supply' && (at.state === 'over-health' || at.state === 'over-action'),
+      isHealth: isOfHealth(at),
       due: 'hours' in rule.due ? known + rule.due.hours * hour : endOfDay(known, zone),
       done: done.get(id) ?? null,
     }))

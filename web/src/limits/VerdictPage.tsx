@@ -6,10 +6,9 @@ import { showNumber } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
 import { FollowUps } from '../act/index.ts';
-import { Gaps } from '../read/index.ts';
+import { asPrinted, Gaps } from '../read/index.ts';
 import { showMoment } from '../time/show.ts';
 import { refOf, shownSource } from '@fonte/core/editions';
-import { asPrinted } from './printed.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
@@ -157,7 +156,7 @@ function about(one: RoundResult, because: readonly string[]): string {
   const isOver = state.startsWith('over-');
   return [
     purpose === 'duplicate' ? 'The duplicate.' : '',
-    one.isDissolved ? 'Dissolved: what passed a filter.' : '',
+    one.isDissolved && weakness !== 'dissolved' ? 'Dissolved: what passed a filter.' : '',
     weakness && (state === 'proves-nothing' || !isOver) ? sayWeakness(weakness) : '',
     ...because,
     one.isPreliminary && one.report ? 'Preliminary: the lab will report it again.' : '',

@@ -87,7 +87,7 @@ it('says first what was asked for and is not there', () => {
     '1 result pending; the rest meets where it has a value.',
   );
   expect(say([result('ecoli', 2), result('iron', 340)], undefined, [], { gaps })).toBe(
-    'E. coli found, bacteria pending, 3 rows not understood, 1 result is over an indicator value.',
+    'E. coli found, coliform bacteria pending, 3 rows not understood, 1 result is over an indicator value.',
   );
   expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, without: 2 } })).toBe('2 results will not come; the rest meets.');
 });

@@ -1,5 +1,5 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
-import { parameter, type ParameterId } from '@fonte/core/parameters';
+import { inText, parameter, type ParameterId } from '@fonte/core/parameters';
 import type { RoundVerdict } from '@fonte/core/round';
 
 const isGerm = (id: ParameterId) => parameter(id).unit === 'per100mL';
@@ -8,13 +8,19 @@ const plural = (number: number, one: string, many: string) => (number === 1 ? `1
 /** What is not known yet, in a few words each: it comes before anything that is well. */
 function gapsIn({ gaps, visits }: RoundVerdict): string[] {
   const open = gaps.pending.flatMap(({ parameters }) => parameters);
-  const germs = open.filter(isGerm).length;
-  const others = open.length - germs;
+  const germs = [...new Set(open.filter(isGerm))];
+  const others = open.filter((id) => !isGerm(id)).length;
+  const known = visits.flatMap((visit) => visit.judged).map(({ result }) => result.parameter);
+  // Of what was told of one of them the headline speaks already.
+  const waited = germs.filter((id) => !known.includes(id) || gaps.pending.filter(({ parameters }) => parameters.includes(id)).length > 1);
+  const isAll = waited.length > 1;
   const judged = visits.flatMap((visit) => visit.judged);
   const preliminary = judged.filter(({ report, isPreliminary }) => report !== null && isPreliminary).length;
   return [
-    ...(germs > 0 ? ['bacteria pending'] : []),
-    ...(others > 0 ? [`${plural(others, germs > 0 ? 'more result' : 'result', germs > 0 ? 'more results' : 'results')} pending`] : []),
+    ...(isAll ? ['bacteria pending'] : waited.map((id) => `${inText(id)} pending`)),
+    ...(others > 0
+      ? [`${plural(others, waited.length > 0 ? 'more result' : 'result', waited.length > 0 ? 'more results' : 'results')} pending`]
+      : []),
     ...(gaps.rows > 0 ? [`${plural(gaps.rows, 'row', 'rows')} not understood`] : []),
     ...(gaps.without > 0 ? [`${plural(gaps.without, 'result', 'results')} will not come`] : []),
     ...(preliminary > 0 ? [`${plural(preliminary, 'result is', 'results are')} preliminary`] : []),
@@ -24,7 +30,7 @@ function gapsIn({ gaps, visits }: RoundVerdict): string[] {
 /** Germs that were found, or of which nobody can tell, whatever a set says of them. */
 function germsIn(verdict: RoundVerdict): { found: string[]; open: string[] } {
   const germs = verdict.visits.flatMap((visit) => visit.judged).filter(({ result }) => isGerm(result.parameter));
-  const named = (all: typeof germs, what: string) => [...new Set(all.map(({ result }) => `${parameter(result.parameter).name} ${what}`))];
+  const named = (all: typeof germs, what: string) => [...new Set(all.map(({ result }) => `${inText(result.parameter)} ${what}`))];
   const isFound = ({ result }: (typeof germs)[number]) => boundsOf(result).low > 0;
   const isOpen = ({ result, verdict: one }: (typeof germs)[number]) =>
     !['meets', 'proves-nothing'].includes(one.state) && result.form !== 'absent' && result.value !== 0;

@@ -12,7 +12,7 @@ import {
   type RoundReport,
 } from '@fonte/core/read';
 import { Button } from 'antd';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../api/call.ts';
@@ -24,6 +24,7 @@ import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
+import { useDraft } from '../units/useDraft.ts';
 import './read.css';
 import { Columns } from './Columns.tsx';
 import { FileQuestions } from './FileQuestions.tsx';
@@ -36,10 +37,14 @@ export function Draft({ report }: { report: RoundReport }) {
   const { id, round, refresh } = useRound();
   const { author } = useSession();
   const navigate = useNavigate();
-  const [mapping, setMapping] = useState<Mapping | undefined>(report.read?.mapping);
+  // What was said of the file stays over a reload, until it is written down.
+  const [said, setSaid, forget] = useDraft<{ mapping: Mapping | null }>(`mapping.${report.sha256}`, { mapping: report.read?.mapping ?? null });
+  const mapping = said.mapping ?? undefined;
+  const setMapping = (next: Mapping) => setSaid({ mapping: next });
   const {
-    data: draft,
+    data: answered,
     error,
+    isValidating,
     mutate,
   } = useSWR(
     ['draft', id, report.sha256, mapping],
@@ -49,7 +54,9 @@ export function Draft({ report }: { report: RoundReport }) {
   const { busy, run, say } = useAction();
   const attempt = useRef<{ key: string; id: string } | null>(null);
   if (error) return <Failed error={error} retry={() => void mutate()} />;
-  if (!draft) return <Loading what="the report" />;
+  if (!answered) return <Loading what="the report" />;
+  // What was said last, also while the server reads the file anew: an answer given meanwhile takes none back.
+  const draft = { ...answered, mapping: mapping ?? answered.mapping };
 
   const assign = (column: number, role: Role | '') => {
     const kept = Object.entries(draft.mapping.columns).filter(([name, index]) => index !== column && name !== role);
@@ -66,6 +73,7 @@ export function Draft({ report }: { report: RoundReport }) {
         in: { round: id, sha256: report.sha256 },
         body: { id: attempt.current.id, mapping: draft.mapping, by: { author, device: deviceId() } },
       });
+      forget();
       await refresh();
       await navigate(`/rounds/${id}/verdict`);
     });
@@ -94,7 +102,7 @@ export function Draft({ report }: { report: RoundReport }) {
           type="primary"
           size="large"
           loading={busy}
-          disabled={draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
+          disabled={isValidating || draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
           onClick={() => void write()}
         >
           Write {draft.results.length} results down
@@ -136,7 +144,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
             Look at these again: {draft.doubts.length === 1 ? '1 row is' : `${draft.doubts.length} rows are`} unusual, or at odds with the
             book
           </summary>
-          <ul>
+          <ul className="plain">
             {draft.doubts.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column} ${row.code}`}>
                 Line {row.line}: “{row.cell}”. {sayPlace(row)}
@@ -147,7 +155,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
       )}
       {draft.apartCount > 0 && (
         <details>
-          <summary>Set apart, no results of this round: {draft.apartCount} rows</summary>
+          <summary>Set apart, no results of this round: {draft.apartCount === 1 ? '1 row' : `${draft.apartCount} rows`}</summary>
           <ul>
             {draft.apart.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column}`}>

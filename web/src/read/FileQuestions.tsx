@@ -1,5 +1,5 @@
 import { fileQuestions, type FileQuestion, type Mapping, type ReportDraft } from '@fonte/core/read';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { Mark } from '../theme/Mark.tsx';
 import { ThingQuestions } from './ThingQuestions.tsx';
 
@@ -66,7 +66,12 @@ export function FileQuestions({ draft, answer }: { draft: ReportDraft; answer: (
                 value={draft.mapping[key] ?? ''}
                 onChange={(value) => answer({ [key]: value })}
                 options={Object.entries(options).map(([value, name]) => ({ value, label: name }))}
-              />
+              />{' '}
+              {draft.mapping[key] !== undefined && (
+                <Button type="text" onClick={() => answer({ [key]: undefined })}>
+                  Take it back
+                </Button>
+              )}
             </p>
           </div>
         );

@@ -1,6 +1,7 @@
 import { parameter } from '@fonte/core/parameters';
 import { resultsGivenUp, resultTold, rowsSettled, sayPlace, type RoundReport } from '@fonte/core/read';
 import type { OpenBottle, VerdictGaps } from '@fonte/core/round';
+import { unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
@@ -28,8 +29,8 @@ export function Gaps({ gaps: { pending, reported, asked } }: { gaps: VerdictGaps
       )}
       {round.told.map(({ entry, bottle, parameter: id, value, by, at }) => (
         <p key={entry} className="small">
-          {bottle}: {parameter(id).name} {value === null ? 'found' : 'told'}, {by}, {showMoment(at, round.plan.zone)}.{' '}
-          <Correct entry={entry} kind={resultTold} what={`what was told of ${bottle}`} />
+          {bottle}: {parameter(id).name} {value === null ? 'found' : `${value} ${unitLabel(parameter(id).unit)}`}. Told by {by},{' '}
+          {showMoment(at, round.plan.zone)}. <Correct entry={entry} kind={resultTold} what={`what was told of ${bottle}`} />
         </p>
       ))}
       {round.without.map(({ entry, bottle, parameters, reason }) => (

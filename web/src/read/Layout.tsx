@@ -11,7 +11,7 @@ export function Layout({ draft, answer }: { draft: ReportDraft; answer: (mapping
     <>
       {preamble.length > 0 && (
         <details>
-          <summary>Above the table: {preamble.length} lines</summary>
+          <summary>Above the table: {preamble.length === 1 ? '1 line' : `${preamble.length} lines`}</summary>
           {preamble.map((line) => (
             <div key={line} className="small soft">
               {line}

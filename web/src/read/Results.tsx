@@ -1,20 +1,20 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
-import type { LabResult, ReportDraft } from '@fonte/core/read';
+import { measuredOf, type LabResult, type ReportDraft } from '@fonte/core/read';
 import { showNumber, unitLabel } from '@fonte/core/units';
 import { DataTable } from '../feedback/DataTable.tsx';
+import { asPrinted } from './printed.ts';
 
-const prefix = { value: '', below: '< ', above: '> ', present: '', absent: '', uncountable: '' };
-
-const word = { value: '', below: 'not detected', above: '', present: 'present', absent: 'absent', uncountable: 'too many to count' };
-
-/** A number of a parameter in its unit, with the digits that it needs. */
+/** A limit of a parameter in its unit, with the digits that it needs. */
 function shown(id: ParameterId, value: number): string {
   const { unit, decimals } = parameter(id);
   return `${showNumber(value, value !== 0 && Math.abs(value) < 10 ** -decimals ? decimals + 2 : decimals)} ${unitLabel(unit)}`;
 }
 
-function readAs({ parameter: id, form, value, estimated }: LabResult): string {
-  return `${value === null ? word[form] : `${prefix[form]}${shown(id, value)}`}${estimated ? ' (estimate)' : ''}`;
+function readAs(result: LabResult): string {
+  const { text, unit } = asPrinted(result);
+  const { unit: own } = parameter(result.parameter);
+  const by = result.uncertainty === undefined ? '' : ` ± ${showNumber(result.uncertainty, 2)}`;
+  return `${text}${by} ${result.value === null ? '' : unit || unitLabel(own)}${result.estimated ? ' (estimate)' : ''}`.trim();
 }
 
 export function Results({ draft }: { draft: ReportDraft }) {
@@ -25,10 +25,10 @@ export function Results({ draft }: { draft: ReportDraft }) {
       <DataTable
         label="Results"
         rows={draft.results}
-        rowKey={(result) => `${result.bottle} ${result.parameter}`}
+        rowKey={measuredOf}
         columns={[
           { title: 'Bottle', render: (result) => result.bottle },
-          { title: 'What', render: (result) => parameter(result.parameter).name },
+          { title: 'What', render: (result) => `${parameter(result.parameter).name}${result.fraction ? `, ${result.fraction}` : ''}` },
           { title: 'The lab writes', isNumber: true, render: ({ written }) => `${written.result} ${written.unit}` },
           { title: 'Read as', isNumber: true, render: (result) => <span className="strong">{readAs(result)}</span> },
           {

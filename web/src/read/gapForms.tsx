@@ -20,8 +20,8 @@ interface OfBottle {
 }
 
 interface ToldDraft {
-  parameter: ParameterId;
-  what: 'found' | 'number';
+  parameter: ParameterId | null;
+  what: 'found' | 'number' | '';
   result: Typed;
   moment: number;
   by: string;
@@ -31,16 +31,21 @@ interface ToldDraft {
 export function Told({ bottle, parameters, close }: OfBottle) {
   const { append, round } = useRound();
   const { zone } = round.plan;
-  const [first] = parameters;
+  // Nothing is taken for said: of one that is left only, it can be no other.
+  const only = parameters.length === 1 ? parameters[0]! : null;
   const form = useEntryForm<ToldDraft, z.output<typeof resultTold.payload>>({
     keep: `told.${bottle}`,
-    initial: { parameter: first!, what: 'found', result: { text: '', unit: parameter(first!).unit }, moment: now(), by: '' },
+    initial: { parameter: only, what: '', result: { text: '', unit: 'mg/L' }, moment: now(), by: '' },
     schema: resultTold.payload,
     read: ({ parameter: id, what, result, moment, by }) => {
-      const said = { ...result, unit: parameter(id).unit };
+      const problems = [
+        ...(id === null ? [{ path: 'parameter', message: 'Choose what was measured.' }] : []),
+        ...(what === '' ? [{ path: 'what', message: 'Choose what was said.' }] : []),
+      ];
       const payload = { bottle, parameter: id, told: instantAt(moment, offsetIn(moment, zone)), by };
-      const typed = asTyped({ ...payload, ...(what === 'number' ? { result: said } : {}) }, resultTold.payload);
-      return what === 'number' ? typed : { ...typed, value: { ...(typed.value as object), result: null } };
+      if (id === null || what === '') return { value: payload, problems };
+      if (what === 'found') return { value: { ...payload, result: null }, problems };
+      return asTyped({ ...payload, result: { ...result, unit: parameter(id).unit } }, resultTold.payload);
     },
     check: ({ told }) => (Date.parse(told.utc) > now() + 60_000 ? [{ path: 'moment', message: 'This is in the future.' }] : []),
     at: (path) => (path.startsWith('told') ? 'moment' : path),
@@ -53,17 +58,18 @@ export function Told({ bottle, parameters, close }: OfBottle) {
   return (
     <EntryForm of={form} submit="Write it down" className="stack" leave={{ says: 'Not now', by: close }}>
       <Field name="parameter" label="What was measured">
-        <Select size="large" options={parameters.map((one) => ({ value: one, label: parameter(one).name }))} />
+        <Select size="large" placeholder="Choose" options={parameters.map((one) => ({ value: one, label: parameter(one).name }))} />
       </Field>
       <Field name="what" label="What was said">
         <Segmented
+          aria-label="What was said"
           options={[
             { value: 'found', label: 'It was found' },
             { value: 'number', label: 'A number' },
           ]}
         />
       </Field>
-      {what === 'number' && (
+      {what === 'number' && id !== null && (
         <Field name="result" label="The number">
           <TypedInput units={[parameter(id).unit]} label="The number" />
         </Field>

@@ -1,1 +1,2 @@
 export { Gaps } from './Gaps.tsx';
+export { asPrinted } from './printed.ts';

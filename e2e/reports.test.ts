@@ -1,0 +1,123 @@
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { choose, click, desk, openBrowser, option, overflow, phone, see, shows, type } from './browser.ts';
+import { start, type Running } from './harness.ts';
+import * as walk from './walk.ts';
+
+let server: Running;
+let browser: Browser;
+let page: Page;
+let round: string;
+const [metals, bacteria] = ['261118A-SC1-M', '261118A-SC1-B'];
+
+beforeAll(async () => {
+  server = await start({ what: 'demo' });
+  browser = await openBrowser();
+  page = await browser.newPage();
+  await page.setViewport(desk);
+  await page.goto(`${server.address}/rounds`, { waitUntil: 'networkidle0' });
+  await click(page, 'School tap', 'link');
+  await see(page, 'Field book');
+  round = page.url();
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+});
+
+const open = async (what: string, text: string) => {
+  await page.goto(`${round}/${what}`, { waitUntil: 'networkidle0' });
+  await see(page, text);
+};
+const headline = () => page.$eval('h1', (one) => one.textContent);
+const metal = (name: string, result: string, unit = 'µg/L') => `${metals};${name};${result};;${unit}`;
+
+describe.sequential('several reports of one round', () => {
+  it('are chemistry first, with a flag and a name that nobody knows: each is asked about with what the file says of it', async () => {
+    await open('report', 'A report to read');
+    await page.$$eval('summary', (all) => all.find((one) => one.textContent === 'Put this file aside')!.click());
+    await type(page, 'Why', 'the lab sends it in parts');
+    await click(page, 'Put it aside');
+    await see(page, 'It says nothing about this round.');
+    const rows = ['Iron', 'Manganese', 'Arsenic', 'Lead', 'Nickel', 'Aluminium', 'Antimony', 'Cadmium', 'Chromium', 'Selenium', 'Uranium'];
+    await walk.takeIn(
+      page,
+      'chemistry.csv',
+      [
+        'Water laboratory of the north',
+        'PRELIMINARY REPORT',
+        'K = bottle arrived cracked',
+        'Sample;Analyte;Result;Flag;Unit',
+        ...rows.map((name) => metal(name, '<1')),
+        `${metals};Copper;0.2;K;mg/L`,
+        `${metals.replace('-SC1', 'SC1')};Boron;0.05;;mg/L`,
+        'Method blank;Lead;<1;;µg/L',
+        metal('Zinc', '40'),
+      ].join('\n'),
+    );
+    await see(page, 'The file says: “bottle arrived cracked”.');
+    await option(page, 'Flag K means', 'An estimate');
+    await option(page, '261118ASC1-M is', metals);
+    await see(page, 'Say above whether another report will follow.');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await choose(page, 'This report is', 'Yes: preliminary');
+    await page.setViewport(phone);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.setViewport(desk);
+    await see(page, 'Write 13 results down');
+    await click(page, 'Write 13 results down');
+    await see(page, 'Bacteria pending');
+    expect(await headline()).toBe('Bacteria pending, 1 row not understood, 13 results are preliminary, 3 results prove nothing.');
+    await see(page, '13 of 15 results are reported');
+    await see(page, 'Zinc');
+  });
+
+  it('have E. coli told by telephone a week later: what must be done is due that day, and leads the first page once it is late', async () => {
+    for (let days = 0; days < 7; days += 1) await walk.skip(page, '1 d');
+    await page.reload({ waitUntil: 'networkidle0' });
+    await click(page, `Told already: a result of ${bacteria}`);
+    await click(page, 'Write it down');
+    await see(page, 'Choose what was measured.');
+    await option(page, 'What was measured', 'E. coli');
+    await choose(page, 'What was said', 'It was found');
+    await type(page, 'Who told it', 'the lab, by telephone');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Write it down');
+    await see(page, 'Call the authority and the operator now');
+    expect(await headline()).toContain('E. coli found, coliform bacteria pending');
+    await see(page, 'by Mon 30 Nov, 23:59');
+    await walk.skip(page, '1 d');
+    await page.goto(server.address, { waitUntil: 'networkidle0' });
+    await see(page, 'Overdue, and people drink this water');
+    expect(await headline()).toContain('Overdue');
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+
+  it('keep that deadline when the report says it, and an amended one replaces what it is said to replace', async () => {
+    await open('report', 'Take in a file');
+    await walk.takeIn(
+      page,
+      'bacteria.csv',
+      `Sample;Analyte;Result;Unit\n${bacteria};E. coli;2;CFU/100 mL\n${bacteria};Total coliforms;12;CFU/100 mL\n`,
+    );
+    await click(page, 'Write 2 results down');
+    await see(page, 'E. coli found');
+    await see(page, 'by Mon 30 Nov, 23:59');
+    await open('report', 'Take in a file');
+    await walk.takeIn(page, 'amended.csv', `AMENDED REPORT\nSample;Analyte;Result;Flag;Unit\n${metal('Lead', '14')}\n`);
+    await see(page, '1 result differs from chemistry.csv');
+    await choose(page, 'This report is', 'No: final');
+    await see(page, 'Say above whether this report replaces chemistry.csv.');
+    await choose(page, 'chemistry.csv is replaced', 'Only what it repeats');
+    await page.waitForFunction(() => !document.body.innerText.includes('Say above whether'));
+    await click(page, 'Write 1 results down');
+    await see(page, '1 result is over a health value');
+    expect(await headline()).toBe(
+      'E. coli found, coliform bacteria found, 1 result is over a health value, 1 row not understood, 12 results are preliminary, 2 prove nothing.',
+    );
+    expect(await shows(page, 'pending')).toBe(false);
+    await see(page, 'It harms unborn and small children');
+    await see(page, 'by Mon 30 Nov, 23:59');
+  });
+});
