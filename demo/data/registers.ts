@@ -17,7 +17,7 @@ export const device = id(5);
 export const lab: Lab = {
   id: id(10), name: 'Ponta Norte water laboratory', zone, source: 'The laboratory’s intake sheet, 2026', asksForSeal: true,
   intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '08:00', closes: '16:30' })),
-  bacteriaCloses: { 4: '12:00', 5: null },
+  bacteriaCloses: { 3: '14:30', 5: null },
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
 };

@@ -18,11 +18,12 @@ interface Rules {
 
 const opens = 8 * 60;
 const half = 16 * 60 + 30;
-const noon = 12 * 60;
+/** Wednesdays the incubators are loaded early. */
+const early = 14 * 60 + 30;
 const chilled: Rules = { coldest: 1, warmest: 6, closes: [half, half, half, half, half] };
 
 const byBottle: Record<string, Rules> = {
-  bacteria: { coldest: 1, warmest: 10, hours: 18, closes: [half, half, half, noon, null] },
+  bacteria: { coldest: 1, warmest: 10, hours: 18, closes: [half, half, early, half, null] },
   nitrogen: { ...chilled, hours: 48 },
 };
 

@@ -52,6 +52,8 @@ export interface Step {
   caution?: string;
   /** Only asked when an earlier choice was one of these. */
   when?: { step: string; chosen: readonly string[] };
+  /** Other words where the water is not disinfected: a spring, a raw tap, a well of one’s own. */
+  undisinfected?: { say?: string; why?: string };
   /** What a departure from it makes of the sample: left out, cut short, let run over. Special where an edition does not say it. */
   departed?: Effect;
   /** It cannot be left out: what comes after it would not be safe. */

@@ -75,9 +75,11 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
   const protocol = findProtocol(start.protocol, start.edition);
   if (!protocol) return null;
   const answers = new Map([...given].flatMap(([step, { answer }]) => (answer ? [[step, answer] as const] : [])));
+  const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
   let reached = false;
   const steps = protocol.steps
     .filter((step) => isAsked(step, answers))
+    .map((step) => (isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step))
     .map((step): RunStep => {
       const closing = given.get(step.id);
       const clock = clocks.get(step.id);

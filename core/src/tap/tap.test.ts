@@ -4,7 +4,18 @@ import { answerTo as careful, protocolNamed, Script, tapPoint } from '../../test
 import type { Entry } from '../book/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { fold, sayMisfit } from '../round/index.ts';
-import { clockStarted, decidesSample, departs, effectOf, misfitAnswer, protocols, stepSkipped, stopsOf, type StepAnswer } from './index.ts';
+import {
+  clockStarted,
+  decidesSample,
+  departs,
+  effectOf,
+  misfitAnswer,
+  protocols,
+  runStarted,
+  stepSkipped,
+  stopsOf,
+  type StepAnswer,
+} from './index.ts';
 
 const procedure = 'coliforms-distribution';
 const protocol = protocolNamed(procedure);
@@ -103,6 +114,23 @@ describe('the protocol engine', () => {
     const good = new Script().plan().sampleTap({ before: 'residual-again' });
     answerTo(good, { type: 'measure', reading: { text: '450', unit: 'ug/L' } });
     expect(run(good)).toMatchObject({ sample: 'routine' });
+  });
+
+  it('speaks of raw water where none is disinfected', () => {
+    const says = (residualMinimum: number | null) => {
+      const book = new Script().plan(['coliforms'], {
+        visits: [{ id: new Script().tap, point: { ...tapPoint, tap: { ...tapPoint.tap, residualMinimum } }, analyses: ['coliforms'] }],
+      });
+      const { visits } = fold(book.entries)!;
+      const { id } = visits[0]!;
+      book.write(runStarted, { procedure, protocol: procedure, edition: protocol.edition }, { at: id });
+      return fold(book.entries)!
+        .visits[0]!.runs[0]!.steps.map(({ step }) => step.say)
+        .join('; ');
+    };
+    expect(says(null)).toContain('Measure free chlorine: it must be zero');
+    expect(says(null)).not.toContain('Look at the tap');
+    expect(says(0.2)).not.toContain('it must be zero');
   });
 
   it('cannot leave out what makes a flame safe', () => {

@@ -1,4 +1,5 @@
 import { struck, type Entry, type EntryKind } from '@fonte/core/book';
+import type { Finding } from '@fonte/core/findings';
 import { instantAt } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useRef, type ReactNode } from 'react';
@@ -22,6 +23,8 @@ interface Props<S extends z.ZodType, V extends object> {
   stands?: V;
   /** Fields for what should stand, each below `instead`. */
   children?: (instead: V) => ReactNode;
+  /** What is odd about what should stand: it is asked about as at first. */
+  ask?: (instead: z.output<S>) => Finding[];
   /** What the button says; `Correct` unless another word fits better. */
   label?: string;
 }
@@ -52,12 +55,12 @@ interface Draft<V> {
   reason: string;
 }
 
-type CorrectionProps<S extends z.ZodType, V extends object> = Pick<Props<S, V>, 'kind' | 'stands' | 'children'> & {
+type CorrectionProps<S extends z.ZodType, V extends object> = Pick<Props<S, V>, 'kind' | 'stands' | 'children' | 'ask'> & {
   entry: Entry;
   close: () => void;
 };
 
-function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands, children, close }: CorrectionProps<S, V>) {
+function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands, children, ask, close }: CorrectionProps<S, V>) {
   const { append, round, consequencesOf } = useRound();
   const written = Date.parse(entry.at.utc);
   const mayReplace = kind.correction === 'replace';
@@ -82,6 +85,7 @@ function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands
     schema,
     read: (draft) => read(draft, isReplacing.current),
     at: (path) => path.replace(/^instead\.payload\b/, 'instead'),
+    ask: ({ instead }) => (ask && isReplacing.current && instead !== undefined ? ask(instead as z.output<S>) : []),
     write: async (said, { id, kept }) => {
       await append(struck, payloadOf(said, form.values.moment, isReplacing.current), { at: entry.visit, id, kept });
       close();

@@ -25,6 +25,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
+import { WellCautions } from '../visit/WellCautions.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
@@ -142,6 +143,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               )}
             </section>
           )}
+          {!agreed && <WellCautions point={point} at="level" />}
           <EntryForm of={entry} submit="Write it down" tone={agreed ? 'default' : 'primary'} className="stack">
             <Field
               name="depth"

@@ -4,6 +4,7 @@ import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
+import { WellCautions } from '../visit/WellCautions.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
@@ -48,10 +49,11 @@ function PurgeAt({ visit }: { visit: VisitState }) {
           )}
         </div>
         <div className="ask">
+          {!purge.ended && <WellCautions point={point} at="purge" />}
           {purge.setUp ? <Purging visit={visit} point={point} purge={purge} /> : <SetUpForm visit={visit} point={point} />}
         </div>
       </div>
-      {purge.setUp && <Sets purge={purge} />}
+      {purge.setUp && <Sets purge={purge} atRest={agreed} />}
     </div>
   );
 }

@@ -90,6 +90,8 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     initial,
     schema: PurgeChoice,
     read,
+    ask: (payload) =>
+      payload.method === 'volumes' ? questionBuilt({ insideDiameter: base(payload.insideDiameter), pipe: payload.pipe ?? '' }) : [],
     write: async (payload, { id, kept }) => {
       await append(purgeSetUp, payload, { at: visit.id, id, kept });
       onDone?.();
@@ -151,7 +153,8 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
           <Field name="volumes">
             <Segmented aria-label="Volumes to remove" size="large" options={[3, 4, 5].map((value) => ({ value, label: String(value) }))} />
           </Field>
-          <Findings of={built} />
+          {/* Said while it is typed; on writing it down it is asked about. */}
+          {form.asked.length === 0 && <Findings of={built} />}
           {aim && (
             <div className="figures">
               <Figure label="One volume" of={aim.oneVolume} unit={volumeUnit} decimals={volumeDecimals} />
@@ -167,11 +170,12 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
             {(rule?.tolerances ?? [])
               .filter(({ parameter: id }) => (draft.parameters as string[]).includes(id))
               .map(
-                ({ parameter: id, absolute, percent, floor }) =>
-                  `${parameter(id).name} ± ${absolute ?? `${percent} %`}${floor === undefined ? '' : ` (free at or below ${floor})`}`,
+                ({ parameter: id, absolute, percent, floor, small }) =>
+                  `${parameter(id).name} ± ${absolute ?? `${percent} %`}${floor === undefined ? '' : ` (free at or below ${floor})`}${small ? ` (± ${small.percent} % up to ${small.most})` : ''}`,
               )
               .join(', ')}
-            . {rule && shownSource(rule.source)}.
+            {rule && (rule.against === 'median' ? ', against the median of the sets' : ', each set against the one before')}
+            {rule?.apart ? `, at least ${rule.apart / 60} min apart` : ''}. {rule && shownSource(rule.source)}.
           </>
         }
       >

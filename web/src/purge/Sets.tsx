@@ -1,5 +1,6 @@
+import type { AgreedLevel } from '@fonte/core/level';
 import { parameter } from '@fonte/core/parameters';
-import { purgeReading, type ProbeParameter, type PurgeSet, type PurgeState } from '@fonte/core/purge';
+import { purgeReading, questionSet, type ProbeParameter, type PurgeSet, type PurgeState } from '@fonte/core/purge';
 import { showTyped, unitLabel, type Typed } from '@fonte/core/units';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
@@ -28,16 +29,24 @@ function unitOf(sets: readonly PurgeSet[], { of }: Read): string | null {
   return used.size === 1 && only ? unitLabel(only) : null;
 }
 
-function CorrectSet({ set, number, parameters }: { set: PurgeSet; number: number; parameters: readonly ProbeParameter[] }) {
+function CorrectSet({ set, number, purge, atRest }: { set: PurgeSet; number: number; purge: PurgeState; atRest: AgreedLevel | null }) {
+  const { parameters } = purge.setUp!;
+  const before = { ...purge, sets: purge.sets.slice(0, number - 1) };
   return (
-    <Correct entry={set.entry} kind={purgeReading} what={`set ${number}`} stands={draftOf(set)}>
+    <Correct
+      entry={set.entry}
+      kind={purgeReading}
+      what={`set ${number}`}
+      stands={draftOf(set)}
+      ask={(instead) => questionSet(instead, before, atRest, set.at)}
+    >
       {() => <SetFields parameters={parameters} within={['instead']} />}
     </Correct>
   );
 }
 
 /** The sets so far, the last one first on a phone. */
-export function Sets({ purge }: { purge: PurgeState }) {
+export function Sets({ purge, atRest }: { purge: PurgeState; atRest: AgreedLevel | null }) {
   const { round } = useRound();
   const { parameters } = purge.setUp!;
   if (purge.count === 0) return null;
@@ -81,7 +90,7 @@ export function Sets({ purge }: { purge: PurgeState }) {
                 <span className="strong">
                   Set {set.number}, {showTime(set.at, round.plan.zone)}
                 </span>
-                <CorrectSet set={set} number={set.number} parameters={parameters} />
+                <CorrectSet set={set} number={set.number} purge={purge} atRest={atRest} />
               </span>
             ),
           },
@@ -91,7 +100,7 @@ export function Sets({ purge }: { purge: PurgeState }) {
           {
             title: '',
             isDeskOnly: true,
-            render: (set) => <CorrectSet set={set} number={set.number} parameters={parameters} />,
+            render: (set) => <CorrectSet set={set} number={set.number} purge={purge} atRest={atRest} />,
           },
         ]}
       />

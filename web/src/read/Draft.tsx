@@ -38,7 +38,9 @@ export function Draft({ report }: { report: RoundReport }) {
   const { author } = useSession();
   const navigate = useNavigate();
   // What was said of the file stays over a reload, until it is written down.
-  const [said, setSaid, forget] = useDraft<{ mapping: Mapping | null }>(`mapping.${report.sha256}`, { mapping: report.read?.mapping ?? null });
+  const [said, setSaid, forget] = useDraft<{ mapping: Mapping | null }>(`mapping.${report.sha256}`, {
+    mapping: report.read?.mapping ?? null,
+  });
   const mapping = said.mapping ?? undefined;
   const setMapping = (next: Mapping) => setSaid({ mapping: next });
   const {

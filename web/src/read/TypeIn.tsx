@@ -1,7 +1,18 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
-import { readReportWith, takeReport, typedMapping, typedSheet, unitsToType, type TypedResult } from '@fonte/core/read';
+import {
+  readReport,
+  readReportWith,
+  sayPlace,
+  takeReport,
+  textTable,
+  typedMapping,
+  typedSheet,
+  unitsToType,
+  type Mapping,
+  type TypedResult,
+} from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
-import { Button, Input, Select, Table } from 'antd';
+import { Button, Input, Segmented, Select, Table } from 'antd';
 import { useState } from 'react';
 import { call } from '../api/call.ts';
 import { deviceId, useSession } from '../session/session.ts';
@@ -25,6 +36,7 @@ export function TypeIn({ done }: { done: () => void }) {
   const { busy, run, say } = useAction();
   const [typed, setTyped, clear, entryId] = useDraft<Typed>(`typed.${round}`, {});
   const [missing, setMissing] = useState(false);
+  const [decimals, setDecimals] = useState<'point' | 'comma' | null>(null);
   const reported = new Set(
     state.reports.flatMap(({ read, putAside }) => (putAside ? [] : (read?.results ?? []))).map((one) => `${one.bottle} ${one.parameter}`),
   );
@@ -39,18 +51,30 @@ export function TypeIn({ done }: { done: () => void }) {
     return said.result.trim() === '' ? [] : [{ bottle: row.bottle, parameter: row.id, ...said }];
   });
   const withoutUnit = results.filter(({ unit }) => unit === '');
+  // Read here as the server will read it: what has two readings is asked about before it is written.
+  const sheet = typedSheet(results);
+  const mapping: Mapping = decimals ? { ...typedMapping, decimals } : typedMapping;
+  const found = missing && results.length > 0 ? readReport(textTable(new TextEncoder().encode(sheet)), bottlesAtLab(state), mapping) : null;
+  const unread = found && 'draft' in found ? found.draft.unread : [];
+  const isStyleOpen = decimals !== null || unread.some(({ code }) => code === 'thousand-or-decimal');
+  const problemOf = (key: string) => {
+    const line = results.findIndex((one) => `${one.bottle} ${one.parameter}` === key);
+    return line < 0 ? undefined : unread.find((one) => one.line === line + 2);
+  };
 
   const write = () => {
     setMissing(true);
     if (withoutUnit.length > 0) return;
+    const checked = readReport(textTable(new TextEncoder().encode(sheet)), bottlesAtLab(state), mapping);
+    if (!('draft' in checked) || checked.draft.unreadCount > 0) return;
     void run(async () => {
       const by = { author, device: deviceId() };
       const { sha256 } = await call(takeReport, {
         in: { round },
         query: { name: 'typed.csv', from: 'typed', ...by },
-        body: typedSheet(results),
+        body: sheet,
       });
-      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping: typedMapping, by } });
+      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping, by } });
       clear();
       await refresh();
       done();
@@ -60,6 +84,20 @@ export function TypeIn({ done }: { done: () => void }) {
     <section className="stack">
       <h2>Type results in</h2>
       <p className="soft">As they are printed, with a sign such as “&lt;” before the number. What is not on the sheet stays empty.</p>
+      {isStyleOpen && (
+        <p className="row">
+          <span className="strong">Which mark stands before decimals?</span>
+          <Segmented
+            aria-label="Decimals stand after"
+            value={decimals ?? ''}
+            onChange={(value) => setDecimals(value as 'point')}
+            options={[
+              { value: 'point', label: 'A point: 1,234 is a thousand' },
+              { value: 'comma', label: 'A comma: 1.234 is a thousand' },
+            ]}
+          />
+        </p>
+      )}
       <Table<Row>
         dataSource={rows}
         pagination={false}
@@ -70,15 +108,22 @@ export function TypeIn({ done }: { done: () => void }) {
           { title: 'Parameter', render: (_, { id }) => parameter(id).name },
           {
             title: 'Result',
-            render: (_, row) => (
-              <Input
-                aria-label={`Result of ${parameter(row.id).name} in ${row.bottle}`}
-                value={at(row).result}
-                maxLength={40}
-                style={{ width: 120 }}
-                onChange={(event) => set(row, { result: event.target.value })}
-              />
-            ),
+            render: (_, row) => {
+              const problem = problemOf(row.key);
+              return (
+                <>
+                  <Input
+                    aria-label={`Result of ${parameter(row.id).name} in ${row.bottle}`}
+                    value={at(row).result}
+                    maxLength={40}
+                    style={{ width: 120 }}
+                    status={problem ? 'error' : ''}
+                    onChange={(event) => set(row, { result: event.target.value })}
+                  />
+                  {problem && <p className="field-error small">{sayPlace(problem)}</p>}
+                </>
+              );
+            },
           },
           {
             title: 'Unit',

@@ -96,7 +96,7 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
         {!asksResidual
           ? ''
           : minimum === null
-            ? 'This water is not chlorinated: the residual is only recorded.'
+            ? 'This water is not disinfected: free chlorine must read zero here.'
             : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
       <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>

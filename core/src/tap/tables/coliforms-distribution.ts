@@ -222,6 +222,10 @@ export const coliformsDistribution2: Protocol = {
   steps: [
     changed('fitness', {
       departed: 'special',
+      undisinfected: {
+        say: 'Look at the outlet',
+        why: 'An outlet that drips, swivels or stands behind a filter tells about itself, not about the water of the ground.',
+      },
       act: {
         type: 'checks',
         items: [
@@ -240,12 +244,24 @@ export const coliformsDistribution2: Protocol = {
         ],
       },
     }),
-    changed('strip', { departed: 'special', source: 'ISO 19458:2006, purpose a' }),
+    changed('strip', {
+      departed: 'special',
+      source: 'ISO 19458:2006, purpose a',
+      undisinfected: { say: 'Take off what is screwed or clipped on' },
+    }),
     changed('hands', { departed: 'noted' }),
-    changed('flush', { departed: 'special' }),
-    changed('temperature', { departed: 'noted', act: { type: 'measure', parameter: 'temperature', unit: 'degC', stops: [] } }),
+    changed('flush', {
+      departed: 'special',
+      undisinfected: { say: 'Let the water run, full and steady', why: 'The sample is to come out of the ground, not from pipe or spout.' },
+    }),
+    changed('temperature', {
+      departed: 'noted',
+      undisinfected: { why: 'A temperature that no longer changes says that fresh water has arrived.' },
+      act: { type: 'measure', parameter: 'temperature', unit: 'degC', stops: [] },
+    }),
     changed('residual', {
       departed: 'special',
+      undisinfected: { say: 'Measure free chlorine: it must be zero', why: 'Zero is the proof that this is raw water.' },
       source:
         'WHO Guidelines, 4th ed.: at least 0.2 mg/L at the point of delivery, at most 5 mg/L for health; the operator’s own least comes first',
       act: {
