@@ -69,7 +69,9 @@ const unitNext = /^([<>≤≥]?\s*[\d.,\s]*\d(?:e[+-]\d{1,2})?(?:\s*(?:±|\+\/-)
 
 /** A number and the unit behind it in one cell: `0.34 mg/L`. */
 function splitUnit(cell: string): { number: string; unit: CalledUnit } | null {
-  const match = cell.length <= longestResult ? unitNext.exec(cell.trim()) : null;
+  // A number alone needs no second look: most cells are one.
+  if (cell.length > longestResult || !/[a-z%µμ°]/i.test(cell)) return null;
+  const match = unitNext.exec(cell.trim());
   const called = match && unitCalled(match[2]!);
   return called ? { number: match![1]!, unit: called } : null;
 }
@@ -163,8 +165,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if ('code' in held) return held;
   const name = cell('parameter');
   if (words.isQuality(`${cell('kind')}\u0000${name}`)) return fail('parameter', 'quality');
-  const others = row.cells.filter((one) => one !== cell('sample') && one !== held.label && context.bottles.has(one));
-  if (others.length > 0) return fail('sample', 'two-labels', { label: others[0]! });
+  const sample = cell('sample');
+  const other = row.cells.find((one) => one !== '' && one !== sample && one !== held.label && context.bottles.has(one));
+  if (other !== undefined) return fail('sample', 'two-labels', { label: other });
   const called = words.named(name);
   if (!called) return fail('parameter', 'unknown-parameter');
   const { parameter: id } = called;

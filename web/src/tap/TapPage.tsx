@@ -62,24 +62,30 @@ const sampleSays = {
   invalid: { says: 'Spoilt sample: take it anew', kind: 'stop' },
 } as const;
 
-/** What the sample is so far, and why. */
+/** What the sample is so far; why stands below the step. */
 function SampleType({ run }: { run: RunState }) {
   const { says, kind } = sampleSays[run.sample];
-  const reasons = sampleReasons(run, null);
   return (
-    <div>
-      <p className={`word tone-${kind}`}>
-        <Mark kind={kind} />
-        {says}
-      </p>
-      {reasons.length > 0 && (
-        <ul className="small">
-          {reasons.map((reason) => (
-            <li key={JSON.stringify(reason)}>{saySample(reason)}</li>
-          ))}
-        </ul>
-      )}
-    </div>
+    <p className={`word tone-${kind}`}>
+      <Mark kind={kind} />
+      {says}
+    </p>
+  );
+}
+
+/** Every departure and stop of a run, with what it makes of the sample. */
+function Reasons({ run }: { run: RunState }) {
+  const reasons = sampleReasons(run, null);
+  if (reasons.length === 0) return null;
+  return (
+    <section className="stack">
+      <h2>Departures</h2>
+      <ul className="plain">
+        {reasons.map((reason) => (
+          <li key={JSON.stringify(reason)}>{saySample(reason)}</li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -146,18 +152,7 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
             </Link>
           </section>
         )}
-        {run.departures.length > 0 && (
-          <section className="stack">
-            <h2>Departures</h2>
-            <ul>
-              {run.departures.map(({ step, reason }) => (
-                <li key={step.id}>
-                  {step.say}: {reason}
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <Reasons run={run} />
         <Restarts run={run} />
         <Bottles visit={visit} />
       </div>
@@ -177,7 +172,7 @@ function Restarts({ run }: { run: RunState }) {
   return (
     <section className="stack">
       <h2>Started anew</h2>
-      <ul>
+      <ul className="plain">
         {restarted.map(({ step, restarts }) => (
           <li key={step.id}>
             {step.say}: {restarts.join('; ')}

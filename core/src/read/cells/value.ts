@@ -121,8 +121,9 @@ export function readValue(
 ): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
   const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
   if (cell.length > longestResult || qualifier.length > longestResult) return fail('result-long');
-  const apart = plusMinus.exec(cell.trim());
-  const raised = power.exec(apart?.[1] ?? cell.trim());
+  const isPlain = /^[<>]?\d+([.,]\d+)?$/.test(cell);
+  const apart = isPlain ? null : plusMinus.exec(cell.trim());
+  const raised = isPlain ? null : power.exec(apart?.[1] ?? cell.trim());
   const text = (raised?.[1] ?? apart?.[1] ?? cell).trim();
   const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
   const match = word ? null : /^([<>≤≥]?)\s*([-−+]?[.,]?\d[\d.,\s]*?)\s*([A-Z]{1,3})?$/i.exec(text);

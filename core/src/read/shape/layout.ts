@@ -47,11 +47,9 @@ function besideRole(heading: string): 'qualifier' | 'reportingLimit' | 'detectio
 const isFlag = (cell: string) => /^[<>≤≥]/.test(cell) || Object.hasOwn(flagMeanings, bareFlag(cell));
 
 type Cells = Partial<Record<LongRole, string>>;
-const row = (line: number, place: number, of: Cells, places: Partial<Record<LongRole, number>>): TableRow => ({
-  line,
-  cells: longRoles.map((role) => of[role] ?? ''),
-  places: longRoles.map((role) => places[role] ?? place),
-});
+/** Rows of the long table are many: their cells and places are arrays that are filled, not objects that are spread. */
+const cellsOf = (of: Cells): string[] => longRoles.map((role) => of[role] ?? '');
+const placesOf = (place: number, places: Partial<Record<LongRole, number>>): number[] => longRoles.map((role) => places[role] ?? place);
 
 const unknownColumn = (table: LabTable, column: number, code = 'unknown-column'): Unread => ({
   code,
@@ -96,39 +94,43 @@ const atRole = (mapping: Mapping, cells: readonly string[], role: Role): string 
   return column === undefined ? '' : (cells[column] ?? '');
 };
 
+/** What a row of a wide table says of all its results. */
+const ofSample = ['collected', 'collectedTime', 'analysed', 'kind', 'method'] as const;
+/** What stands beside a result, in a column of its own or in a row for all samples. */
+const ofResult = ['unit', 'reportingLimit', 'detectionLimit', 'limit'] as const;
+
 /** A row for each sample, a column for each parameter; rows of units and limits may stand among them. */
 function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Omit<Long, 'mapping'> {
   const { found, unread } = resultColumns(table, mapping, (heading) => named(heading) !== null);
+  const places = found.map(({ column, beside }) => placesOf(column, { ...mapping.columns, ...beside }));
   const of: Partial<Record<LongRole, readonly string[]>> = {};
   const rows: TableRow[] = [];
-  const places: Partial<Record<LongRole, number>> = { ...mapping.columns };
   for (const { line, cells } of table.rows) {
     const sample = atRole(mapping, cells, 'sample');
-    const values = found.map(({ column }) => cells[column] ?? '').filter((cell) => cell !== '');
-    const says = bottles.has(sample) ? null : roleCalled(sample);
-    if (!bottles.has(sample) && values.length > 0 && values.every((cell) => unitCalled(cell) !== null)) {
-      of.unit = cells;
-      continue;
+    if (!bottles.has(sample)) {
+      const says = roleCalled(sample);
+      const values = found.map(({ column }) => cells[column] ?? '').filter((cell) => cell !== '');
+      const role = values.length > 0 && values.every((cell) => unitCalled(cell) !== null) ? 'unit' : says;
+      if (role === 'unit' || role === 'reportingLimit' || role === 'detectionLimit' || role === 'limit' || role === 'method') {
+        of[role] = cells;
+        continue;
+      }
     }
-    if (says === 'reportingLimit' || says === 'detectionLimit' || says === 'limit' || says === 'method') {
-      of[says] = cells;
-      continue;
-    }
-    const same: Cells = {
-      sample,
-      ...Object.fromEntries(
-        (['collected', 'collectedTime', 'analysed', 'kind', 'method'] as const).map((role) => [role, atRole(mapping, cells, role)]),
-      ),
-    };
-    for (const { column, beside } of found) {
+    const same = cellsOf({ sample });
+    for (const role of ofSample) same[longColumns[role]] = atRole(mapping, cells, role);
+    found.forEach(({ column, beside }, index) => {
       const result = cells[column] ?? '';
       const flag = beside.qualifier === undefined ? '' : (cells[beside.qualifier] ?? '');
-      if ((result === '' || notAnalysed.test(result)) && flag === '') continue;
-      const from = (role: LongRole) => (beside[role] === undefined ? (of[role]?.[column] ?? '') : (cells[beside[role]] ?? ''));
-      const limits = { reportingLimit: from('reportingLimit'), detectionLimit: from('detectionLimit'), limit: from('limit') };
-      const texts = { ...same, parameter: table.header[column]!, result, unit: from('unit'), qualifier: flag, ...limits };
-      rows.push(row(line, column, { ...texts, method: same.method || from('method') }, { ...places, ...beside }));
-    }
+      if (flag === '' && (result === '' || notAnalysed.test(result))) return;
+      const long = same.slice();
+      long[longColumns.parameter] = table.header[column]!;
+      long[longColumns.result] = result;
+      long[longColumns.qualifier] = flag;
+      for (const role of ofResult)
+        long[longColumns[role]] = beside[role] === undefined ? (of[role]?.[column] ?? '') : (cells[beside[role]] ?? '');
+      if (long[longColumns.method] === '') long[longColumns.method] = of.method?.[column] ?? '';
+      rows.push({ line, cells: long, places: places[index]! });
+    });
   }
   return { table: { ...table, rows }, unread };
 }
@@ -167,7 +169,7 @@ function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'
         analysed: ofSamples.analysed?.[column] ?? '',
         kind: ofSamples.kind?.[column] ?? '',
       };
-      return [row(line, column, texts, { ...mapping.columns, ...beside })];
+      return [{ line, cells: cellsOf(texts), places: placesOf(column, { ...mapping.columns, ...beside }) }];
     }),
   );
   return { table: { ...table, rows }, unread };
