@@ -3,11 +3,26 @@ import type { AgreedLevel } from '../level/index.ts';
 import { inOwnUnit, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
 import { second } from '../time/index.ts';
 import { base, readNumber } from '../units/index.ts';
-import type { ProbeParameter, purgeReading } from './entries.ts';
+import type { WellPoint } from '../registers/index.ts';
+import { questionBuilt } from './built.ts';
+import type { ProbeParameter, PurgeChoice, purgeReading } from './entries.ts';
 import type { PurgeState } from './purge.ts';
 import type { z } from 'zod';
 
 type Payload = z.infer<typeof purgeReading.payload>;
+
+/** A diameter may differ by such a part from the register's: more, and one of them is wrong. Common practice. */
+const sameBore = 0.05;
+
+/** What is odd about how a purge is set up: a bore too wide, too narrow, or another than the pipe's or the register's. */
+export function questionSetUp(chosen: PurgeChoice, { well }: WellPoint): Finding[] {
+  if (chosen.method !== 'volumes') return [];
+  const inside = base(chosen.insideDiameter);
+  const known = well.insideDiameter;
+  const isOther = known !== undefined && Math.abs(inside - known) > sameBore * known;
+  const other: Finding[] = isOther ? [{ code: 'other-bore', severity: 'question', field: 'insideDiameter', data: { inside, known } }] : [];
+  return [...questionBuilt({ insideDiameter: inside, pipe: chosen.pipe ?? '' }), ...other];
+}
 
 /** A number so many times the one before, or such a part of it, may have slipped its decimal mark or its unit. Common practice. */
 const slip = 8;

@@ -12,6 +12,10 @@ export const purgeFindings: FindingWords = {
     ({ inside, pipe, known }) => `${pipe} is ${show(Number(known), 'mm', 1)} inside, not ${show(Number(inside), 'mm', 1)}.`,
     'A nominal size is no inside diameter. Measure it, or choose another pipe.',
   ],
+  'other-bore': [
+    ({ inside, known }) => `${show(Number(inside), 'mm', 1)} inside; the register says ${show(Number(known), 'mm', 1)}.`,
+    'Is it the unit? If the register is wrong, have it put right.',
+  ],
   'total-fell': [
     'The pumped total is less than at the reading before.',
     'The total counts from the start of the purge. Correct the one that is wrong.',

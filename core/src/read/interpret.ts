@@ -7,6 +7,7 @@ import { flagsOf, legendOf } from './shape/legend.ts';
 import type { Mapping } from './mapping.ts';
 import { apartCodes, doubtCollected, fileWords, reader, readRow, type RowContext } from './row.ts';
 import type { LabTable, TableRow, Unread } from './shape/table.ts';
+import { unitInHeading } from './cells/names.ts';
 import { numberStyle, type NumberStyle } from './cells/value.ts';
 
 export interface Interpretation {
@@ -27,6 +28,18 @@ function styleOf({ rows, preamble }: LabTable, { columns, decimals, flags }: Map
   const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
   const said = flagsOf(legendOf([...preamble, ...short]), flags);
   return { ...(decimals ? { decimals, isSaid: true } : numberStyle(cells())), flags: said };
+}
+
+/** Units that stand in the headings; of a table that was turned only in those that its columns kept. */
+function headedUnits({ header }: LabTable, { columns, layout }: Mapping): RowContext['headed'] {
+  const roles = layout === 'wide' ? [] : (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const);
+  return Object.fromEntries(
+    roles.flatMap((role) => {
+      const column = columns[role];
+      const unit = column === undefined ? null : unitInHeading(header[column] ?? '');
+      return unit ? [[role, unit]] : [];
+    }),
+  );
 }
 
 const isApart = ({ code }: Unread) => (apartCodes as readonly string[]).includes(code);
@@ -92,7 +105,7 @@ export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabe
     if (sample !== undefined) for (const row of table.rows) yield row.cells[sample] ?? '';
   };
   const whose = whoseSamples(bottles, mapping.labels ?? {}, names());
-  const context: RowContext = { mapping, bottles, style, words: fileWords(style), whose };
+  const context: RowContext = { mapping, bottles, style, words: fileWords(style), whose, headed: headedUnits(given, said) };
   const apart: Unread[] = [];
   const strange = table.strange.map((row) => reader(row, mapping).fail('sample', 'other-header'));
   const unread: Unread[] = [...unplaced, ...strange];

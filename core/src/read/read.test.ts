@@ -117,6 +117,19 @@ describe('a file that is made to be slow', () => {
   });
 });
 
+describe('text in two bytes a letter', () => {
+  const text = 'Sample,Analyte,Result\nA-M,Iron,3\n';
+  const little = (mark: boolean) => Buffer.from((mark ? '\ufeff' : '') + text, 'utf16le');
+  it.each([
+    ['with its mark', little(true), 'utf-16le'],
+    ['without one', little(false), 'utf-16le'],
+    ['the other way round', little(true).swap16(), 'utf-16be'],
+    ['the other way round, without a mark', little(false).swap16(), 'utf-16be'],
+  ])('is read %s', (_, bytes, encoding) => {
+    expect(decodeText(new Uint8Array(bytes))).toEqual({ text, encoding });
+  });
+});
+
 describe('the columns', () => {
   it('are proposed by heading, and the limit is never the result', () => {
     expect(proposeMapping(tableOf(`${header}A-N;Nitratos;12,9;mg/L N;0,1;x`)).columns).toEqual({

@@ -109,7 +109,9 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
   empty: { reports: [], told: [], without: [] },
   fits: ({ reports }, entry, around) => {
     if (resultTold.is(entry)) {
-      const { bottle, parameter: id, result } = entry.payload;
+      const { bottle, parameter: id, result, told } = entry.payload;
+      // Only what was is told, not what will be.
+      if (millis(told) > millis(entry.at)) return misfit('told-later', 'payload.told');
       const unfit = ofBottle([id], bottle, around);
       if (unfit || !result) return unfit;
       return questionReading(id, result).some(({ severity }) => severity === 'stop') ? misfit('not-told', 'payload.result') : null;

@@ -109,6 +109,8 @@ export interface RowContext {
   style: NumberStyle;
   words: FileWords;
   whose: (name: string) => Whose;
+  /** Units that stand in the headings of columns. */
+  headed: Partial<Record<Role, CalledUnit | '%'>>;
 }
 
 const notHeld: Partial<Record<Whose['is'], string>> = { none: 'no-label', unknown: 'unknown-label' };
@@ -133,7 +135,7 @@ function unitOf(
   name: Named,
   inCell: CalledUnit | null,
   { cell, fail }: Reader,
-  { mapping, words }: RowContext,
+  { mapping, words, headed }: RowContext,
 ): CalledUnit | null | Unread {
   const own = parameter(name.parameter).unit;
   const written = cell('unit');
@@ -145,7 +147,8 @@ function unitOf(
       ? null
       : words.unit(written);
   if (written !== '' && !inColumn) return fail('unit', 'unknown-unit');
-  const said = [inCell, inColumn, name.unit].filter((one) => one !== null);
+  const inHeading = headed.result && headed.result !== '%' ? headed.result : null;
+  const said = [inCell, inColumn, name.unit, inHeading].filter((one) => one !== null);
   const called = said[0] ?? (noUnitNeeded.has(own) ? { unit: own, as: null } : null);
   if (called && said.some((one) => one.unit !== called.unit)) return fail('unit', 'unit-contradicts');
   if (called && unit(called.unit).dimension !== unit(own).dimension)
@@ -188,7 +191,16 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   const seen = words.limit(cell('detectionLimit'));
   // A word needs no unit, unless a limit stands beside it that does.
   if (!found && !(value.value === null && cell('reportingLimit') === '' && cell('detectionLimit') === '')) return fail('unit', 'no-unit');
-  if (found && [limit, seen].some((one) => one.unit && one.unit.unit !== found.unit)) return fail('reportingLimit', 'limit-unit');
+  const otherUnit = (one: CalledUnit | '%' | null | undefined) => one && found && (one === '%' || one.unit !== found.unit);
+  if (
+    [
+      limit.unit,
+      seen.unit,
+      limit.value === null ? null : context.headed.reportingLimit,
+      seen.value === null ? null : context.headed.detectionLimit,
+    ].some(otherUnit)
+  )
+    return fail('reportingLimit', 'limit-unit');
   if (limit.value !== null && seen.value !== null && seen.value > limit.value) return fail('detectionLimit', 'limits-swapped');
   const basis = basisOf(called, found?.as ?? null, mapping);
   if ('code' in basis) return fail('unit', basis.code);
@@ -201,7 +213,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
   const written = (role: Role, most: number) => cell(role).slice(0, most);
   const optional = (key: string, text: string) => (text === '' ? {} : { [key]: text });
-  const uncertainty = uncertaintyOf(value, cell('uncertainty'), style);
+  const uncertainty = uncertaintyOf(value, withShare(cell('uncertainty'), context.headed.uncertainty), style);
   if (uncertainty === 'unread') return fail('uncertainty', 'not-an-uncertainty');
   const collected = swapped(from, held, context);
   if (collected) return collected;
@@ -231,6 +243,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
 
 /** The unit as it stands in a name. */
 const unitText = (name: string) => (/[([]([^()[\]]*)[)\]]\s*$/.exec(name)?.[1] ?? name.split(/[\s,;_]+/).at(-1) ?? '').slice(0, 80);
+
+/** An uncertainty under a heading that says per cent. */
+const withShare = (text: string, headed: CalledUnit | '%' | undefined) => (headed === '%' && /\d\s*$/.test(text) ? `${text} %` : text);
 
 /** The uncertainty in the unit of the result, as it stands in the cell or in a column of its own; null where there is none. */
 function uncertaintyOf(

@@ -11,6 +11,7 @@ export const readWords: Words = {
   'not-read': 'This report is not read yet.',
   'not-in-round': 'There is no such bottle in this round.',
   'not-of-bottle': 'This is not measured in that bottle.',
+  'told-later': 'This is later than now.',
   'not-told': 'This cannot be a result of it. Is it the unit?',
   'replaces-unsaid': ({ name }) => `${name} says something else about the same. Say whether this report replaces it.`,
 };

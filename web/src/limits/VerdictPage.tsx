@@ -68,15 +68,23 @@ export function VerdictPage() {
   );
 }
 
+/** How much of the leading set was tested at all: what nobody measured, nobody judged. */
+function sayTested({ sets: [lead], visits }: RoundVerdict): string {
+  const known = new Set(lead.rows.map((row) => row.parameter));
+  const tested = new Set(visits.flatMap((visit) => visit.judged.map(({ result }) => result.parameter)).filter((id) => known.has(id)));
+  return `Tested: ${tested.size} of the ${known.size} values that Fonte has of this set.`;
+}
+
 /** What the results were compared with. */
-function Sets({ verdict: { sets } }: { verdict: RoundVerdict }) {
+function Sets({ verdict }: { verdict: RoundVerdict }) {
+  const { sets } = verdict;
   const [first, ...others] = sets;
   return (
     <div className="row between">
       <div className="soft">
         Against {first.name}
         {others.length > 0 ? `; beside it ${others.map((set) => set.name).join(' and ')}` : ''}. Your authority may set stricter values; its
-        word comes first.
+        word comes first. {sayTested(verdict)}
         <details className="small">
           <summary>Sources</summary>
           <ul>

@@ -10,7 +10,7 @@ import {
   purgeMethodIds,
   PurgeChoice,
   purgeSetUp,
-  questionBuilt,
+  questionSetUp,
   type PipeId,
   type ProbeParameter,
   type PurgeMethodId,
@@ -18,7 +18,7 @@ import {
 import { refOf } from '@fonte/core/editions';
 import { belowMark, type WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
-import { base, fromBase, showNumber, type Typed } from '@fonte/core/units';
+import { fromBase, showNumber, type Typed } from '@fonte/core/units';
 import { Checkbox, Segmented, Select } from 'antd';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
@@ -27,7 +27,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { Figure } from '../working/Figure.tsx';
-import { numberError, TypedInput } from '../units/TypedField.tsx';
+import { TypedInput } from '../units/TypedField.tsx';
 import { useUnitSystem } from '../units/system.ts';
 
 interface Draft {
@@ -90,8 +90,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     initial,
     schema: PurgeChoice,
     read,
-    ask: (payload) =>
-      payload.method === 'volumes' ? questionBuilt({ insideDiameter: base(payload.insideDiameter), pipe: payload.pipe ?? '' }) : [],
+    ask: (payload) => questionSetUp(payload, point),
     write: async (payload, { id, kept }) => {
       await append(purgeSetUp, payload, { at: visit.id, id, kept });
       onDone?.();
@@ -104,10 +103,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const method = purgeMethod(draft.method);
   const chosen = PurgeChoice.safeParse(read(draft).value);
   const aim = chosen.success ? method.aim(chosen.data as never, point, agreed) : null;
-  const built =
-    draft.method === 'volumes' && !numberError(draft.insideDiameter)
-      ? questionBuilt({ insideDiameter: base(draft.insideDiameter), pipe: draft.pipe })
-      : [];
+  const built = chosen.success ? questionSetUp(chosen.data, point) : [];
   return (
     <EntryForm of={form} submit={given ? 'Change the set-up' : 'Start the purge'}>
       <Field

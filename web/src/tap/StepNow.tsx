@@ -14,6 +14,7 @@ import {
   type StepAnswer,
 } from '@fonte/core/tap';
 import { sayMisfit, type VisitState } from '@fonte/core/round';
+import { questionReading } from '@fonte/core/parameters';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
@@ -100,6 +101,11 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       const value = { procedure, step: step.id, answer, ...(isDeparture ? { departure: reason } : {}) };
       return { value, problems: problem ? [problem] : [] };
     },
+    // An odd number is asked about before it is written: 20 for 0.20, 45 °C at a cold tap.
+    ask: (_, draft) =>
+      act.type === 'measure' && !detour
+        ? questionReading(act.parameter, draft.reading).filter(({ severity }) => severity === 'question')
+        : [],
     at: (path) => (path === 'reason' ? 'departure' : path.replace(/^answer\.reading\b/, 'reading')),
     write: (payload, { id, kept }) => append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept }),
   });

@@ -186,5 +186,16 @@ export function named(written: string): Named | null {
   return { ...found, as: found.unit?.as ?? found.as };
 }
 
+/** The unit that stands in a heading: `Result (µg/L)`, `RL mg/L`; `%` where it speaks of a share. */
+export function unitInHeading(heading: string): CalledUnit | '%' | null {
+  if (heading.length > longestName) return null;
+  if (heading.includes('%')) return '%';
+  const bracket = /[[(]([^()[\]]*)[)\]]/.exec(heading)?.[1];
+  const inBracket = bracket === undefined ? null : unitCalled(bracket);
+  if (inBracket) return inBracket;
+  const last = heading.trim().split(/[\s,;_]+/);
+  return last.length > 1 ? unitCalled(last.at(-1)!) : null;
+}
+
 /** The parameter a lab's wording means, or null. */
 export const parameterCalled = (name: string): ParameterId | null => named(name)?.parameter ?? null;
