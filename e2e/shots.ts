@@ -19,7 +19,7 @@ async function shot(name: string, size: 'desk' | 'phone' = 'desk'): Promise<void
     await document.fonts.ready;
   });
   await new Promise((resolve) => {
-    setTimeout(resolve, 250);
+    setTimeout(resolve, 700);
   });
   await page.screenshot({ path: join(folder, `${name}.png`) });
   await page.setViewport(desk);

@@ -33,7 +33,10 @@ export function whoseSamples(
     const text = fold(name);
     const isSlip = (one: string) =>
       text.length >= leastLetters && Math.abs(one.length - text.length) <= slip && distance(one, text) <= slip;
-    const near = folded.filter((one) => one.text === text || isSlip(one.text));
+    // A label with something behind it, `-dup` or `(total)`, may be a portion of that bottle, or another one.
+    const near = folded.filter(
+      (one) => one.text === text || isSlip(one.text) || (one.text.length >= leastLetters && text.startsWith(one.text)),
+    );
     const same = near.filter((one) => one.text === text);
     if (near.length > 0) return { is: 'near', labels: (same.length > 0 ? same : near).map((one) => one.label) };
     return hasOurs ? { is: 'other' } : { is: 'unknown' };

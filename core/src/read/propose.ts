@@ -1,18 +1,33 @@
 import type { BottlesByLabel } from './at-lab.ts';
 import { readValue } from './cells/value.ts';
 import type { Mapping } from './mapping.ts';
-import { byHeading } from './shape/heading.ts';
-import { layoutOf } from './shape/layout.ts';
+import { byHeading, roleCalled } from './shape/heading.ts';
+import { holdsFlags, layoutOf } from './shape/layout.ts';
 import type { LabTable } from './shape/table.ts';
 import { roles, type Role } from './tables/headings.ts';
 
 /** Of the columns without a role, the one whose cells most often hold what a result holds, if more than half do. */
 function resultByContent(table: LabTable, taken: ReadonlySet<number>): number | undefined {
-  const sample = table.rows.slice(0, 200);
-  const share = (column: number) => sample.filter((row) => readValue(row.cells[column] ?? '', '').ok).length / sample.length;
   const free = table.header.map((_, column) => column).filter((column) => !taken.has(column));
-  const candidates = free.filter((column) => share(column) > 0.5 && sample.some((row) => /^[<>]/.test(row.cells[column] ?? '')));
+  const sample = table.rows.slice(0, looked);
+  const candidates = free.filter(
+    (column) => shareOfResults(table, column) > 0.5 && sample.some((row) => /^[<>]/.test(row.cells[column] ?? '')),
+  );
   return candidates.length === 1 ? candidates[0] : undefined;
+}
+
+const looked = 200;
+/** The part of a column's cells that can be results. */
+function shareOfResults(table: LabTable, column: number): number {
+  const sample = table.rows.slice(0, looked);
+  return sample.filter((row) => readValue(row.cells[column] ?? '', '').ok).length / sample.length;
+}
+
+/** Whether another column than the one of the results is called so as well, and looks like it. */
+function secondResult(table: LabTable, result: number, taken: ReadonlySet<number>): boolean {
+  return table.header.some(
+    (heading, column) => column !== result && !taken.has(column) && roleCalled(heading) === 'result' && shareOfResults(table, column) > 0.5,
+  );
 }
 
 /** The column in which most labels of ours stand; of several alike, the one whose heading says so. */
@@ -39,7 +54,13 @@ export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Ma
   const layout = layoutOf(table, columns, bottles);
   if (layout === 'wide') return { columns: only(columns, wideRoles), layout };
   if (layout === 'transposed') return { columns: only(columns, transposedRoles), layout };
-  if (columns.result === undefined) {
+  const flags = table.header.flatMap((_, column) =>
+    !Object.values(columns).includes(column) && holdsFlags(table, column) ? [column] : [],
+  );
+  if (columns.qualifier === undefined && flags.length === 1) columns.qualifier = flags[0]!;
+  // Of two columns that are called the result and hold numbers, a person says which it is.
+  if (columns.result !== undefined && secondResult(table, columns.result, new Set(Object.values(columns)))) delete columns.result;
+  else if (columns.result === undefined) {
     const guess = resultByContent(table, new Set(Object.values(columns)));
     if (guess !== undefined) columns.result = guess;
   }

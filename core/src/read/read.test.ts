@@ -405,6 +405,13 @@ describe('reading rows', () => {
     expect(recalled).not.toHaveProperty('labels');
   });
 
+  it('asks which of two columns that are called the result holds it', () => {
+    const table = tableOf('Sample,Analyte,Result,Result 2,Unit\nA-M,Iron,5,50,µg/L\nA-M,Lead,5,5,µg/L');
+    expect(refuseMapping(table, proposeMapping(table))).toMatchObject({ code: 'no-result-column' });
+    const noted = tableOf('Sample,Analyte,Result,Result note,Unit\nA-M,Iron,5,ok then,µg/L\nA-M,Lead,5,,µg/L');
+    expect(proposeMapping(noted).columns.result).toBe(2);
+  });
+
   it('asks about a column of limits that was picked for the result', () => {
     const table = tableOf('Sample,Analyte,RL,Unit\nA-M,Iron,5,µg/L');
     const mapping = { columns: { sample: 0, parameter: 1, result: 2, unit: 3 } };

@@ -138,7 +138,8 @@ function unitOf(
   { mapping, words, headed }: RowContext,
 ): CalledUnit | null | Unread {
   const own = parameter(name.parameter).unit;
-  const written = cell('unit');
+  // Found or not found has no unit of its own.
+  const written = /^\s*(p\/a|presence\s*\/\s*absence|presen[cç]a\s*\/\s*aus[eê]ncia)\s*$/i.test(cell('unit')) ? '' : cell('unit');
   const isT = isPartsPerT(written);
   if (isT && !mapping.ppt) return fail('unit', 'ppt');
   const inColumn: CalledUnit | null = isT

@@ -77,7 +77,8 @@ function Pending({ bottle: { bottle, pointName, parameters } }: { bottle: OpenBo
 /** So many rows are shown here; all of them stand on the page of the report. */
 const shown = 10;
 
-function Rows({ report: { sha256, name, read, settled } }: { report: RoundReport }) {
+/** The rows of a report that nobody understood, until a person says why they do not matter. */
+export function Rows({ report: { sha256, name, read, settled }, isHere = false }: { report: RoundReport; isHere?: boolean }) {
   const { id } = useRound();
   const { unread, rows } = read!;
   const count = unread === 1 ? '1 row of it was' : `${unread} rows of it were`;
@@ -90,7 +91,7 @@ function Rows({ report: { sha256, name, read, settled } }: { report: RoundReport
             {name}: {count} not understood.
           </span>{' '}
           {settled ? `${settled.reason} ` : 'What they say is not in this verdict. '}
-          <Link to={`/rounds/${id}/report`}>To the report</Link>
+          {!isHere && <Link to={`/rounds/${id}/report`}>To the report</Link>}
         </p>
         {!settled && rows.length > 0 && (
           <ul className="small">

@@ -18,6 +18,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { Draft } from './Draft.tsx';
+import { Rows } from './Gaps.tsx';
 import { TypeIn } from './TypeIn.tsx';
 
 /** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
@@ -119,6 +120,7 @@ function Report({ report }: { report: RoundReport }) {
           </Link>
         </div>
       )}
+      {report.read && !report.putAside && report.read.unread > 0 && <Rows report={report} isHere />}
       {report.putAside ? (
         <p className="finding note">
           <Mark kind="note" />

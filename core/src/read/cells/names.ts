@@ -84,7 +84,7 @@ function basisIn(id: ParameterId, name: string): Basis | null {
     return (degrees as Basis | undefined) ?? (folded.startsWith('specificconductance') ? '25' : null);
   }
   const isN =
-    /(as|em|como)n$|stickstoff$|^azotoamoniacal$|^azoteammoniacal$|^azoto?(nitrico|nitroso)|^azotenitrique|^nitrogenonitrico/.test(
+    /(as|em|como)n$|^nitrogen|nitrogen$|stickstoff$|^azotoamoniacal$|^azoteammoniacal$|^azoto?(nitrico|nitroso)|^azotenitrique|^nitrogenonitrico/.test(
       folded,
     ) || /[([]\s*N\s*[)\]]|\bas\s+N\b|\bN\s*[-–]?\s*N[OH][₂₃₄234]|N[OH][₂₃₄234][+-]?\s*[-–]?\s*N\b|[-–]\s*N\b/.test(name);
   return isN ? 'N' : /no3|no2|nh4/.test(folded) ? 'ion' : null;

@@ -46,6 +46,12 @@ function besideRole(heading: string): 'qualifier' | 'reportingLimit' | 'detectio
 
 const isFlag = (cell: string) => /^[<>≤≥]/.test(cell) || Object.hasOwn(flagMeanings, bareFlag(cell));
 
+/** Whether a column holds flags and nothing else. */
+export function holdsFlags(table: Pick<LabTable, 'rows'>, column: number): boolean {
+  const cells = table.rows.map((one) => one.cells[column] ?? '').filter((cell) => cell !== '');
+  return cells.length > 0 && cells.every((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)));
+}
+
 type Cells = Partial<Record<LongRole, string>>;
 /** Rows of the long table are many: their cells and places are arrays that are filled, not objects that are spread. */
 const cellsOf = (of: Cells): string[] => longRoles.map((role) => of[role] ?? '');
@@ -136,7 +142,7 @@ function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): O
 }
 
 /** A row for each parameter, a column for each sample; rows may say of the samples when they were taken. */
-function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'> {
+function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Omit<Long, 'mapping'> {
   const ofSamples: Partial<Record<Role, readonly string[]>> = {};
   const results: TableRow[] = [];
   for (const one of table.rows) {
@@ -146,8 +152,12 @@ function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'
       ofSamples[role] ??= one.cells;
     } else results.push(one);
   }
-  const isSample = (heading: string) => heading !== '' && besideRole(heading) === null;
-  const { found, unread } = resultColumns({ ...table, rows: results }, mapping, isSample);
+  const body = { ...table, rows: results };
+  const labelOf = (column: number) => ofSamples.sample?.[column] ?? table.header[column]!;
+  // A column of flags alone is a sample only where it is called by a label of ours: there all may be “not detected”.
+  const isSample = (heading: string, column: number) =>
+    heading !== '' && besideRole(heading) === null && (bottles.has(labelOf(column)) || !holdsFlags(body, column));
+  const { found, unread } = resultColumns(body, mapping, isSample);
   const rows = results.flatMap(({ line, cells }) =>
     found.flatMap(({ column, beside }) => {
       const result = cells[column] ?? '';
@@ -155,7 +165,7 @@ function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'
       if ((result === '' || notAnalysed.test(result)) && flag === '') return [];
       const from = (role: LongRole) => (beside[role] === undefined ? atRole(mapping, cells, role) : (cells[beside[role]] ?? ''));
       const texts: Cells = {
-        sample: ofSamples.sample?.[column] ?? table.header[column]!,
+        sample: labelOf(column),
         parameter: from('parameter'),
         result,
         unit: from('unit'),
@@ -179,7 +189,7 @@ function fromTransposed(table: LabTable, mapping: Mapping): Omit<Long, 'mapping'
 export function toLong(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Long {
   const layout = mapping.layout ?? 'long';
   if (layout === 'long') return { table, mapping, unread: [] };
-  const turned = layout === 'wide' ? fromWide(table, mapping, bottles) : fromTransposed(table, mapping);
+  const turned = layout === 'wide' ? fromWide(table, mapping, bottles) : fromTransposed(table, mapping, bottles);
   return { ...turned, mapping: { ...mapping, columns: longColumns } };
 }
 

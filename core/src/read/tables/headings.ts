@@ -115,6 +115,9 @@ export const headings: Record<Role, readonly string[]> = {
     'teneur',
   ],
   qualifier: [
+    'q',
+    'flags',
+    'qc',
     'resultqualifier',
     'resultflag',
     'labqualifier',
