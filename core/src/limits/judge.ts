@@ -26,7 +26,7 @@ export const verdictStates: readonly VerdictState[] = [
  * Why a result under a value is no proof that the water meets it: the sample was special or spoilt, what hangs on particles was
  * filtered off, or the pipes had been flushed of what comes from them. A number over a value is over it all the same.
  */
-export const weaknesses = ['invalid', 'special', 'dissolved', 'flushed', 'told'] as const;
+export const weaknesses = ['invalid', 'special', 'contradicted', 'dissolved', 'flushed', 'told'] as const;
 export type Weakness = (typeof weaknesses)[number];
 
 /** What is known of a sample besides its number. */
@@ -34,6 +34,8 @@ export interface Sampled {
   sample: SampleKind;
   /** Told, and not yet reported. */
   isTold: boolean;
+  /** Something else was told than is reported. */
+  isContradicted: boolean;
   /** Filtered water of a supply: what people drink is not. */
   isDissolved: boolean;
   /** Not the water that stood in the pipes. */
@@ -41,8 +43,9 @@ export interface Sampled {
 }
 
 /** Why a result of a parameter would be no proof where it lies under a value; null where it is one. */
-export function weaknessOf(id: ParameterId, { sample, isTold, isDissolved, isFlushed }: Sampled): Weakness | null {
+export function weaknessOf(id: ParameterId, { sample, isTold, isContradicted, isDissolved, isFlushed }: Sampled): Weakness | null {
   if (sample !== 'routine') return sample;
+  if (isContradicted) return 'contradicted';
   if (isDissolved) return 'dissolved';
   if (isFlushed && fromFittings.includes(id)) return 'flushed';
   return isTold ? 'told' : null;

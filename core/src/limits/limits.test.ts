@@ -85,7 +85,7 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
 
   it('says that a number under a value proves nothing where the sample does not stand for the water', () => {
     const of = (id: ParameterId, value: number, how: Partial<Sampled>) => {
-      const sampled = { sample: 'routine', isTold: false, isDissolved: false, isFlushed: false, ...how } as const;
+      const sampled = { sample: 'routine', isTold: false, isContradicted: false, isDissolved: false, isFlushed: false, ...how } as const;
       return judgeResult(result(id, value), euDrinkingWater, '2026-11-23', weaknessOf(id, sampled)).state;
     };
     expect([of('lead', 3, { isFlushed: true }), of('iron', 3, { isFlushed: true }), of('lead', 30, { isFlushed: true })]).toEqual([

@@ -11,6 +11,8 @@ export interface Standing {
   known: number;
   /** The lab will send another report for it. */
   isPreliminary: boolean;
+  /** Something else was told of it than its report says: which of the two holds, the lab must say. */
+  isContradicted: boolean;
 }
 
 /** What was measured: a parameter in a bottle, by its fraction. */
@@ -44,7 +46,7 @@ function ofReports(reports: readonly RoundReport[]): Standing[] {
     const isPreliminary = read.mapping.status === 'preliminary';
     found = [
       ...found.filter((one) => !isReplaced(one)),
-      ...read.results.map((result) => ({ result, report: sha256, known: known(result), isPreliminary })),
+      ...read.results.map((result) => ({ result, report: sha256, known: known(result), isPreliminary, isContradicted: false })),
     ];
   }
   return found;
@@ -56,6 +58,7 @@ function ofWords({ told }: ReadBook): Standing[] {
     report: null,
     known: at,
     isPreliminary: true,
+    isContradicted: false,
     result: {
       line: 0,
       bottle,
@@ -83,14 +86,31 @@ export function standingResults(book: ReadBook): readonly Standing[] {
   return standing;
 }
 
+const isFound = ({ form, value }: LabResult) =>
+  form === 'present' || form === 'uncountable' || form === 'above' || (form === 'value' && value !== 0);
+
+/** A number may be told rounded: by so much, as a part of it. */
+const rounding = 0.1;
+
+/** Whether what was told is another thing than what is reported: found and not found, or two numbers. */
+function isOtherwise(told: LabResult, reported: LabResult): boolean {
+  if (isFound(told) !== isFound(reported)) return true;
+  if (told.form !== 'value' || reported.form !== 'value' || told.value === null || reported.value === null) return false;
+  return Math.abs(told.value - reported.value) > rounding * Math.max(told.value, reported.value);
+}
+
 function workOut(book: ReadBook): Standing[] {
   const reported = ofReports(book.reports);
   const words = ofWords(book);
   const isSame = (a: LabResult, b: LabResult) => a.bottle === b.bottle && a.parameter === b.parameter;
-  const withTold = reported.map((one) => ({
-    ...one,
-    known: Math.min(one.known, ...words.filter(({ result }) => isSame(result, one.result)).map(({ known }) => known)),
-  }));
+  const withTold = reported.map((one) => {
+    const told = words.filter(({ result }) => isSame(result, one.result));
+    return {
+      ...one,
+      known: Math.min(one.known, ...told.map(({ known }) => known)),
+      isContradicted: told.some(({ result }) => isOtherwise(result, one.result)),
+    };
+  });
   // Of two words about one thing the last is the one that stands, from the first on.
   return [...withTold, ...words.filter(({ result }) => !reported.some((one) => isSame(one.result, result)))];
 }

@@ -112,6 +112,7 @@ function judgeVisit(
     const weakness = weaknessOf(result.parameter, {
       sample: bottle.sample,
       isTold: one.report === null,
+      isContradicted: one.isContradicted,
       isDissolved: isDissolved && use === 'supply',
       isFlushed: type === 'tap' && bottle.rule !== 'lead',
     });

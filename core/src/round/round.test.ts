@@ -362,6 +362,23 @@ describe('verdict and follow-up', () => {
     ).toBe('payload.parameter');
   });
 
+  it('believes neither what was told nor what is reported where they differ, until the lab says which', () => {
+    book.sampleTap();
+    handOver([bacteria]);
+    const told = book.write(
+      resultTold,
+      { bottle: bacteria, parameter: 'ecoli', result: null, told: instantAt(book.now, -60), by: 'the lab' },
+      { minutes: 20 * 60 },
+    );
+    reportOf([found('coliforms', 0, bacteria), found('ecoli', 0, bacteria)]);
+    const ecoli = () => state().verdict!.visits[0]!.judged.find(({ result }) => result.parameter === 'ecoli')!.verdict;
+    expect(ecoli()).toMatchObject({ state: 'proves-nothing', weakness: 'contradicted' });
+    expect(state().followUps.map(({ id }) => id.split(':')[0])).toEqual(['ask-which-holds']);
+    book.correct(told, 'it was another client’s');
+    expect(ecoli()).toMatchObject({ state: 'meets', weakness: null });
+    expect(state().followUps).toEqual([]);
+  });
+
   it('waits for what was asked for until somebody says that it will not come', () => {
     book.sampleTap();
     const form = handOver([bacteria]);

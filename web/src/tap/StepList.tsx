@@ -1,6 +1,6 @@
 import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
 import { showTyped } from '@fonte/core/units';
-import { wallTime } from '@fonte/core/time';
+import { showDate, wallTime } from '@fonte/core/time';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Field } from '../form/Field.tsx';
@@ -22,7 +22,12 @@ function answered(run: RunStep): string {
 /** All steps of the run: what was done and when, what is now, what comes. A step done can be struck and done again. */
 export function StepList({ run }: { run: RunState }) {
   const { round } = useRound();
-  const seconds = (at: number) => `${wallTime(at, round.plan.zone).time}:${String(new Date(at).getUTCSeconds()).padStart(2, '0')}`;
+  const started = wallTime(run.startedAt, round.plan.zone).date;
+  /** With its day where it is another than the run's: what is stale is seen to be. */
+  const seconds = (at: number) => {
+    const { date, time } = wallTime(at, round.plan.zone);
+    return `${date === started ? '' : `${showDate(date)}, `}${time}:${String(new Date(at).getUTCSeconds()).padStart(2, '0')}`;
+  };
   return (
     <ol className="step-list plain">
       {run.steps.map((one) => (

@@ -148,9 +148,16 @@ const rules2026c: readonly FollowUpRule[] = [
     }),
   {
     id: 'proves-nothing',
-    when: { parameters: ['coliforms', 'ecoli'], states: ['proves-nothing'], use: 'supply' },
+    when: { parameters: ['coliforms', 'ecoli'], states: ['proves-nothing'], use: 'supply', sample: 'special' },
     due: { hours: 72 },
     do: 'Nothing was found, and the sample was no routine one. A routine sample is still owed: plan it.',
+    source: 'Common practice',
+  },
+  {
+    id: 'ask-which-holds',
+    when: { parameters: ['coliforms', 'ecoli'], states: ['proves-nothing'], use: 'supply', sample: 'routine' },
+    due: { endOfDay: true },
+    do: 'Ask the lab what holds: something was told that no report says, or another thing than the report.',
     source: 'Common practice',
   },
 ];
