@@ -1,6 +1,7 @@
-import type { SampleKind } from '../bottles/index.ts';
 import { struck, type Aside, type Entry, type Misfit } from '../book/index.ts';
-import { stages, type Stage } from '../bottles/index.ts';
+import { stages, type SampleKind, type Stage } from '../bottles/index.ts';
+import type { VerdictState } from '../limits/index.ts';
+import { measuredOf } from '../read/index.ts';
 import type { BottleState } from './bottle.ts';
 import { fold, type RoundState } from './fold.ts';
 
@@ -11,7 +12,7 @@ export type Consequence =
   | { code: 'sample'; point: string; to: SampleKind }
   | { code: 'stage-back'; bottle: string; from: Stage; to: Stage }
   | { code: 'deadline'; bottle: string; to: number }
-  | { code: 'verdict'; point: string; parameter: string; to: string };
+  | { code: 'verdict'; point: string; parameter: string; to: VerdictState };
 
 export interface Foreseen {
   /** Why the entry itself would stand aside, or null. */
@@ -31,12 +32,12 @@ function bottleConsequences(before: BottleState, after: BottleState): Consequenc
 function verdictConsequences(before: RoundState, after: RoundState): Consequence[] {
   const known = new Map(
     (before.verdict?.visits ?? []).flatMap((visit) =>
-      visit.judged.map(({ result, verdict }) => [`${result.bottle} ${result.parameter}`, verdict.state] as const),
+      visit.judged.map(({ result, verdict }) => [measuredOf(result), verdict.state] as const),
     ),
   );
   return (after.verdict?.visits ?? []).flatMap((visit) =>
     visit.judged.flatMap(({ result, verdict }): Consequence[] => {
-      const was = known.get(`${result.bottle} ${result.parameter}`);
+      const was = known.get(measuredOf(result));
       return was === undefined || was === verdict.state
         ? []
         : [{ code: 'verdict', point: visit.pointName, parameter: result.parameter, to: verdict.state }];
