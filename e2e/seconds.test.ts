@@ -158,7 +158,12 @@ describe.sequential('a blank and a duplicate', () => {
     const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
     expect(label).toMatch(/-MW2-M-FR$/);
     await see(page, `Open ${label.replace('FR', 'FS')}, the water that the lab supplied`);
-    await click(page, 'Filled and capped');
+    await click(page, 'Filled earlier');
+    await click(page, 'Filled and capped then');
+    await see(page, 'Say why, in a few words.');
+    await type(page, 'Why not now', 'hands full at the well');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Filled and capped then');
     await see(page, 'The purge comes first');
   });
 });
