@@ -55,6 +55,8 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await see(page, '2 November 2026 is past. Is that the day?');
     await tick(page, 'It is so');
     await click(page, 'Plan it');
+    // The code stands on the form already: only the round's own page has its book.
+    await see(page, 'Field book');
     await see(page, '261102A');
   });
 

@@ -274,6 +274,18 @@ describe('a report', () => {
     ]);
   });
 
+  it('that is a workbook is asked about only where a text may be a thousand or a decimal: its numbers have one reading', async () => {
+    const sheet = (value: string | number) =>
+      workbookOf({
+        Results: [
+          ['Sample', 'Analyte', 'Result', 'Unit'],
+          [nitrogen, 'Nitrate', value, 'mg/L NO3'],
+        ],
+      });
+    expect((await draft(await sha(upload(sheet(1.234))))).results).toMatchObject([{ value: 1.234 }]);
+    expect(await draft(await sha(upload(sheet('1.234'))))).toMatchObject({ results: [], questions: [{ code: 'thousand-or-decimal' }] });
+  });
+
   it('of which several sheets hold tables is not guessed at, nor a ZIP that is no workbook', async () => {
     const table = csv
       .trim()

@@ -5,7 +5,9 @@ import { whoseSamples } from './labels.ts';
 import { toLong } from './shape/layout.ts';
 import { flagsOf, legendOf } from './shape/legend.ts';
 import type { Mapping } from './mapping.ts';
-import { apartCodes, doubtCollected, fileWords, reader, readRow, type RowContext } from './row.ts';
+import { doubtCollected } from './collected.ts';
+import { byFilling, fileWords, reader, type RowContext } from './context.ts';
+import { apartCodes, readRow } from './row.ts';
 import type { LabTable, TableRow, Unread } from './shape/table.ts';
 import { unitInHeading } from './cells/names.ts';
 import { numberStyle, type NumberStyle } from './cells/value.ts';
@@ -20,14 +22,17 @@ export interface Interpretation {
 }
 
 /** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
-function styleOf({ rows, preamble }: LabTable, { columns, decimals, flags }: Mapping): NumberStyle {
+function styleOf({ rows, preamble, hasNumbers }: LabTable, { columns, decimals, flags }: Mapping): NumberStyle {
   const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap((role) => columns[role] ?? []);
   const cells = function* () {
     for (const { cells: row } of rows) for (const column of numbers) yield row[column] ?? '';
   };
   const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
   const said = flagsOf(legendOf([...preamble, ...short]), flags);
-  return { ...(decimals ? { decimals, isSaid: true } : numberStyle(cells())), flags: said };
+  const shown = numberStyle(cells());
+  // Numbers that came as numbers have one reading; where a text among them has a comma, nobody can tell which are which.
+  const own = hasNumbers && shown.decimals === 'unknown' ? { ...shown, decimals: 'point' as const } : shown;
+  return { ...(decimals ? { decimals, isSaid: true } : own), flags: said };
 }
 
 /** Units that stand in the headings; of a table that was turned only in those that its columns kept. */
@@ -105,7 +110,15 @@ export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabe
     if (sample !== undefined) for (const row of table.rows) yield row.cells[sample] ?? '';
   };
   const whose = whoseSamples(bottles, mapping.labels ?? {}, names());
-  const context: RowContext = { mapping, bottles, style, words: fileWords(style), whose, headed: headedUnits(given, said) };
+  const context: RowContext = {
+    mapping,
+    bottles,
+    style,
+    words: fileWords(style),
+    whose,
+    filledAt: byFilling(bottles),
+    headed: headedUnits(given, said),
+  };
   const apart: Unread[] = [];
   const strange = table.strange.map((row) => reader(row, mapping).fail('sample', 'other-header'));
   const unread: Unread[] = [...unplaced, ...strange];

@@ -1,94 +1,19 @@
-import { type BottleAtLab, type BottlesByLabel } from './at-lab.ts';
+import type { BottleAtLab } from './at-lab.ts';
 import { type Basis } from './tables/bases.ts';
-import type { Data } from '../findings/index.ts';
 import { parameter } from '../parameters/index.ts';
 import { convert, unit, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
-import { possibleDays, timeOfDay } from './cells/dates.ts';
-import { isQuality, type Whose } from './labels.ts';
+import { swapped } from './collected.ts';
+import { reader, splitUnit, type Reader, type RowContext } from './context.ts';
+import type { Whose } from './labels.ts';
 import type { Mapping, Role } from './mapping.ts';
-import { fractionCalled, isPartsPerT, named, unitCalled, type CalledUnit, type Named } from './cells/names.ts';
+import { isPartsPerT, type CalledUnit, type Named } from './cells/names.ts';
 import { basisQuestions } from './tables/bases.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
-import { longestResult, readValue, type NumberStyle } from './cells/value.ts';
+import { readValue, type NumberStyle } from './cells/value.ts';
 
 /** A row set apart: it was understood, and is no result of this round. */
 export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
-
-export interface Reader {
-  cell: (role: Role) => string;
-  fail: (role: Role, code: string, data?: Data) => Unread;
-}
-
-export function reader(row: TableRow, mapping: Mapping): Reader {
-  const at = (role: Role) => mapping.columns[role];
-  const cell = (role: Role) => {
-    const column = at(role);
-    return column === undefined ? '' : (row.cells[column] ?? '');
-  };
-  return {
-    cell,
-    fail: (role, code, data) => {
-      const column = at(role) ?? 0;
-      return {
-        code,
-        ...(data ? { data } : {}),
-        line: row.line,
-        column: (row.places?.[column] ?? column) + 1,
-        cell: cell(role).slice(0, 80),
-      };
-    },
-  };
-}
-
-/** A function of texts that a file repeats from row to row, worked out once for each. */
-function once<R>(work: (text: string) => R): (text: string) => R {
-  const known = new Map<string, R>();
-  return (text) => {
-    let result = known.get(text);
-    if (result === undefined) known.set(text, (result = work(text)));
-    return result;
-  };
-}
-
-/** A cell of a limit with the unit that may stand behind its number. */
-interface LimitCell {
-  value: number | null;
-  unit: CalledUnit | null;
-}
-
-function limitCell(text: string, style: NumberStyle): LimitCell {
-  const read = readValue(text, '', style);
-  if (read.ok) return { value: read.value, unit: null };
-  const split = splitUnit(text);
-  const number = split && readValue(split.number, '', style);
-  return number?.ok ? { value: number.value, unit: split!.unit } : { value: null, unit: null };
-}
-
-const unitNext = /^([<>≤≥]?\s*[\d.,\s]*\d(?:e[+-]\d{1,2})?(?:\s*(?:±|\+\/-)\s*[\d.,]+)?)\s*([^\d\s.,±].{0,40})$/i;
-
-/** A number and the unit behind it in one cell: `0.34 mg/L`. */
-function splitUnit(cell: string): { number: string; unit: CalledUnit } | null {
-  // A number alone needs no second look: most cells are one.
-  if (cell.length > longestResult || !/[a-z%µμ°]/i.test(cell)) return null;
-  const match = unitNext.exec(cell.trim());
-  const called = match && unitCalled(match[2]!);
-  return called ? { number: match![1]!, unit: called } : null;
-}
-
-/** What the words of a file mean; its reporting limits, unlike its results, are few. */
-export function fileWords(style: NumberStyle) {
-  return {
-    named: once(named),
-    unit: once(unitCalled),
-    fraction: once((text) => fractionCalled(text, { letters: true })),
-    days: once(possibleDays),
-    time: once(timeOfDay),
-    limit: once((text) => limitCell(text, style)),
-    isQuality: once((text) => isQuality(...(text.split('\u0000') as [string, string]))),
-  };
-}
-export type FileWords = ReturnType<typeof fileWords>;
 
 const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
 
@@ -100,17 +25,6 @@ function basisOf(name: Named, unitAs: Basis | null, mapping: Mapping): { as: Bas
   const question = basisQuestions.find((one) => one.ways.every((way) => way in ways))!;
   const as = unitAs ?? name.as ?? mapping[question.key];
   return as ? { as } : { code: question.code };
-}
-
-/** Everything that a row is read with. */
-export interface RowContext {
-  mapping: Mapping;
-  bottles: BottlesByLabel;
-  style: NumberStyle;
-  words: FileWords;
-  whose: (name: string) => Whose;
-  /** Units that stand in the headings of columns. */
-  headed: Partial<Record<Role, CalledUnit | '%'>>;
 }
 
 const notHeld: Partial<Record<Whose['is'], string>> = { none: 'no-label', unknown: 'unknown-label' };
@@ -262,32 +176,4 @@ function uncertaintyOf(
   if (text === '' || notAnalysed.test(text)) return null;
   const read = readValue(text.replace(/\s*%\s*$/, ''), '', style);
   return read.ok && read.value !== null ? of({ value: read.value, isShare: /%\s*$/.test(text) }) : 'unread';
-}
-
-/** A time of collection to the minute that is another point's and not this one's: the lab may have changed two samples. */
-function swapped(
-  { cell, fail }: Reader,
-  { label, bottle }: { label: string; bottle: BottleAtLab },
-  { bottles, words, mapping }: RowContext,
-): Unread | null {
-  const time = words.time(cell('collectedTime')) ?? words.time(cell('collected'));
-  const days = words.days(cell('collected'));
-  if (!time || !bottle.filledTime || bottle.filledTime === time || (days.length > 0 && !days.includes(bottle.filledOn))) return null;
-  const said = mapping.labels;
-  if (said && Object.hasOwn(said, cell('sample'))) return null;
-  const same = [...bottles].filter(([, one]) => one.filledTime === time && one.filledOn === bottle.filledOn);
-  const other = same.find(([, one]) => one.visit !== bottle.visit);
-  if (!other || same.some(([, one]) => one.visit === bottle.visit)) return null;
-  return fail('collected', 'swapped', { label: other[0], own: label });
-}
-
-/** Where the day or the time of collection in a row is another than the book's; an empty cell says nothing. */
-export function doubtCollected(row: TableRow, { mapping, words, bottles }: RowContext, label: string): Unread | null {
-  const { cell, fail } = reader(row, mapping);
-  const { filledOn, filledTime } = bottles.get(label)!;
-  const written = cell('collected');
-  if (written !== '' && !words.days(written).includes(filledOn)) return fail('collected', 'other-day', { day: filledOn });
-  const time = words.time(cell('collectedTime')) ?? words.time(written);
-  if (!time || !filledTime || time === filledTime) return null;
-  return fail(cell('collectedTime') === '' ? 'collected' : 'collectedTime', 'other-time', { time: filledTime });
 }

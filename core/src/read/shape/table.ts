@@ -22,6 +22,8 @@ export interface LabTable {
   preamble: TableRow[];
   /** Rows below a header of other names, which cannot be read by the first one. */
   strange: TableRow[];
+  /** The file itself knows its numbers: they came as such, and were written down here with a point. */
+  hasNumbers?: true;
 }
 
 /** What the words of a code need. */
@@ -163,10 +165,15 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
   return tableIn(all, parsed.meta.delimiter);
 }
 
-/** The table that rows of cells hold, from a format that has rows and cells of its own; each row is a line. */
-export function tableOfRows(rows: readonly string[][]): { table: LabTable } | { refusal: Refusal } {
+/**
+ * The table that rows of cells hold, from a format that has rows and cells of its own; each row is a line. `hasNumbers` where its
+ * numbers are no texts.
+ */
+export function tableOfRows(rows: readonly string[][], hasNumbers = false): { table: LabTable } | { refusal: Refusal } {
   const all = rows.map((cells, index): TableRow => ({ line: index + 1, cells: cells.map((cell) => cell.trim()) }));
-  return all.some((row) => !isBlank(row)) ? tableIn(all, '') : refusal('empty');
+  if (all.every(isBlank)) return refusal('empty');
+  const found = tableIn(all, '');
+  return 'table' in found && hasNumbers ? { table: { ...found.table, hasNumbers } } : found;
 }
 
 /** Finds the header among rows, and what stands below it. */

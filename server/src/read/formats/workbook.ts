@@ -37,7 +37,11 @@ export const workbook: ReportFormat = {
     try {
       const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => ({
         name: sheet,
-        parsed: tableOfRows(data.map((row) => row.map(textOf))),
+        // A text that may be a thousand or a decimal is asked about; a number of the sheet is one already.
+        parsed: tableOfRows(
+          data.map((row) => row.map(textOf)),
+          !data.some((row) => row.some((cell) => typeof cell === 'string' && /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(cell.trim()))),
+        ),
       }));
       const tables = sheets.flatMap(({ name, parsed }) => ('table' in parsed ? [{ name, table: parsed.table }] : []));
       if (tables.length > 1) return severalSheets(tables.map(({ name }) => name));
