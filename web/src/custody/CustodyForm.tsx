@@ -58,7 +58,13 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
   );
   const stops = findings.filter(({ severity }) => severity === 'stop');
   const whole = findings.filter((finding) => !lines.some((line) => line.bottle.id === finding.field));
-  const refused = new Set(stops.map((finding) => finding.field));
+  const marked = new Set(stops.map((finding) => finding.field));
+  // A spoilt sample is ours to know: the lab would take it.
+  const refused = new Set(
+    stops
+      .filter(({ code, field }) => code !== 'sample-spoilt' && lines.some(({ bottle }) => bottle.id === field))
+      .map(({ field }) => field),
+  );
   return (
     <EntryForm
       of={form}
@@ -76,7 +82,7 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
             label="The form"
             rows={lines}
             rowKey={(line) => line.bottle.id}
-            rowClass={(line) => (refused.has(line.bottle.id) ? 'refused' : '')}
+            rowClass={(line) => (marked.has(line.bottle.id) ? 'refused' : '')}
             columns={[
               {
                 title: 'Bottle',
@@ -142,7 +148,11 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
       {stops.length > whole.filter((finding) => finding.severity === 'stop').length && (
         <p className="word tone-stop">
           <Mark kind="stop" />
-          {refused.size === 1 ? 'The lab would refuse a bottle' : 'The lab would refuse bottles'}
+          {refused.size === 0
+            ? 'A sample here is spoilt'
+            : refused.size === 1
+              ? 'The lab would refuse a bottle'
+              : 'The lab would refuse bottles'}
         </p>
       )}
       {stops.length === 0 && (
