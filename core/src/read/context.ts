@@ -5,7 +5,7 @@ import { fractionCalled, named, unitCalled, type CalledUnit } from './cells/name
 import { longestResult, readValue, type NumberStyle } from './cells/value.ts';
 import { isQuality, type Whose } from './labels.ts';
 import type { Mapping, Role } from './mapping.ts';
-import type { TableRow, Unread } from './shape/table.ts';
+import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
 
 export interface Reader {
   cell: (role: Role) => string;
@@ -43,18 +43,20 @@ function once<R>(work: (text: string) => R): (text: string) => R {
   };
 }
 
-/** A cell of a limit with the unit that may stand behind its number. */
+/** A cell of a limit with the unit that may stand behind its number; `code` where it holds something that is none. */
 interface LimitCell {
   value: number | null;
   unit: CalledUnit | null;
+  code?: string;
 }
 
 function limitCell(text: string, style: NumberStyle): LimitCell {
-  const read = readValue(text, '', style);
-  if (read.ok) return { value: read.value, unit: null };
+  if (text === '' || notAnalysed.test(text)) return { value: null, unit: null };
   const split = splitUnit(text);
-  const number = split && readValue(split.number, '', style);
-  return number?.ok ? { value: number.value, unit: split!.unit } : { value: null, unit: null };
+  const read = readValue(split?.number ?? text, '', style);
+  if (!read.ok || read.value === null)
+    return { value: null, unit: null, code: read.ok || read.code !== 'thousand-or-decimal' ? 'not-a-limit' : read.code };
+  return { value: read.value, unit: split?.unit ?? null };
 }
 
 const unitNext = /^([<>≤≥]?\s*[\d.,\s]*\d(?:e[+-]\d{1,2})?(?:\s*(?:±|\+\/-)\s*[\d.,]+)?)\s*([^\d\s.,±].{0,40})$/i;

@@ -104,6 +104,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if (found && 'code' in found) return found;
   const limit = words.limit(cell('reportingLimit'));
   const seen = words.limit(cell('detectionLimit'));
+  // What the lab could see decides what a number says: a limit that cannot be read is no limit of nothing.
+  if (limit.code) return fail('reportingLimit', limit.code);
+  if (seen.code) return fail('detectionLimit', seen.code);
   // A word needs no unit, unless a limit stands beside it that does.
   if (!found && !(value.value === null && cell('reportingLimit') === '' && cell('detectionLimit') === '')) return fail('unit', 'no-unit');
   const otherUnit = (one: CalledUnit | '%' | null | undefined) => one && found && (one === '%' || one.unit !== found.unit);

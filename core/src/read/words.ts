@@ -62,6 +62,7 @@ const placeWords: Words = {
   fraction: 'Total or dissolved? Other rows of this file say it. Choose it above.',
   ppt: 'Parts in a thousand or in a million million? Choose it above.',
   'conductivity-at': 'At 20 or at 25 °C? Neither name nor unit says it. Choose it above.',
+  'not-a-limit': 'This is no limit that can be read, and without it nobody knows what the lab could see.',
   'limit-unit': 'The limit beside it has another unit.',
   'limits-swapped': 'The detection limit is over the reporting limit. Are the columns exchanged?',
   'not-an-uncertainty': 'This is no uncertainty.',
