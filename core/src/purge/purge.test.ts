@@ -123,6 +123,29 @@ describe('stability', () => {
     expect(judgeStability(criterion('epa-1996@2026-1'), clear, ['turbidity']).stable).toBe(false);
   });
 
+  it('is not stable by numbers that are read more coarsely than they may differ', () => {
+    const sets: ReadingSet[] = Array.from({ length: 3 }, () => ({ ph: 7, conductivity: 570, redox: 100, oxygen: 4, turbidity: 8 }));
+    const epa = criterion('epa-1996@2026-2');
+    const fine = { ph: 0.01, conductivity: 1, redox: 1, oxygen: 0.01, turbidity: 0.1 };
+    expect(judgeStability(epa, sets, undefined, fine).stable).toBe(true);
+    const coarse = judgeStability(epa, sets, undefined, { ...fine, ph: 1 });
+    expect(coarse.heldUpBy.map((one) => [one.parameter, one.state, sayStability(one.because)])).toEqual([
+      ['ph', 'coarse', 'read in steps of 1.00, ± 0.10 allowed: read finer'],
+    ]);
+  });
+
+  it('lets conductivity of dilute water differ by five per cent, and other water by three', () => {
+    // USGS National Field Manual, ch. A6.0, table 6.0-1.
+    const usgs = criterion('usgs-nfm@2026-2');
+    const holds = (values: number[]) =>
+      judgeStability(
+        usgs,
+        values.map((conductivity) => ({ conductivity })),
+        ['conductivity'],
+      ).stable;
+    expect([holds([90, 90, 90, 90, 94]), holds([500, 500, 500, 500, 520])]).toEqual([true, false]);
+  });
+
   it('takes the median of five sets where the source does', () => {
     const sets = [7.0, 7.1, 7.05, 7.12, 7.0].map((ph) => ({ ph }));
     expect(judgeStability(criterion('usgs-nfm@2026-1'), sets, ['ph']).parameters[0]).toMatchObject({

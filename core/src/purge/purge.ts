@@ -1,14 +1,14 @@
 import { misfit, Trail, type Ask, type Entry, type Misfit, type Room } from '../book/index.ts';
 import type { Finding } from '../findings/index.ts';
 import type { AgreedLevel } from '../level/index.ts';
-import { inOwnUnit, type ParameterId } from '../parameters/index.ts';
+import { inOwnUnit, parameter, type ParameterId } from '../parameters/index.ts';
 import type { Point, WellPoint } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
-import { base, type Typed } from '../units/index.ts';
+import { base, convert, decimalsOf, type Typed } from '../units/index.ts';
 import { criteria, type Criterion } from './criteria.ts';
 import { purgeEnded, purgeReading, purgeSetUp, type ProbeParameter, type PurgeChoice } from './entries.ts';
 import { purgeMethod, type PurgeAim, type PurgeMethod } from './methods/index.ts';
-import { judgeStability, type ReadingSet, type Stability } from './stability.ts';
+import { judgeStability, type ReadingSet, type ReadingSteps, type Stability } from './stability.ts';
 
 export interface PurgeSet {
   entry: string;
@@ -115,11 +115,25 @@ function readingSets(sets: readonly PurgeSet[]): ReadingSet[] {
   );
 }
 
+/** The coarsest step in which each parameter was read, as it was typed, in its own unit. */
+function readingSteps(sets: readonly PurgeSet[]): ReadingSteps {
+  const steps: ReadingSteps = {};
+  for (const { values } of sets) {
+    for (const [id, typed] of Object.entries(values) as [ProbeParameter, Typed][]) {
+      const own = parameter(id).unit;
+      const step = convert(10 ** -decimalsOf(typed), typed.unit, own) - convert(0, typed.unit, own);
+      steps[id] = Math.max(steps[id] ?? 0, step);
+    }
+  }
+  return steps;
+}
+
 /** The purge of one visit by casing volumes, against the level that stands. */
 export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
   const setUp = setUpState(book, point, level);
   const aim = setUp?.aim ?? null;
-  const stability = setUp?.rule ? judgeStability(setUp.rule, readingSets(book.sets.last(setUp.rule.sets)), setUp.parameters) : null;
+  const window = setUp?.rule ? book.sets.last(setUp.rule.sets) : [];
+  const stability = setUp?.rule ? judgeStability(setUp.rule, readingSets(window), setUp.parameters, readingSteps(window)) : null;
   return {
     setUp,
     get sets() {

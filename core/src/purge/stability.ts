@@ -5,13 +5,16 @@ import type { Criterion, Tolerance } from './tables/criteria.ts';
 /** One set of readings, each in its parameter's own unit; a parameter that was not read is absent. */
 export type ReadingSet = Partial<Record<ParameterId, number>>;
 
+/** The step in which each parameter was read, in its own unit: 0.1 for a meter that shows 7.4. */
+export type ReadingSteps = Partial<Record<ParameterId, number>>;
+
 /**
- * What one parameter does: `holding` within its band over the required sets, `moving` out of it, `short` of sets, or
- * `unread` so far.
+ * What one parameter does: `holding` within its band over the required sets, `moving` out of it, `short` of sets, read in steps too
+ * `coarse` for its band, or `unread` so far.
  */
 export interface ParameterVerdict {
   parameter: ParameterId;
-  state: 'holding' | 'moving' | 'short' | 'unread';
+  state: 'holding' | 'moving' | 'short' | 'coarse' | 'unread';
   /** The values of the window, oldest first, in the parameter's unit. */
   window: number[];
   /** Middle of the band the next reading is judged by, and its half width; null before the first reading. */
@@ -43,7 +46,7 @@ function halfWidth(tolerance: Tolerance, reference: number): number {
 /** Compares with a hair's allowance, so that 7.45 and 7.35 do agree within 0.1. */
 const within = (difference: number, half: number) => Math.abs(difference) <= half + 1e-9;
 
-function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[]): ParameterVerdict {
+function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[], steps: ReadingSteps): ParameterVerdict {
   const id = tolerance.parameter;
   const values = sets.map((set) => set[id]);
   const recent = values.slice(-rule.sets);
@@ -60,6 +63,16 @@ function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[
   if (floor !== undefined && window.every((value) => value <= floor)) {
     return { parameter: id, state: 'holding', window, band, because: { code: 'at-floor', data: { parameter: id, floor } } };
   }
+  const step = steps[id];
+  // Numbers that are read more coarsely than they may differ agree of themselves.
+  if (step !== undefined && step > band.half + 1e-9)
+    return {
+      parameter: id,
+      state: 'coarse',
+      window,
+      band,
+      because: { code: 'too-coarse', data: { parameter: id, step, allowed: band.half } },
+    };
   const deviations =
     rule.against === 'median'
       ? window.map((value) => ({ by: value - reference, half: band.half }))
@@ -79,11 +92,17 @@ function judge(tolerance: Tolerance, rule: Criterion, sets: readonly ReadingSet[
  * read at least once counts; one that was never read is listed in `ignored` by the caller's choice of `chosen`.
  *
  * @param chosen the parameters to judge; by default all of the criterion
+ * @param steps the coarsest step in which each was read in these sets; not looked at where it is left out
  */
-export function judgeStability(rule: Criterion, sets: readonly ReadingSet[], chosen?: readonly ParameterId[]): Stability {
+export function judgeStability(
+  rule: Criterion,
+  sets: readonly ReadingSet[],
+  chosen?: readonly ParameterId[],
+  steps: ReadingSteps = {},
+): Stability {
   const parameters = rule.tolerances
     .filter((tolerance) => !chosen || chosen.includes(tolerance.parameter))
-    .map((tolerance) => judge(tolerance, rule, sets));
+    .map((tolerance) => judge(tolerance, rule, sets, steps));
   const heldUpBy = parameters.filter((verdict) => verdict.state !== 'holding');
   return { stable: parameters.length > 0 && heldUpBy.length === 0, parameters, heldUpBy };
 }

@@ -64,6 +64,7 @@ const unitOf = (id: unknown) => unitLabel(parameter(id as ParameterId).unit);
 const stabilityWords: Words = {
   'not-read': 'not read',
   'few-sets': ({ read, asked }) => `${read} of ${asked} sets`,
+  'too-coarse': ({ parameter: id, step, allowed }) => `read in steps of ${shown(id, step)}, ± ${shown(id, allowed)} allowed: read finer`,
   'at-floor': ({ parameter: id, floor }) => `all at or below ${floor} ${unitOf(id)}`,
   moved: ({ parameter: id, by, allowed }) => `moved ${shown(id, by)} ${unitOf(id)}, ± ${shown(id, allowed)} allowed`,
 };

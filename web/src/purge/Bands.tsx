@@ -8,6 +8,7 @@ const words: Record<ParameterVerdict['state'], [string, MarkKind]> = {
   holding: ['Holding', 'good'],
   moving: ['Moving', 'question'],
   short: ['Too few sets', 'note'],
+  coarse: ['Read too coarsely', 'question'],
   unread: ['Not read', 'open'],
 };
 
