@@ -221,6 +221,7 @@ describe.sequential('a verdict by several sets', () => {
     await click(page, 'Judge anew');
     await see(page, 'beside it WHO guideline values');
     await see(page, 'WHO guideline values: meets');
+    await walk.closed(page);
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
   });

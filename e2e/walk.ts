@@ -13,12 +13,17 @@ export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): 
   await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
 }
 
+/** Waits until no dialog is on its way out: what fades is neither read nor judged. */
+export async function closed(page: Page): Promise<void> {
+  await page.waitForFunction(() => ![...document.querySelectorAll('.ant-modal-wrap')].some((dialog) => dialog.checkVisibility()));
+}
+
 /** Chooses something in the settings. */
 export async function set(page: Page, group: string, option: string): Promise<void> {
   await click(page, 'Settings');
   await choose(page, group, option);
   await click(page, 'Close');
-  await page.waitForFunction(() => ![...document.querySelectorAll('.ant-modal-wrap')].some((dialog) => dialog.checkVisibility()));
+  await closed(page);
 }
 
 export async function readLevel(page: Page, text: string): Promise<void> {
