@@ -70,7 +70,7 @@ export interface Verdict {
   most: number | null;
   least: number | null;
   share: number | null;
-  /** The limit lies within the uncertainty that the lab states. Simple acceptance (ILAC-G8:09/2019): the number itself decides. */
+  /** The limit lies within the uncertainty that the lab states. Simple acceptance (ILAC-G8:09/2019, from memory): the number itself decides. */
   isWithinUncertainty: boolean;
   /** Why it is no proof, where it is none. */
   weakness: Weakness | null;

@@ -102,7 +102,7 @@ const rules2026b: readonly FollowUpRule[] = [
 
 const us = ['us-40-cfr'] as const;
 
-/** As before by the federal US rules where their set leads; elsewhere what the Directive asks for: at once, and what is usual. */
+/** (Paragraphs of 40 CFR and of the Directive from memory.) As before by the federal US rules where their set leads; elsewhere what the Directive asks for: at once, and what is usual. */
 const rules2026c: readonly FollowUpRule[] = [
   {
     id: 'ecoli-authority',

@@ -3,7 +3,8 @@ import type { BottleRule } from './rules.ts';
 
 /**
  * As the edition before: the shortest clock of the general bottle is turbidity's, and it takes no air; acid-preserved metals need no
- * cooling, and are filtered at wells only: at a tap people drink what hangs on particles. Holding of bacteria by ISO 19458.
+ * cooling, and are filtered at wells only: at a tap people drink what hangs on particles. Holding of bacteria by ISO 19458
+ * (from memory, as are the figures of Table II that are new here).
  */
 export const rules = {
   ...before,

@@ -95,7 +95,10 @@ const second = { edition: '2026-2' };
 /** Sets three to five minutes apart: what the low-flow procedures and the field manual ask for. */
 const minutes3 = 180;
 
-/** As before, with the time between sets; conductivity by the cases of the field manual, and no floor that it does not have. */
+/**
+ * As before, with the time between sets; conductivity by the cases of the field manual, and no floor that it does not have. The texts
+ * are named by edition and place from memory.
+ */
 const released2: readonly Criterion[] = [
   { ...named('epa-1996'), ...second, apart: minutes3 },
   {

@@ -11,7 +11,10 @@ const changed = (id: string, change: Partial<Step>): Step => ({
 
 const fittingFor = (say: string, why: string) => ({ outcome: 'special', say, advice: why, source: practice }) as const;
 
-/** As before; each step says what a departure from it makes of the sample. After bleach longer, and chlorine is read again. */
+/**
+ * As before; each step says what a departure from it makes of the sample. After bleach longer, and chlorine is read again. What is said
+ * of ISO 19458 and of the WHO Guidelines is from memory; what a departure makes of the sample is common practice.
+ */
 export const coliformsDistribution2: Protocol = {
   ...coliformsDistribution,
   edition: '2026-2',
