@@ -105,7 +105,7 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'E. coli found');
     await see(page, 'by Mon 30 Nov, 23:59');
     await open('report', 'Take in a file');
-    await walk.takeIn(page, 'amended.csv', `AMENDED REPORT\nSample;Analyte;Result;Flag;Unit\n${metal('Lead', '14')}\n`);
+    await walk.takeIn(page, 'amended.csv', `AMENDED REPORT\nSample;Analyte;Result;Flag;Unit\n${metal('Lead', '14 ± 1.5')}\n`);
     await see(page, '1 result differs from chemistry.csv');
     await choose(page, 'This report is', 'No: final');
     await see(page, 'Say above whether this report replaces chemistry.csv.');
@@ -117,6 +117,7 @@ describe.sequential('several reports of one round', () => {
       'E. coli found, coliform bacteria found, 1 result is over a health value, 1 row not understood, 12 results are preliminary, 2 prove nothing.',
     );
     expect(await shows(page, 'pending')).toBe(false);
+    await see(page, '± 1.5');
     await see(page, 'It harms unborn and small children');
     await see(page, 'by Mon 30 Nov, 23:59');
   });

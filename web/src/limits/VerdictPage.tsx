@@ -200,6 +200,7 @@ function Line({ one }: { one: RoundResult }) {
       </span>
       <span className="number">
         {text}
+        {result.uncertainty !== undefined && <span className="unit">± {Number(result.uncertainty.toPrecision(2))}</span>}
         <span className="unit">{unit}</span>
       </span>
       {verdict.limit ? <LimitScale of={one} /> : <span />}
