@@ -20,20 +20,24 @@ export function atTheWell(script: () => Script) {
       pumped: { text: pumped, unit: 'L' },
       values: { temperature: { text: temperature, unit: 'degC' }, ph: { text: '7.4', unit: 'pH' }, oxygen: { text: '4.0', unit: 'mg/L' } },
     });
-  const purged = () => {
+  /** Two readings that agree, and a purge by three volumes of a casing of 52 mm. */
+  const setUp = (criterion = 'two-sets@2026-1') => {
     level('7.40');
     level('7.40');
     script().atWell(purgeSetUp, {
       method: 'volumes',
       insideDiameter: { text: '52', unit: 'mm' },
       volumes: 3,
-      criterion: 'two-sets@2026-1',
+      criterion,
       parameters: ['temperature', 'ph', 'oxygen'],
     });
+  };
+  const purged = () => {
+    setUp();
     readings('35', '16.1');
     readings('72', '16.1');
     script().atWell(purgeEnded, { flowCellDetached: true });
   };
   const fill = (id: string) => script().atWell(bottleFilled, { bottle: id });
-  return { state, visit, misfit, level, readings, purged, fill };
+  return { state, visit, misfit, level, readings, setUp, purged, fill };
 }

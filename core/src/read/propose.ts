@@ -68,7 +68,17 @@ export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Ma
 }
 
 /** What columns can say of a whole row of results. */
-const wideRoles: readonly Role[] = ['sample', 'collected', 'collectedTime', 'analysed', 'kind', 'method'];
-const transposedRoles: readonly Role[] = ['parameter', 'unit', 'reportingLimit', 'detectionLimit', 'limit', 'method'];
+const wideRoles: readonly Role[] = ['sample', 'collected', 'collectedTime', 'analysed', 'kind', 'method', 'fraction', 'dilution'];
+const transposedRoles: readonly Role[] = [
+  'parameter',
+  'unit',
+  'reportingLimit',
+  'detectionLimit',
+  'limit',
+  'method',
+  'fraction',
+  'dilution',
+  'uncertainty',
+];
 const only = (columns: Mapping['columns'], kept: readonly Role[]): Mapping['columns'] =>
   Object.fromEntries(Object.entries(columns).filter(([role]) => kept.includes(role as Role)));

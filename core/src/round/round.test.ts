@@ -25,7 +25,7 @@ import { bottlesAtLab, editionsOn, foresee, formLines, nextStep, overview } from
 
 const table = bottleTables.newest[0]!;
 let book: Script;
-const { state, visit, misfit, level, readings, purged, fill } = atTheWell(() => book);
+const { state, visit, misfit, level, readings, setUp, purged, fill } = atTheWell(() => book);
 const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
 const handOver = (ids: string[]) =>
   book.write(handedOver, {
@@ -107,18 +107,10 @@ describe('level and purge', () => {
   });
 
   it('wants volume and stability, and says what holds it up', () => {
-    level('7.40');
-    level('7.40');
-    book.atWell(purgeSetUp, {
-      method: 'volumes',
-      insideDiameter: { text: '52', unit: 'mm' },
-      volumes: 3,
-      criterion: 'two-sets@2026-1',
-      parameters: ['temperature', 'ph', 'oxygen'],
-    });
-    const { setUp } = visit(book.well).purge!;
-    expect(setUp!.aim!.column.value).toBeCloseTo(18.6 - 7.4, 9);
-    expect(setUp!.aim!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
+    setUp();
+    const { aim } = visit(book.well).purge!.setUp!;
+    expect(aim!.column.value).toBeCloseTo(18.6 - 7.4, 9);
+    expect(aim!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
     readings('35', '16.8');
     readings('72', '15.6');
     expect(visit(book.well).purge!.stability!.heldUpBy.map((verdict) => verdict.parameter)).toEqual(['temperature']);
@@ -268,15 +260,7 @@ describe('bottles', () => {
 
 describe('a purge', () => {
   it('is asked about before a set is written that slips, falls, rises or comes too soon', () => {
-    level('7.40');
-    level('7.40');
-    book.atWell(purgeSetUp, {
-      method: 'volumes',
-      insideDiameter: { text: '52', unit: 'mm' },
-      volumes: 3,
-      criterion: 'two-sets@2026-2',
-      parameters: ['temperature', 'ph', 'oxygen'],
-    });
+    setUp('two-sets@2026-2');
     const set = (pumped: string, oxygen: string, depth?: string) => ({
       pumped: { text: pumped, unit: 'L' as const },
       values: { temperature: { text: '16.1', unit: 'degC' as const }, oxygen: { text: oxygen, unit: 'mg/L' as const } },

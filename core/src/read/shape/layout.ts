@@ -4,29 +4,13 @@ import { roleCalled } from './heading.ts';
 import type { Mapping } from '../mapping.ts';
 import { named, unitCalled } from '../cells/names.ts';
 import type { Layout } from '../tables/layouts.ts';
-import { headings, type Role } from '../tables/headings.ts';
+import { headings, roles, type Role } from '../tables/headings.ts';
 import { flagMeanings } from '../tables/flags.ts';
 import { notAnalysed, type LabTable, type TableRow, type Unread } from './table.ts';
 import { bareFlag } from '../cells/value.ts';
 
-/** The columns of the long table that the others are turned into. */
-const longRoles = [
-  'sample',
-  'parameter',
-  'result',
-  'unit',
-  'qualifier',
-  'reportingLimit',
-  'detectionLimit',
-  'limit',
-  'method',
-  'collected',
-  'collectedTime',
-  'analysed',
-  'kind',
-] as const satisfies readonly Role[];
-type LongRole = (typeof longRoles)[number];
-const longColumns = Object.fromEntries(longRoles.map((role, index) => [role, index])) as Record<LongRole, number>;
+/** The long table that the others are turned into has a column for every role: nothing that is said of a result is lost on the way. */
+const longColumns = Object.fromEntries(roles.map((role, index) => [role, index])) as Record<Role, number>;
 
 /** A table with one result to a row, the mapping that reads it, and what of the other table found no place in it. */
 export interface Long {
@@ -52,10 +36,10 @@ export function holdsFlags(table: Pick<LabTable, 'rows'>, column: number): boole
   return cells.length > 0 && cells.every((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)));
 }
 
-type Cells = Partial<Record<LongRole, string>>;
+type Cells = Partial<Record<Role, string>>;
 /** Rows of the long table are many: their cells and places are arrays that are filled, not objects that are spread. */
-const cellsOf = (of: Cells): string[] => longRoles.map((role) => of[role] ?? '');
-const placesOf = (place: number, places: Partial<Record<LongRole, number>>): number[] => longRoles.map((role) => places[role] ?? place);
+const cellsOf = (of: Cells): string[] => roles.map((role) => of[role] ?? '');
+const placesOf = (place: number, places: Partial<Record<Role, number>>): number[] => roles.map((role) => places[role] ?? place);
 
 const unknownColumn = (table: LabTable, column: number, code = 'unknown-column'): Unread => ({
   code,
@@ -67,7 +51,7 @@ const unknownColumn = (table: LabTable, column: number, code = 'unknown-column')
 /** For each column of results, the columns that belong to it. */
 interface ResultColumn {
   column: number;
-  beside: Partial<Record<LongRole, number>>;
+  beside: Partial<Record<Role, number>>;
 }
 
 /** The columns that hold results, each with those that follow it and belong to it, and those that nobody knows. */
@@ -101,7 +85,7 @@ const atRole = (mapping: Mapping, cells: readonly string[], role: Role): string 
 };
 
 /** What a row of a wide table says of all its results. */
-const ofSample = ['collected', 'collectedTime', 'analysed', 'kind', 'method'] as const;
+const ofSample = ['collected', 'collectedTime', 'analysed', 'kind', 'method', 'fraction', 'dilution'] as const;
 /** What stands beside a result, in a column of its own or in a row for all samples. */
 const ofResult = ['unit', 'reportingLimit', 'detectionLimit', 'limit'] as const;
 
@@ -109,7 +93,7 @@ const ofResult = ['unit', 'reportingLimit', 'detectionLimit', 'limit'] as const;
 function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Omit<Long, 'mapping'> {
   const { found, unread } = resultColumns(table, mapping, (heading) => named(heading) !== null);
   const places = found.map(({ column, beside }) => placesOf(column, { ...mapping.columns, ...beside }));
-  const of: Partial<Record<LongRole, readonly string[]>> = {};
+  const of: Partial<Record<Role, readonly string[]>> = {};
   const rows: TableRow[] = [];
   for (const { line, cells } of table.rows) {
     const sample = atRole(mapping, cells, 'sample');
@@ -117,7 +101,14 @@ function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): O
       const says = roleCalled(sample);
       const values = found.map(({ column }) => cells[column] ?? '').filter((cell) => cell !== '');
       const role = values.length > 0 && values.every((cell) => unitCalled(cell) !== null) ? 'unit' : says;
-      if (role === 'unit' || role === 'reportingLimit' || role === 'detectionLimit' || role === 'limit' || role === 'method') {
+      if (
+        role === 'unit' ||
+        role === 'reportingLimit' ||
+        role === 'detectionLimit' ||
+        role === 'limit' ||
+        role === 'method' ||
+        role === 'fraction'
+      ) {
         of[role] = cells;
         continue;
       }
@@ -134,7 +125,8 @@ function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): O
       long[longColumns.qualifier] = flag;
       for (const role of ofResult)
         long[longColumns[role]] = beside[role] === undefined ? (of[role]?.[column] ?? '') : (cells[beside[role]] ?? '');
-      if (long[longColumns.method] === '') long[longColumns.method] = of.method?.[column] ?? '';
+      for (const role of ['method', 'fraction'] as const)
+        if (long[longColumns[role]] === '') long[longColumns[role]] = of[role]?.[column] ?? '';
       rows.push({ line, cells: long, places: places[index]! });
     });
   }
@@ -148,7 +140,14 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
   for (const one of table.rows) {
     const name = atRole(mapping, one.cells, 'parameter');
     const role = named(name) ? null : roleCalled(name);
-    if (role === 'sample' || role === 'collected' || role === 'collectedTime' || role === 'analysed' || role === 'kind') {
+    if (
+      role === 'sample' ||
+      role === 'collected' ||
+      role === 'collectedTime' ||
+      role === 'analysed' ||
+      role === 'kind' ||
+      role === 'fraction'
+    ) {
       ofSamples[role] ??= one.cells;
     } else results.push(one);
   }
@@ -163,7 +162,7 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
       const result = cells[column] ?? '';
       const flag = beside.qualifier === undefined ? '' : (cells[beside.qualifier] ?? '');
       if ((result === '' || notAnalysed.test(result)) && flag === '') return [];
-      const from = (role: LongRole) => (beside[role] === undefined ? atRole(mapping, cells, role) : (cells[beside[role]] ?? ''));
+      const from = (role: Role) => (beside[role] === undefined ? atRole(mapping, cells, role) : (cells[beside[role]] ?? ''));
       const texts: Cells = {
         sample: labelOf(column),
         parameter: from('parameter'),
@@ -174,6 +173,9 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
         detectionLimit: from('detectionLimit'),
         limit: from('limit'),
         method: from('method'),
+        fraction: from('fraction') || (ofSamples.fraction?.[column] ?? ''),
+        dilution: from('dilution'),
+        uncertainty: from('uncertainty'),
         collected: ofSamples.collected?.[column] ?? '',
         collectedTime: ofSamples.collectedTime?.[column] ?? '',
         analysed: ofSamples.analysed?.[column] ?? '',
