@@ -40,6 +40,17 @@ describe.sequential('several reports of one round', () => {
     await type(page, 'Why', 'the lab sends it in parts');
     await click(page, 'Put it aside');
     await see(page, 'It says nothing about this round.');
+    await walk.takeIn(page, 'wide.csv', `Sample,Fraction,Iron (µg/L),Lead (µg/L)\n${metals},Dissolved,34,2\n`);
+    await see(page, 'A row for each sample');
+    await see(page, 'Iron, dissolved');
+    await page.setViewport(phone);
+    await see(page, 'A row for each sample');
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.setViewport(desk);
+    await page.$$eval('summary', (all) => all.findLast((one) => one.textContent === 'Put this file aside')!.click());
+    await type(page, 'Why', 'of no use here');
+    await click(page, 'Put it aside');
+    await page.waitForFunction(() => !document.body.innerText.includes('A row for each sample'));
     const rows = ['Iron', 'Manganese', 'Arsenic', 'Lead', 'Nickel', 'Aluminium', 'Antimony', 'Cadmium', 'Chromium', 'Selenium', 'Uranium'];
     await walk.takeIn(
       page,

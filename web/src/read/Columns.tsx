@@ -1,4 +1,4 @@
-import { roleNames, roles, type ReportDraft, type Role } from '@fonte/core/read';
+import { named, roleNames, roles, type ReportDraft, type Role } from '@fonte/core/read';
 import { Select, Table } from 'antd';
 import { Mark } from '../theme/Mark.tsx';
 
@@ -8,7 +8,13 @@ const unread = '';
 /** The first rows of a file under a choice for each of its columns. */
 export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column: number, role: Role | '') => void }) {
   const roleOf = (column: number): Role | '' => roles.find((role) => draft.mapping.columns[role] === column) ?? unread;
-  const options = [{ value: unread, label: 'Not read' }, ...roles.map((role) => ({ value: role, label: roleNames[role] }))];
+  // In a table that is turned, a column without a role may hold results.
+  const holdsResults = (heading: string) =>
+    draft.layout === 'wide' ? named(heading) !== null : draft.layout === 'transposed' && draft.results.length > 0 && heading !== '';
+  const optionsOf = (heading: string) => [
+    { value: unread, label: holdsResults(heading) ? 'Results' : 'Not read' },
+    ...roles.map((role) => ({ value: role, label: roleNames[role] })),
+  ];
   return (
     <section className="stack">
       <h2>Which column is what</h2>
@@ -38,7 +44,7 @@ export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column
                   className={roleOf(column) === 'result' ? 'result' : ''}
                   value={roleOf(column)}
                   onChange={(role) => assign(column, role)}
-                  options={options}
+                  options={optionsOf(text)}
                   popupMatchSelectWidth={false}
                 />
                 <div>{text}</div>

@@ -1,6 +1,6 @@
 import { named, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { parameter } from '@fonte/core/parameters';
-import { Segmented } from 'antd';
+import { Select } from 'antd';
 
 /** How results stand in the table, where it is not one to a row; and what the lab wrote above it. */
 export function Layout({ draft, answer }: { draft: ReportDraft; answer: (mapping: Mapping) => void }) {
@@ -25,10 +25,11 @@ export function Layout({ draft, answer }: { draft: ReportDraft; answer: (mapping
             The table has
             {layout === 'wide' ? ` a column each for ${known.map((one) => parameter(one.parameter).name.toLowerCase()).join(', ')}` : ''}
           </span>
-          <Segmented
+          <Select
+            popupMatchSelectWidth={false}
             aria-label="How results stand in the table"
             value={layout}
-            onChange={(value) => answer({ ...mapping, layout: value as typeof layout })}
+            onChange={(value) => answer({ ...mapping, layout: value })}
             options={[
               { value: 'long', label: 'One result to a row' },
               { value: 'wide', label: 'A row for each sample' },
