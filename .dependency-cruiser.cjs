@@ -1,6 +1,7 @@
 /** Rooms of the core from the ground up: each may look only at rooms before it. */
 const rooms = [
   'schemas',
+  'roles',
   'endpoints',
   'findings',
   'units',
@@ -10,6 +11,7 @@ const rooms = [
   'book',
   'editions',
   'registers',
+  'access',
   'bottles',
   'plan',
   'level',
@@ -30,13 +32,15 @@ const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
     cellar: ['store', 'http', 'book', 'files'],
-    rooms: ['registers', 'plan', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
+    rooms: ['access', 'registers', 'plan', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
     attic: ['app', 'commands'],
   },
   web: {
-    cellar: ['theme', 'api', 'feedback', 'time', 'units', 'findings', 'working', 'session', 'form', 'editions', 'book', 'visit'],
+    cellar: ['theme', 'time', 'disk', 'api', 'feedback', 'units', 'findings', 'working', 'session', 'form', 'editions', 'book', 'visit'],
     rooms: [
+      'ready',
       'registers',
+      'access',
       'bench',
       'plan',
       'level',
@@ -51,7 +55,8 @@ const floors = {
       'round',
       'today',
     ],
-    attic: ['app'],
+    // What sends while no page is open stands beside it.
+    attic: ['worker', 'app'],
   },
 };
 

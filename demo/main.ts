@@ -41,7 +41,7 @@ try {
       clock: clock.now,
       moveClock: clock.move,
       madeBy: 'demo',
-      person: people[0]!,
+      demo: people[0]!.id,
       prepare: (services) => loadDemo(services, start),
       onStart: (stop) =>
         stopOnSignal(async () => {

@@ -1,4 +1,5 @@
-import { newId, server, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { newId, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { server } from '@fonte/core/roles';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';

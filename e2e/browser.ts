@@ -6,11 +6,13 @@ import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppetee
 export const desk = { width: 1280, height: 800 };
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true };
 
-/** Debian's Chromium, with a profile of its own. */
-export function openBrowser(): Promise<Browser> {
+export const freshProfile = (): string => mkdtempSync(join(tmpdir(), 'fonte-chromium-'));
+
+/** Debian's Chromium, with a profile of its own unless one is given that it had before. */
+export function openBrowser(profile = freshProfile()): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    userDataDir: mkdtempSync(join(tmpdir(), 'fonte-chromium-')),
+    userDataDir: profile,
     args: [
       '--headless',
       '--no-sandbox',

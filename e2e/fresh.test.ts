@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
 import { choose, click, openBrowser, phone, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
+import { setUpOnPage } from './people.ts';
 import * as walk from './walk.ts';
 
 let server: Running;
@@ -11,7 +12,7 @@ let page: Page;
 
 beforeAll(async () => {
   ensureBuilt();
-  [server, browser] = await Promise.all([start({ what: 'server', env: { FONTE_PERSON: 'Rui Vale' } }), openBrowser()]);
+  [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
   page = await browser.newPage();
   await page.setViewport(phone);
 }, 120_000);
@@ -22,8 +23,7 @@ afterAll(async () => {
 
 describe.sequential('an empty database, on a phone', () => {
   it('says what to do on every page that has nothing yet', async () => {
-    await page.goto(server.address, { waitUntil: 'networkidle0' });
-    await see(page, 'No round is under way');
+    await setUpOnPage(page, server, 'Rui Vale', 'RV');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await shows(page, 'Demo clock')).toBe(false);
     await click(page, 'Plan a round', 'link');

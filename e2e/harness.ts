@@ -16,6 +16,8 @@ export interface Running {
   address: string;
   database: string;
   process: ChildProcess;
+  /** What it printed for the first coordinator, or null. */
+  code: string | null;
   stop: (signal?: NodeJS.Signals) => Promise<void>;
 }
 
@@ -58,7 +60,8 @@ export function start({
       const address =
         /(http:\/\/127\.0\.0\.1:\d+)/.exec(said)?.[1] ??
         (/"port":(\d+)/.exec(said) ? `http://127.0.0.1:${/"port":(\d+)/.exec(said)![1]}` : undefined);
-      if (address) resolve({ address, database, process: child, stop });
+      const code = /set-up code: ([A-Z0-9-]+)/.exec(said)?.[1] ?? null;
+      if (address) resolve({ address, database, process: child, code, stop });
     };
     child.stdout.on('data', listen);
     child.stderr.on('data', listen);

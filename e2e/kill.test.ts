@@ -8,7 +8,9 @@ import { roundPlanned } from '@fonte/core/plan';
 import { pointRegistered, type Point } from '@fonte/core/registers';
 import { editionsOn } from '@fonte/core/round';
 import { beforeAll, expect, it } from 'vitest';
+import { signed } from '../core/test/keys.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
+import { firstCaller, type Caller } from './people.ts';
 
 /** Twelve in `npm test`, a thousand in `npm run test:long`. */
 const kills = Number(process.env['FONTE_KILLS'] ?? 12);
@@ -17,12 +19,10 @@ beforeAll(() => {
   ensureBuilt();
 }, 120_000);
 
+let caller: Caller;
+/** The session outlasts the server that opened it. */
 const post = (server: Running, entry: Entry) =>
-  fetch(`${server.address}/api/books/${entry.book}/entries`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(entry),
-  });
+  caller.ask(`/api/books/${entry.book}/entries`, { method: 'POST', body: JSON.stringify(signed(entry)) }, server.address);
 
 /** Sends entries from four writers at once until the server is gone; returns those it acknowledged. */
 async function stream(server: Running, next: () => Entry): Promise<{ sent: Entry[]; acknowledged: Entry[] }> {
@@ -82,9 +82,10 @@ it('can be stopped from the moment on that it says it listens', async () => {
 it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`, async () => {
   let server = await start({ what: 'server' });
   const { database } = server;
-  const [person] = (await (await fetch(`${server.address}/api/people`)).json()) as { id: string }[];
-  const [book, visit, device, thing] = [newId(Date.now()), newId(Date.now()), newId(Date.now()), newId(Date.now())] as const;
-  const pen = () => ({ book, author: person!.id, device, now: Date.now(), offset: 0 });
+  caller = await firstCaller(server);
+  const { person, device } = caller;
+  const [book, visit, thing] = [newId(Date.now()), newId(Date.now()), newId(Date.now())] as const;
+  const pen = () => ({ book, author: person, device, now: Date.now(), offset: 0 });
   const well = {
     measuringPoints: [{ name: 'Rim', elevation: 10, stickUp: 0.5 }],
     bottom: 20,
@@ -133,7 +134,7 @@ it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`
   // What was not acknowledged is sent again under the same id, as a device would.
   for (const entry of unsure) expect([200, 201]).toContain((await post(server, entry)).status);
 
-  const stored = (await (await fetch(`${server.address}/api/books/${book}/entries`)).json()) as Entry[];
+  const stored = (await (await caller.ask(`/api/books/${book}/entries`, {}, server.address)).json()) as Entry[];
   await server.stop();
   const ids = stored.map((entry) => entry.id);
   console.log(`${kills} kills: ${acknowledged.length} acknowledged, ${unsure.length} not, ${stored.length} in the book`);

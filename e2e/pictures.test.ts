@@ -68,6 +68,7 @@ describe.sequential('pictures of a visit', () => {
     await page.waitForFunction(() => document.querySelector<HTMLImageElement>('.pictures img')?.naturalWidth);
     expect(await shown()).toEqual([['outlet from below', 1600, 1200]]);
     expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('');
+    await page.waitForFunction(() => !document.querySelector('.ant-btn-loading'));
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBeLessThanOrEqual(0);
   });

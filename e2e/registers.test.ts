@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
 import { choose, click, desk, openBrowser, option, overflow, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
+import { setUpOnPage } from './people.ts';
 import * as walk from './walk.ts';
 
 let server: Running;
@@ -14,7 +15,7 @@ let page: Page;
 
 beforeAll(async () => {
   ensureBuilt();
-  [server, browser] = await Promise.all([start({ what: 'server', env: { FONTE_PERSON: 'Marta Leal' } }), openBrowser()]);
+  [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
   page = await browser.newPage();
   await page.setViewport(desk);
 }, 120_000);
@@ -37,6 +38,7 @@ const time = async (label: string, text: string) => {
 
 describe.sequential('an empty database is filled through the page', () => {
   it('with a person and a lab, each mistake at its field, and keeps what was typed over a reload', async () => {
+    await setUpOnPage(page, server, 'Marta Leal', 'ML');
     await open('/people', 'Marta Leal');
     await click(page, 'Register a person', 'link');
     await type(page, 'Name', 'Duarte Sá');

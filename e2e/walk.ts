@@ -1,4 +1,6 @@
-import type { Page } from 'puppeteer-core';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { choose, click, see, tick, type } from './browser.ts';
 
 /** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
@@ -51,9 +53,14 @@ export const goodSets = [
 ];
 
 /** Types a set with the keyboard alone: Enter moves from field to field, and on the last one writes the set down. */
-export async function readSet(page: Page, number: number, set: (typeof goodSets)[number]): Promise<void> {
+export async function readSet(
+  page: Page,
+  number: number,
+  set: (typeof goodSets)[number],
+  wait = () => skip(page, '10 min'),
+): Promise<void> {
   // The criterion asks for three minutes between sets.
-  if (number > 1) await skip(page, '10 min');
+  if (number > 1) await wait();
   await see(page, `Set ${number}`);
   await type(page, 'Pumped so far', set.pumped);
   for (const value of [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, '']) {
@@ -88,11 +95,11 @@ export async function confirmStep(page: Page, say: string): Promise<void> {
   await click(page, 'Done');
 }
 
-export async function waitClock(page: Page, say: string): Promise<void> {
+export async function waitClock(page: Page, say: string, wait = () => skip(page, '10 min')): Promise<void> {
   await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, say);
   await click(page, 'Start the clock');
   await page.waitForSelector('.countdown.big');
-  await skip(page, '10 min');
+  await wait();
   await see(page, 'so far: long enough');
   await click(page, 'Done');
 }
@@ -105,10 +112,12 @@ export async function measureStep(page: Page, label: string, text: string, butto
 
 export async function chooseDisinfection(page: Page, option: string): Promise<void> {
   await see(page, 'Choose how to disinfect the outlet');
-  await page.evaluate(
-    (wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted))!.click(),
+  const choice = await page.waitForFunction(
+    (wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted)) ?? null,
+    { timeout: 15_000 },
     option,
   );
+  await (choice as unknown as ElementHandle<HTMLLabelElement>).evaluate((one) => one.click());
   await click(page, 'Done');
 }
 
@@ -158,4 +167,64 @@ export async function takeIn(page: Page, name: string, text: string): Promise<vo
     text,
   );
   await see(page, name);
+}
+
+/** Takes a picture of one colour, saying before what it shows. */
+export async function takePicture(page: Page, shows: string): Promise<void> {
+  await type(page, 'What it shows, before you take it', shows);
+  await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(400, 300);
+    const pen = canvas.getContext('2d')!;
+    pen.fillStyle = `rgb(${Date.now() % 256} ${(Date.now() >> 8) % 256} 90)`;
+    pen.fillRect(0, 0, 400, 300);
+    const chosen = new DataTransfer();
+    chosen.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], 'a.png', { type: 'image/png' }));
+    const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
+    input.files = chosen.files;
+    input.dispatchEvent(new Event('change', { bubbles: true }));
+  });
+}
+
+/** The file that a page saves in a folder when something is done. */
+export async function savedBy(page: Page, folder: string, work: () => Promise<void>): Promise<string> {
+  const session = await page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: folder,
+    browserContextId: page.browserContext().id!,
+  });
+  await work();
+  for (;;) {
+    const file = readdirSync(folder).find((name) => !name.endsWith('.crdownload'));
+    if (file) return join(folder, file);
+    await new Promise((resolve) => {
+      setTimeout(resolve, 100);
+    });
+  }
+}
+
+/** Waits until nothing lies on the device that the server does not have, whichever tab has written it. */
+export async function handedIn(page: Page): Promise<void> {
+  const waiting = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const opening = indexedDB.open('fonte');
+          opening.onsuccess = () => {
+            const disk = opening.result;
+            const counting = disk.transaction('outbox').objectStore('outbox').count();
+            counting.onsuccess = () => {
+              disk.close();
+              resolve(counting.result);
+            };
+          };
+        }),
+    );
+  const until = Date.now() + 30_000;
+  while ((await waiting()) > 0) {
+    if (Date.now() > until) throw new Error('Something is still only on this device.');
+    await new Promise((resolve) => {
+      setTimeout(resolve, 200);
+    });
+  }
 }

@@ -1,8 +1,38 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src/worker',
+      filename: 'sw.ts',
+      // The page registers it once it has come to rest, and decides when a new version takes over.
+      injectRegister: false,
+      injectManifest: {
+        globPatterns: ['index.html', 'assets/*.{js,css,woff2,webp,png,svg,json}', '*.svg', '*.png'],
+        dontCacheBustURLsMatching: /^assets\//,
+        maximumFileSizeToCacheInBytes: 4 << 20,
+      },
+      manifest: {
+        id: '/',
+        name: 'Fonte',
+        short_name: 'Fonte',
+        description: 'Levels, purges, samples, custody and reports of water, with or without a signal.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#f5f1e8',
+        theme_color: '#f5f1e8',
+        icons: [
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+        ],
+      },
+    }),
+  ],
   server: {
     port: 5180, // The server compares Origin and Host: both stay the page's own.
     proxy: { '/api': { target: process.env['FONTE_API'] ?? 'http://127.0.0.1:4180', changeOrigin: false } },

@@ -79,13 +79,16 @@ export class Script {
   readonly tap: string;
   now = Date.UTC(2026, 10, 23, 10, 0);
 
-  constructor(readonly device = phone) {
+  constructor(
+    readonly device = phone,
+    readonly author = technician.id,
+  ) {
     [this.book, this.well, this.tap] = [newId(this.now), newId(this.now), newId(this.now)];
   }
 
   /** An entry that is not written down yet; of the well or the tap if its kind stands at a visit. */
   make<K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, visit?: string | null): Entry<K, z.input<S>> {
-    const pen = { book: this.book, author: technician.id, device: this.device, now: this.now, offset: -60 };
+    const pen = { book: this.book, author: this.author, device: this.device, now: this.now, offset: -60 };
     return writeEntry(pen, kind, payload, { visit: visit ?? null });
   }
 
@@ -159,6 +162,7 @@ export class Script {
       releasedBy: technician.name,
       receivedBy: 'Desk',
       coolerTemperature: { text: '4', unit: 'degC' },
+      seal: '',
       signature: technician.name,
       bottles: bottles.map((bottle) => ({ bottle, condition: 'good' as const })),
     });

@@ -9,6 +9,7 @@ const id = (number: number): string => `018f0000-0000-7000-8000-${String(number)
 export const people: Person[] = [
   { id: id(1), name: 'Inês Faria', initials: 'IF', role: 'technician' },
   { id: id(2), name: 'Rui Vale', initials: 'RV', role: 'coordinator' },
+  { id: id(3), name: 'Teresa Pinho', initials: 'TP', role: 'reader' },
 ];
 
 /** The phone that the demo's past was written on. */

@@ -1,7 +1,7 @@
 import type { Entry } from '@fonte/core/book';
 import { fold } from '@fonte/core/round';
 import { inTurn, median, quantile, record, timed } from './measure.ts';
-import { bareInserts, fill, longBook, nextSet, planned, scene } from './scene.ts';
+import { bareInserts, fill, longBook, nextSet, planned, scene, sealed } from './scene.ts';
 import { levelRead } from '@fonte/core/level';
 import { writeEntry } from '@fonte/core/book';
 import { phone, technician } from '../../core/test/script.ts';
@@ -13,7 +13,7 @@ export async function appends(): Promise<void> {
     const script = longBook(size);
     await fill(books, script.entries);
     const bare = bareInserts();
-    const entries = Array.from({ length: 120 }, () => nextSet(script));
+    const entries = Array.from({ length: 120 }, () => sealed(nextSet(script)));
     const { a, b } = await inTurn(
       entries.length,
       (time) => books.append(script.book, [entries[time]!], null),
@@ -45,7 +45,7 @@ export async function sideBySide(): Promise<void> {
   const device = async ({ entry, visits }: (typeof rounds)[number], count: number) => {
     const times: number[] = [];
     for (let time = 0; time < count; time += 1)
-      times.push(await timed(() => books.append(entry.book, [level(entry.book, visits[0]!, Date.now())], null)));
+      times.push(await timed(() => books.append(entry.book, [sealed(level(entry.book, visits[0]!, Date.now()))], null)));
     return times;
   };
   await device(rounds[8]!, 50);
@@ -65,7 +65,7 @@ export async function batches(): Promise<void> {
   const next = (count: number) =>
     books.append(
       script.book,
-      Array.from({ length: count }, () => nextSet(script)),
+      Array.from({ length: count }, () => sealed(nextSet(script))),
       null,
     );
   for (let warm = 0; warm < 200; warm += 1) await next(1);

@@ -4,7 +4,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import { phone, technician } from '../../core/test/script.ts';
 import { start } from '../../e2e/harness.ts';
 import { quantile, record, timed } from './measure.ts';
-import { fill, freshFile, planned, scene } from './scene.ts';
+import { cookieIn, fill, freshFile, planned, scene, sealed } from './scene.ts';
 
 const devices = 200;
 const readers = 50;
@@ -20,6 +20,7 @@ export async function fleet(): Promise<void> {
     books,
     rounds.map((round) => round.entry),
   );
+  const cookie = await cookieIn(store);
   await store.close();
   const server = await start({ what: 'server', database: file, env: { FONTE_LOG: 'info' } });
   const until = performance.now() + Number(process.env['FONTE_FLEET_SECONDS'] ?? 120) * 1000;
@@ -30,7 +31,11 @@ export async function fleet(): Promise<void> {
     try {
       times.push(
         await timed(async () => {
-          const response = await fetch(`${server.address}${path}`, { ...init, signal: AbortSignal.timeout(patience) });
+          const response = await fetch(`${server.address}${path}`, {
+            ...init,
+            headers: { ...(init?.headers as Record<string, string>), cookie },
+            signal: AbortSignal.timeout(patience),
+          });
           answer = await response.json();
           if (!response.ok) throw new Error(String(response.status));
         }),
@@ -60,7 +65,7 @@ export async function fleet(): Promise<void> {
           const now = Date.now();
           const pen = { book, author: technician.id, device: phone, now, offset: -60 };
           const reading = { measuringPoint: 'North rim', depth: { text: '7.40', unit: 'm' as const }, water: 'static' as const };
-          const entries = [writeEntry(pen, levelRead, reading, { visit: visits[0]! })];
+          const entries = [sealed(writeEntry(pen, levelRead, reading, { visit: visits[0]! }))];
           await asking(appends, '/api/entries', json({ sentAt: new Date(now).toISOString(), entries }));
         }),
         every(pollEvery, index / devices, async () => {
@@ -79,4 +84,44 @@ export async function fleet(): Promise<void> {
   record(`${what}: p95 of ${polls.length} polls`, quantile(polls, 0.95), 'ms');
   record(`${what}: p95 of ${lists.length} readings of Today`, quantile(lists, 0.95), 'ms');
   record(`${what}: requests lost or refused`, lost, 'requests', 0);
+}
+
+/** Two hundred devices that come back at once, each with a day of 25 entries in its outbox. */
+export async function comeBack(): Promise<void> {
+  const file = freshFile();
+  const { store, books } = await scene(file);
+  const rounds = Array.from({ length: devices }, (_, number) => planned(number));
+  await fill(
+    books,
+    rounds.map((round) => round.entry),
+  );
+  const cookie = await cookieIn(store);
+  await store.close();
+  const server = await start({ what: 'server', database: file });
+  const days = rounds.map(({ entry: { book }, visits }) =>
+    Array.from({ length: 25 }, (_, number) => {
+      const pen = { book, author: technician.id, device: phone, now: Date.now() - 1000 * (25 - number), offset: -60 };
+      const reading = { measuringPoint: 'North rim', depth: { text: `7.${100 + number}`, unit: 'm' as const }, water: 'static' as const };
+      return sealed(writeEntry(pen, levelRead, reading, { visit: visits[0]! }));
+    }),
+  );
+  let taken = 0;
+  const times: number[] = [];
+  const from = performance.now();
+  await Promise.all(
+    days.map(async (entries) => {
+      const body = JSON.stringify({ sentAt: new Date(Date.now()).toISOString(), entries });
+      const answer = await fetch(`${server.address}/api/entries`, {
+        method: 'POST',
+        headers: { cookie, 'content-type': 'application/json' },
+        body,
+      });
+      const { results } = (await answer.json()) as { results: { status: number }[] };
+      taken += results.filter(({ status }) => status === 201).length;
+      times.push(performance.now() - from);
+    }),
+  );
+  await server.stop();
+  record(`${devices} devices back at once with 25 entries each: until the last has its answer`, Math.max(...times), 'ms', 10_000);
+  record('the same: entries that were not taken', devices * 25 - taken, 'entries', 0);
 }

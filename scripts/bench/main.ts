@@ -1,15 +1,30 @@
 import { appends, batches, folding, sideBySide } from './books.ts';
-import { fleet } from './fleet.ts';
+import { comeBack, fleet } from './fleet.ts';
 import { beQuiet, figures } from './measure.ts';
 import { register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
-import { firstPage } from './page.ts';
+import { deviceSync, firstPage } from './page.ts';
 import { memory, startUp } from './server.ts';
 
 /*
  * npm run bench [-- --json] [PART …]    measures what the product promises, or some parts of it
  */
-const parts = { appends, sideBySide, batches, folding, today, fleet, register, reports, wholeDatabase, startUp, memory, firstPage };
+const parts = {
+  appends,
+  sideBySide,
+  batches,
+  folding,
+  today,
+  fleet,
+  register,
+  reports,
+  wholeDatabase,
+  startUp,
+  memory,
+  firstPage,
+  comeBack,
+  deviceSync,
+};
 type Part = keyof typeof parts;
 
 const words = process.argv.slice(2);

@@ -1,7 +1,12 @@
+import { writeEntry } from '@fonte/core/book';
+import { pointRegistered } from '@fonte/core/registers';
+import { wellPoint } from '../../core/test/script.ts';
 import type { Browser, CDPSession } from 'puppeteer-core';
-import { openBrowser, phone } from '../../e2e/browser.ts';
+import { click, openBrowser, phone, see, type } from '../../e2e/browser.ts';
 import { start } from '../../e2e/harness.ts';
+import { firstCaller, passphrase } from '../../e2e/people.ts';
 import { median, record } from './measure.ts';
+import { longBook, sealed } from './scene.ts';
 
 /** How many times slower than this machine a phone is taken to be. */
 const slower = 4;
@@ -45,4 +50,51 @@ export async function firstPage(): Promise<void> {
     'ms',
     2000,
   );
+}
+
+/** So many entries lie on a device that has been away for long. */
+const away = 5000;
+
+/** A device with thousands of entries in its outbox and ten rounds on its disk: until all is handed in, and what it takes. */
+export async function deviceSync(): Promise<void> {
+  const [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
+  const caller = await firstCaller(server);
+  const pen = { book: wellPoint.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
+  await caller.post('/api/entries', { entries: [sealed(writeEntry(pen, pointRegistered, wellPoint))] });
+  const rounds = Array.from({ length: 10 }, (_, number) => longBook(away / 10, `DAY${number}`, caller));
+  const page = await browser.newPage();
+  await page.goto(server.address, { waitUntil: 'networkidle0' });
+  await type(page, 'Your name', 'Rui Vale');
+  await type(page, 'Passphrase', passphrase);
+  await click(page, 'Sign in');
+  await see(page, 'No round is under way');
+  const entries = rounds.flatMap((script) => script.entries.map(sealed));
+  for (let at = 0; at < entries.length; at += 500)
+    await page.evaluate(
+      async (some) => {
+        const opening = indexedDB.open('fonte');
+        const disk = await new Promise<IDBDatabase>((resolve) => {
+          opening.onsuccess = () => resolve(opening.result);
+        });
+        const writing = disk.transaction('outbox', 'readwrite');
+        for (const entry of some as { id: string; book: string }[])
+          writing.objectStore('outbox').add({ id: entry.id, book: entry.book, entry, at: Date.now(), state: 'waiting' });
+        await new Promise((resolve) => {
+          writing.oncomplete = resolve;
+        });
+        disk.close();
+      },
+      entries.slice(at, at + 500) as never,
+    );
+  const from = performance.now();
+  await page.goto(`${server.address}/outbox`);
+  await page.waitForFunction(() => document.body.innerText.includes('entries are only on this device'), { timeout: 60_000 });
+  await page.waitForFunction(() => document.body.innerText.includes('Nothing is only on this device'), { timeout: 300_000 });
+  record(`a device hands in ${away} entries of 10 rounds: until its outbox is empty`, (performance.now() - from) / 1000, 's', 60);
+  const stored = await page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0);
+  record(`what the application and 10 rounds of ${away / 10} entries take on the device`, stored / (1 << 20), 'MB', 50);
+  const known = await Promise.all(rounds.map(({ book }) => caller.json<unknown[]>(`/api/books/${book}/entries`)));
+  record('the same: entries that did not arrive', away - known.flat().length, 'entries', 0);
+  await browser.close();
+  await server.stop();
 }

@@ -3,14 +3,16 @@ import { join } from 'node:path';
 import type { WellPoint } from '@fonte/core/registers';
 import { root, start } from '../../e2e/harness.ts';
 import { median, inTurn, record, timed } from './measure.ts';
-import { bareInserts, fill, freshFile, longBook, planned, registered, scene } from './scene.ts';
+import { bareInserts, cookieIn, fill, freshFile, longBook, planned, registered, scene, sealed } from './scene.ts';
 
-const get = async (url: string): Promise<unknown> => (await fetch(url)).json();
+let cookie = '';
+const get = async (url: string): Promise<unknown> => (await fetch(url, { headers: { cookie } })).json();
 
 /** Today and the list of rounds while thousands are open: one page of each. */
 export async function today(): Promise<void> {
   const file = freshFile();
   const { store, books } = await scene(file);
+  cookie = await cookieIn(store);
   let number = 0;
   const openUpTo = async (size: number) => {
     const more = Array.from({ length: size - number }, () => planned((number += 1)).entry);
@@ -37,10 +39,11 @@ export async function today(): Promise<void> {
 export async function register(): Promise<void> {
   const file = freshFile();
   const { store, books } = await scene(file);
+  cookie = await cookieIn(store);
   const points = Array.from({ length: 10_000 }, (_, number) => registered(number));
   record('register 10,000 points', (await timed(() => fill(books, points))) / 1000, 's', 20);
   const bare = bareInserts();
-  const more = Array.from({ length: 40 }, (_, number) => registered(20_000 + number));
+  const more = Array.from({ length: 40 }, (_, number) => sealed(registered(20_000 + number)));
   const one = await inTurn(
     40,
     (time) => books.append(null, [more[time]!], null),
@@ -49,7 +52,7 @@ export async function register(): Promise<void> {
   record('register one more, median of 40', median(one.a), 'ms');
   record('the same against a bare durable insert', median(one.a) / median(one.b), '×', 2);
   const some = points.slice(0, 8).map((entry) => entry.payload as WellPoint);
-  const plans = Array.from({ length: 40 }, (_, number) => planned(number, some).entry);
+  const plans = Array.from({ length: 40 }, (_, number) => sealed(planned(number, some).entry));
   const times: number[] = [];
   for (const plan of plans) times.push(await timed(() => books.append(null, [plan], null)));
   record('plan a round of 8 points, median of 40', median(times), 'ms', 30);

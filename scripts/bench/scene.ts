@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { mkdtempSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
@@ -6,9 +7,10 @@ import { newId, writeEntry, type Entry } from '@fonte/core/book';
 import { levelRead } from '@fonte/core/level';
 import { roundPlanned } from '@fonte/core/plan';
 import { purgeReading, purgeSetUp } from '@fonte/core/purge';
-import { labRegistered, personRegistered, pointRegistered, type WellPoint } from '@fonte/core/registers';
-import { editionsOn } from '@fonte/core/round';
+import { deviceRegistered, labRegistered, personRegistered, pointRegistered, type WellPoint } from '@fonte/core/registers';
+import { editionsOn, kindOf } from '@fonte/core/round';
 import { Books, derivation, Store } from '@fonte/server';
+import { deviceOf, signed } from '../../core/test/keys.ts';
 import { root } from '../../e2e/harness.ts';
 import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 
@@ -30,10 +32,24 @@ export async function scene(file = freshFile()) {
   const books = new Books(store, () => Date.now(), derivation);
   await books.appendOwn(
     ...[technician, coordinator].map((person) => writeEntry(own(person.id), personRegistered, person)),
+    writeEntry(own(phone), deviceRegistered, deviceOf(phone, 'Phone', [technician, coordinator])),
     writeEntry(pen(lab.id, coordinator.id), labRegistered, lab),
     ...[wellPoint, tapPoint].map((point) => writeEntry(pen(point.id, coordinator.id), pointRegistered, point)),
   );
   return { file, store, books };
+}
+
+/** An entry as a device sends it: its payload as the schema has it, and signed. */
+export function sealed(entry: Entry): Entry {
+  return signed({ ...entry, payload: kindOf(entry.kind)!.payload.parse(entry.payload) });
+}
+
+/** A session of the technician in a database, as the cookie that a request carries. */
+export async function cookieIn(store: Store): Promise<string> {
+  const id = createHash('sha256').update('bench').digest('hex');
+  const values = [id, technician.id, phone, Date.now(), Date.now(), '{}', null, 'bench'];
+  await store.write((query) => query('INSERT OR REPLACE INTO sessions VALUES (?, ?, ?, ?, ?, ?, ?, ?)', values));
+  return 'fonte-session=bench';
 }
 
 const set = (pumped: number) => ({
@@ -51,8 +67,10 @@ const set = (pumped: number) => ({
 export const nextSet = (script: Script): Entry => script.atWell(purgeReading, set(script.entries.length), 0.02);
 
 /** A round's book of so many entries: two levels, a set-up, then sets of five readings. */
-export function longBook(size: number): Script {
-  const script = new Script().plan();
+export function longBook(size: number, code = '261123A', by?: { person: string; device: string }): Script {
+  const script = new Script(by?.device, by?.person);
+  if (by) script.now = Date.now() - 86_400_000;
+  script.plan([], { code, lab: by ? null : lab, ...(by ? { visits: [{ id: script.well, point: wellPoint, analyses: [] }] } : {}) });
   const depth = { measuringPoint: 'North rim', depth: { text: '7.40', unit: 'm' as const }, water: 'static' as const };
   script.atWell(levelRead, depth);
   script.atWell(levelRead, depth);
@@ -70,7 +88,8 @@ export function longBook(size: number): Script {
 /** Appends many entries in requests of 500. @throws Error when one is refused */
 export async function fill(books: Books, entries: readonly Entry[]): Promise<void> {
   for (let at = 0; at < entries.length; at += 500)
-    for (const outcome of await books.append(null, entries.slice(at, at + 500), null)) if ('problem' in outcome) throw outcome.problem;
+    for (const outcome of await books.append(null, entries.slice(at, at + 500).map(sealed), null))
+      if ('problem' in outcome) throw outcome.problem;
 }
 
 /** The plan of a round at one well and one tap; `number` makes its code. */

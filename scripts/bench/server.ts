@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { start } from '../../e2e/harness.ts';
+import { demoCaller } from '../../e2e/people.ts';
 import { median, record, timed } from './measure.ts';
 
 export async function startUp(): Promise<void> {
@@ -20,8 +21,9 @@ export async function startUp(): Promise<void> {
 
 export async function memory(): Promise<void> {
   const server = await start({ what: 'demo' });
-  const rounds = (await (await fetch(`${server.address}/api/rounds`)).json()) as { id: string }[];
-  for (const { id } of rounds) await (await fetch(`${server.address}/api/books/${id}/entries`)).json();
+  const caller = await demoCaller(server);
+  const rounds = await caller.json<{ id: string }[]>('/api/rounds');
+  for (const { id } of rounds) await caller.json(`/api/books/${id}/entries`);
   const status = readFileSync(`/proc/${server.process.pid}/status`, 'utf8');
   await server.stop();
   const used = Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024;

@@ -1,13 +1,17 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { server, writeEntry, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
+import { writeEntry, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
+import { server } from '@fonte/core/roles';
 import type { IntakeAnswer, IntakeRequest } from '@fonte/core/lab';
-import { labRegistered, personRegistered, pointRegistered } from '@fonte/core/registers';
+import { deviceRegistered, labRegistered, personRegistered, pointRegistered, type Person } from '@fonte/core/registers';
 import { pino } from 'pino';
 import supertest from 'supertest';
 import { expect } from 'vitest';
-import { coordinator, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
+import { coordinator, idOf, lab, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
+import { deviceOf, signed } from '../../core/test/keys.ts';
+import { digestOf } from '../src/access/secrets.ts';
+import { cookieName } from '../src/access/sessions.ts';
 import { createApp, type AppOptions } from '../src/app/app.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
@@ -39,11 +43,17 @@ export class PaperDesk implements LabDesk {
   }
 }
 
-/** The entries that register two people, the lab and two points. */
+/** Another device of the same two people. */
+export const tablet = idOf(8);
+
+/** The entries that register two people, their two devices, the lab and two points. */
 export function registrations(now: number): Entry[] {
   const at = (book: string, author: string) => ({ book, author, device: author === server ? server : phone, now, offset: 0 });
   return [
     ...[technician, coordinator].map((person) => writeEntry(at(person.id, server), personRegistered, person)),
+    ...[phone, tablet].map((id) =>
+      writeEntry(at(id, server), deviceRegistered, deviceOf(id, id === phone ? 'Phone' : 'Tablet', [technician, coordinator])),
+    ),
     writeEntry(at(lab.id, coordinator.id), labRegistered, lab),
     ...[wellPoint, tapPoint].map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
   ];
@@ -69,14 +79,44 @@ export async function bench(options: AppOptions = {}) {
   const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desk = new PaperDesk();
-  const services = { store, books, reader, clock, desks: new Map([[lab.id, desk]]), log: pino({ level: 'silent' }), author: technician.id };
+  const services = {
+    store,
+    books,
+    reader,
+    clock,
+    desks: new Map([[lab.id, desk]]),
+    log: pino({ level: 'silent' }),
+    setUpCode: { value: null as string | null },
+    demo: null,
+  };
   await books.appendOwn(...registrations(script.now));
   const broken: string[] = [];
   const app = held(createApp(services, options), services, broken);
-  const api = supertest(app);
-  const post = (entry: object, book = script.book) => api.post(`/api/books/${book}/entries`).send(entry);
+  /** Whoever is not signed in. */
+  const nobody = supertest(app);
+  /** A session of a person on the phone, as signing in would have opened it. */
+  const as = async (person: Person, device: string | null = phone, scope: { round: string } | null = null) => {
+    const token = `${person.id} ${device} ${scope?.round}`.replaceAll(' ', '_').slice(0, 100);
+    const values = [
+      digestOf(token),
+      person.id,
+      device,
+      script.now,
+      script.now,
+      JSON.stringify({ [person.id]: script.now }),
+      scope && JSON.stringify(scope),
+      'test',
+    ];
+    await store.write((query) => query('INSERT OR REPLACE INTO sessions VALUES (?, ?, ?, ?, ?, ?, ?, ?)', values));
+    const agent = supertest.agent(app);
+    void agent.set('cookie', `${cookieName}=${token}`);
+    return agent;
+  };
+  const api = await as(technician);
+  const sealed = (entry: object) => ('kind' in entry && 'device' in entry && !('signature' in entry) ? signed(entry as Entry) : entry);
+  const post = (entry: object, book = script.book) => api.post(`/api/books/${book}/entries`).send(sealed(entry));
   const postAll = async (entries: readonly object[]) =>
-    ((await api.post('/api/entries').send({ entries })).body as { results: (Told & { status: number })[] }).results;
+    ((await api.post('/api/entries').send({ entries: entries.map(sealed) })).body as { results: (Told & { status: number })[] }).results;
   const entries = async () =>
     (await api.get(`/api/books/${script.book}/entries`)).body as (BookEntry & { payload: Record<string, unknown> })[];
   const close = async () => {
@@ -86,7 +126,7 @@ export async function bench(options: AppOptions = {}) {
   };
   script.plan();
   await post(script.entries[0]!);
-  return { script, store, books, desk, app, api, post, postAll, entries, file, faults, clock, close };
+  return { script, store, books, services, desk, app, api, as, nobody, post, postAll, entries, file, faults, clock, close };
 }
 
 export type Bench = Awaited<ReturnType<typeof bench>>;

@@ -5,6 +5,7 @@ import { analysisAdded, judgedAnew } from '@fonte/core/plan';
 import { personRegistered, pointRegistered } from '@fonte/core/registers';
 import { minute } from '@fonte/core/time';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { signed } from '../../core/test/keys.ts';
 import { coordinator, idOf, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
@@ -61,10 +62,12 @@ describe('appending', () => {
     });
   });
 
-  it('keeps of a payload only what its schema names, also in a correction', async () => {
-    const entry = level('7.40', { smuggled: { admin: true } });
+  it('takes nothing under a signature that no schema names, also in a correction', async () => {
+    const entry = level();
     await at.post(entry);
-    await at.post(at.script.correct(entry, 'misread', { payload: reading('7.41', { smuggled: 'too' }) }));
+    expect((await at.post(level('7.40', { smuggled: { admin: true } }))).status).toBe(422);
+    expect((await at.post(at.script.correct(entry, 'misread', { payload: reading('7.41', { smuggled: 'too' }) }))).status).toBe(422);
+    await at.post(at.script.correct(entry, 'misread', { payload: reading('7.41') }));
     expect(JSON.stringify(await at.entries())).not.toContain('smuggled');
     expect((await at.books.round(at.script.book)).visits[0]!.level!.readings.map(({ typed }) => typed.text)).toEqual(['7.41']);
   });
@@ -305,7 +308,7 @@ describe('another process on the same file', () => {
     const store = await Store.open(at.file);
     const theirs = new Books(store, at.clock, derivation);
     const entries = Array.from({ length: 40 }, (_, index) => made(`7.${100 + index}`));
-    await Promise.all(entries.map((entry, index) => (index % 2 === 0 ? at.books : theirs).append(at.script.book, [entry], null)));
+    await Promise.all(entries.map((entry, index) => (index % 2 === 0 ? at.books : theirs).append(at.script.book, [signed(entry)], null)));
     await store.close();
     const all = await at.entries();
     expect(all.map((entry) => entry.seq)).toEqual(Array.from({ length: 41 }, (_, index) => index + 1));
@@ -332,7 +335,7 @@ it('serves health, session, registers, levels and lists from the tables', async 
     ),
   );
   expect(health!.body).toEqual({ status: 'ok' });
-  expect(session!.body).toEqual({ author: technician.id, now: at.script.now, demo: false });
+  expect(session!.body).toMatchObject({ me: { person: technician, device: { id: phone } }, now: at.script.now, demo: false, isNew: false });
   expect(people!.body).toMatchObject([{ initials: 'IF' }, { initials: 'RV' }]);
   expect(levels!.body).toMatchObject([{ depth: 7.4, elevation: expect.closeTo(44.94, 9) as number }]);
   expect(rounds!.body).toMatchObject([{ id: at.script.book, code: '261123A', closed: false, overview: { next: { room: 'purge' } } }]);

@@ -10,7 +10,6 @@ const pattern = ({ path }: AnyEndpoint) => new RegExp(`^${path.replace(/:[A-Za-z
 /** An application whose every answer is held against the schema of its endpoint: what is told must be what is promised. */
 export function held(app: Express, services: AllServices, broken: string[]): Express {
   const endpoints = [
-    own.session,
     own.health,
     own.description,
     ...rooms.flatMap((room) => (room.routes?.(services) ?? []).map((route) => route.endpoint)),

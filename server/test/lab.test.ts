@@ -5,7 +5,7 @@ import { levelRead } from '@fonte/core/level';
 import { purgeEnded, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { lab, phone, technician } from '../../core/test/script.ts';
+import { coordinator, lab, phone, technician } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
 import { workbookOf } from './workbook.ts';
 
@@ -50,12 +50,7 @@ afterEach(() => at.close());
 
 const ask = () => at.api.post(`/api/rounds/${at.script.book}/hand-overs/${handOver}/intake`);
 const url = (path: string) => `/api/rounds/${at.script.book}/reports${path}`;
-const by = { author: technician.id, device: phone };
-const upload = (body: string | Buffer) =>
-  at.api
-    .post(url(`?name=r.csv&author=${by.author}&device=${by.device}`))
-    .set('content-type', 'text/csv')
-    .send(body);
+const upload = (body: string | Buffer) => at.api.post(url(`?name=r.csv`)).set('content-type', 'text/csv').send(body);
 const csv =
   'Amostra;Ensaio;Valor;Un.;LQ\n261123A-MW3-N;Nitratos;12,9;mg/L N;0,1\n261123A-MW3-N;Nitritos;<0,01;mg/L N;0,01\n261123A-MW3-M;Ferro;340;µg/L;5\n';
 
@@ -145,7 +140,7 @@ describe('a report', () => {
       unread: [{ line: 4, code: 'not-at-lab' }],
       missing: [],
     });
-    const request = { id: newId(at.script.now), mapping: proposed.mapping, by, results: [{ parameter: 'nitrate', value: 0 }] };
+    const request = { id: newId(at.script.now), mapping: proposed.mapping, results: [{ parameter: 'nitrate', value: 0 }] };
     const written = await at.api.post(url(`/${sha256}/read`)).send(request);
     expect(written.status).toBe(201);
     expect((await at.api.post(url(`/${sha256}/read`)).send(request)).status).toBe(200);
@@ -162,7 +157,7 @@ describe('a report', () => {
     const first = await sha(upload(csv));
     const mapping = (await draft(first)).mapping;
     const read = (sha256: string, more: object = {}) =>
-      at.api.post(url(`/${sha256}/read`)).send({ id: newId((at.script.now += 1)), mapping: { ...mapping, ...more }, by });
+      at.api.post(url(`/${sha256}/read`)).send({ id: newId((at.script.now += 1)), mapping: { ...mapping, ...more } });
     expect((await read(first)).status).toBe(201);
     const amended = await sha(upload(csv.replace('12,9', '1,9')));
     const refused = await read(amended);
@@ -179,7 +174,7 @@ describe('a report', () => {
     const columns = { sample: 0, parameter: 1, result: 2, unit: 3 };
     expect(await draft(first)).toMatchObject({ isRemembered: false, refusal: { code: 'no-result-column' } });
     const mapping = { columns, nitrogenAs: 'N' };
-    expect((await at.api.post(url(`/${first}/read`)).send({ id: newId(at.script.now), mapping, by })).status).toBe(201);
+    expect((await at.api.post(url(`/${first}/read`)).send({ id: newId(at.script.now), mapping })).status).toBe(201);
     const next = await sha(upload(odd('13')));
     expect(await draft(next)).toMatchObject({ isRemembered: true, refusal: null, mapping, results: [{ parameter: 'nitrate' }] });
     const other = await sha(upload(odd('14').replace('Kode', 'Code')));
@@ -193,7 +188,7 @@ describe('a report', () => {
     const { mapping, refusal } = await draft(sha256);
     expect(mapping.columns).toMatchObject({ reportingLimit: 2 });
     expect(refusal?.code).toBe('no-result-column');
-    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping, by });
+    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping });
     expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([
       422,
       expect.stringContaining('The reporting limit is not the result'),
@@ -221,14 +216,15 @@ describe('a report', () => {
     expect((await upload('')).status).toBe(422);
   });
 
-  it('is read in the name of the person who confirmed its columns', async () => {
+  it('is read in the name of whoever is signed in, whatever the request says', async () => {
     const sha256 = await sha(upload(csv));
     const { mapping } = await draft(sha256);
-    const id = newId(at.script.now);
-    const answer = await at.api.post(url(`/${sha256}/read`)).send({ id, mapping, by });
-    expect([answer.status, answer.body]).toMatchObject([201, { author: technician.id, device: phone, kind: 'report-read' }]);
-    const stranger = { ...by, author: newId(1) };
-    expect((await at.api.post(url(`/${sha256}/read`)).send({ id: newId(1), mapping, by: stranger })).status).toBe(422);
+    const by = { author: technician.id, device: newId(1) };
+    const theirs = await at.as(coordinator);
+    const answer = await theirs.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping, by });
+    expect([answer.status, answer.body]).toMatchObject([201, { author: coordinator.id, device: phone, kind: 'report-read' }]);
+    const withoutDevice = await at.as(technician, null);
+    expect((await withoutDevice.post(url(`/${sha256}/read`)).send({ id: newId(1), mapping })).status).toBe(409);
   });
 
   it('that was altered where it is kept is not read', async () => {

@@ -3,9 +3,11 @@ import './theme/global.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Root } from './app/Root.tsx';
+import { installLater } from './app/version.ts';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Root />
   </StrictMode>,
 );
+installLater();

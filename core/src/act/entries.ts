@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 
 /** A follow-up was done: what was done, in a few words. */
 export const actionDone = entryKind(

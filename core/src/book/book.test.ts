@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { field } from '../roles/index.ts';
 import { instantAt, minute } from '../time/index.ts';
 import {
   canonicalJson,
@@ -8,7 +9,6 @@ import {
   clockQuestions,
   Entry,
   entryKind,
-  field,
   findBreaks,
   findUnsound,
   holdsHead,

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { Instant } from '../time/index.ts';
 import { canonicalJson } from './chain.ts';
-import { Id, inOrderOfWork, isBefore, type Entry } from './entry.ts';
+import { Id, inOrderOfWork, isBefore, type BookEntry, type Doubt, type Entry } from './entry.ts';
 import { entryKind, upgraded, type AnyKind } from './kind.ts';
 import { misfit, type Aside, type Misfit } from './misfit.ts';
-import { field } from './roles.ts';
+import { field } from '../roles/index.ts';
 
 /** What should have stood there: other words, another time, another visit, or several of them. */
 const Instead = z
@@ -14,8 +14,10 @@ const Instead = z
     version: z.number().int().min(1).max(1000).optional(),
     at: Instant.optional(),
     visit: Id.optional(),
+    /** An entry that was doubted when it came holds as it stands. */
+    holds: z.literal(true).optional(),
   })
-  .refine((instead) => instead.payload !== undefined || instead.at !== undefined || instead.visit !== undefined, {
+  .refine((instead) => Object.values(instead).some((said) => said !== undefined), {
     error: 'Say what should stand there.',
   })
   .refine((instead) => (instead.payload === undefined) === (instead.version === undefined), {
@@ -79,20 +81,24 @@ function inCircles(corrections: ReadonlyMap<string, Correction>): ReadonlySet<st
 function replaced<E extends Entry>(entry: E, kind: AnyKind, { instead }: Correction['payload']): E {
   const payload = instead?.payload === undefined ? entry.payload : upgraded(kind, instead.version!, instead.payload);
   const at = instead?.at ?? entry.at;
-  return { ...entry, payload, at, visit: instead?.visit ?? entry.visit, ...(at === entry.at ? {} : { written: entry.at }) };
+  const { doubt: _, ...held } = entry as E & { doubt?: Doubt };
+  return { ...(held as E), payload, at, visit: instead?.visit ?? entry.visit, ...(at === entry.at ? {} : { written: entry.at }) };
 }
 
 function misfitOf(correction: Correction, target: Entry | undefined, kind: AnyKind | null): Misfit | null {
   const { instead } = correction.payload;
   if (!target) return misfit('no-such-entry', 'payload.entry');
   if (!kind || target.kind !== correction.payload.kind) return misfit('other-kind', 'payload.kind');
+  if (instead?.holds && (target as Partial<BookEntry>).doubt === undefined) return misfit('not-doubted', 'payload.instead.holds');
+  if (instead?.holds && Object.keys(instead).length === 1) return null;
   if (kind.correction === 'none') return misfit('cannot-be-struck', 'payload.entry', { title: kind.title });
   if (instead && kind.correction !== 'replace') return misfit('only-struck', 'payload.instead', { title: kind.title });
   if (instead?.visit !== undefined && target.visit === null) return misfit('no-visit', 'payload.instead.visit');
   return (instead?.version ?? 1) > kind.version ? misfit('newer-version', 'payload.instead.version') : null;
 }
 
-const says = ({ payload, at, visit }: Entry) => canonicalJson({ payload, at, visit });
+const says = ({ payload, at, visit, ...entry }: Entry) =>
+  canonicalJson({ payload, at, visit, doubt: (entry as Partial<BookEntry>).doubt ?? null });
 
 /**
  * Applies the corrections of a book. Of two corrections of one entry the later written stands; a correction that is itself

@@ -9,6 +9,17 @@ const uuid = (version: string) => new RegExp(`^${hex}{8}-${hex}{4}-${version}${h
 export const Id = z.string().regex(uuid(hex), { error: 'Not an id in lower case.' });
 const EntryId = z.string().regex(uuid('7'), { error: 'Not a UUIDv7 in lower case.' });
 
+/** What the signature of an entry is: by which key of a device, and the signature itself (ECDSA over P-256 with SHA-256, base64url). */
+export const Signature = z.object({
+  key: z.string().regex(/^[0-9a-f]{64}$/, { error: 'Not the id of a key.' }),
+  value: z.string().regex(/^[A-Za-z0-9_-]{86}$/, { error: 'Not a signature.' }),
+});
+export type Signature = z.infer<typeof Signature>;
+
+/** How far the device's clock was ahead of the server's, in ms, when the two last met, and when that was. */
+export const ClockMet = z.object({ ahead: z.number().int(), at: z.iso.datetime({ precision: 3 }) });
+export type ClockMet = z.infer<typeof ClockMet>;
+
 /** An entry as the device makes it. Nothing in it changes afterwards. */
 export const Entry = z.object({
   id: EntryId,
@@ -23,6 +34,13 @@ export const Entry = z.object({
   author: Id,
   device: Id,
   payload: z.unknown(),
+  /** Random, of this entry alone: the digest of its payload is made with it. */
+  salt: z
+    .string()
+    .regex(/^[0-9a-f]{32}$/, { error: 'Not a salt.' })
+    .optional(),
+  clock: ClockMet.optional(),
+  signature: Signature.optional(),
 });
 
 export interface Entry<K extends string = string, P = unknown> {
@@ -35,7 +53,14 @@ export interface Entry<K extends string = string, P = unknown> {
   author: string;
   device: string;
   payload: P;
+  salt?: string | undefined;
+  clock?: ClockMet | undefined;
+  signature?: Signature | undefined;
 }
+
+/** What the server doubted of an entry when it came: it stands aside until somebody says that it holds. */
+export const doubts = ['device-revoked', 'person-left'] as const;
+export type Doubt = (typeof doubts)[number];
 
 /** An entry as it stands in a book: numbered, dated on sending and arrival, and chained to the one before. */
 export const BookEntry = Entry.extend({
@@ -46,8 +71,14 @@ export const BookEntry = Entry.extend({
   receivedAt: z.string(),
   previous: z.string(),
   hash: z.string(),
+  /** The digest of the payload; entries of before there were salts have none. */
+  content: z.string().optional(),
+  doubt: z.enum(doubts).optional(),
 });
 export type BookEntry<K extends string = string, P = unknown> = Entry<K, P> & Omit<z.infer<typeof BookEntry>, keyof Entry>;
+
+/** A salt for one entry: 122 random bits. */
+export const newSalt = (): string => v4().replaceAll('-', '');
 
 /** Counts on from a place of its own on each device; 31 bits of an id. */
 let sequence = Number.parseInt(v4().slice(0, 7), 16);
@@ -72,6 +103,8 @@ export interface Pen {
   now: number;
   /** Minutes that the wall clock is ahead of UTC. */
   offset: number;
+  /** What is known of how far this device's clock is off. */
+  clock?: ClockMet | null;
 }
 
 /** A new entry of a kind, with an id of its own unless one is given. */
@@ -91,6 +124,8 @@ export function writeEntry<K extends string, S extends z.ZodType>(
     author: pen.author,
     device: pen.device,
     payload,
+    salt: newSalt(),
+    ...(pen.clock ? { clock: pen.clock } : {}),
   };
 }
 

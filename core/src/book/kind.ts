@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import '../schemas/index.ts';
 import type { Entry } from './entry.ts';
-import type { Writer } from './roles.ts';
+import type { Writer } from '../roles/index.ts';
 
 /** The schema of a version that is no longer written, and how its payload becomes one of the next version. */
 export interface EarlierVersion {

@@ -1,6 +1,8 @@
 import type { ChainBreak } from './chain.ts';
 import type { Words } from '../findings/index.ts';
-import type { Role } from './roles.ts';
+import { inBook, type Says } from './says.ts';
+import { madeUnreadable } from './unreadable.ts';
+import type { SignatureFault } from './signature.ts';
 import type { Unsound } from './sound.ts';
 
 export const bookWords: Words = {
@@ -12,6 +14,9 @@ export const bookWords: Words = {
   'newer-version': 'It was written by a newer version of Fonte than this one.',
   circle: 'Two corrections strike each other.',
   'changes-nothing': 'This correction changes nothing.',
+  'not-doubted': 'Nobody doubts that entry.',
+  'device-revoked': 'It came from a device that was reported lost.',
+  'person-left': 'It came from somebody whose access had ended.',
 };
 
 export const unsoundWords: Record<Unsound['code'], string> = {
@@ -28,10 +33,14 @@ export const breakWords: Record<ChainBreak['code'], string> = {
   altered: 'what it says was changed',
 };
 
-export const roleNames: Record<Role, string> = {
-  technician: 'Technician',
-  coordinator: 'Coordinator',
-  reader: 'Reader',
-  courier: 'Courier',
-  householder: 'Householder',
+export const signatureWords: Record<SignatureFault['code'], string> = {
+  forged: 'its signature is not that of the device',
+  'unknown-device': 'nothing is known of the device that signed it',
+  'other-key': 'it is signed by another key than the device’s',
+  'not-signed-in': 'its author was never signed in on that device',
+  unsigned: 'it has no signature, where others of the book have one',
 };
+
+export const bookSays: readonly Says[] = [
+  inBook(madeUnreadable, ({ entries, why }) => `${entries.length === 1 ? '1 entry' : `${entries.length} entries`}: ${why}.`),
+];

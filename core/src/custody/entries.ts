@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field, Id } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 import { typedOf } from '../units/index.ts';
 
 export const bottleConditions = { good: 'Good', leaking: 'Leaking', underfilled: 'Under-filled', unsealed: 'Not sealed' } as const;

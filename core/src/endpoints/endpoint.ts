@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Role } from '../roles/index.ts';
 
 /** The names in an address: `/api/rounds/:round/reports/:sha256` has `round` and `sha256`. */
 export type Named<P extends string> = P extends `${string}:${infer Name}/${infer Rest}`
@@ -9,6 +10,9 @@ export type Named<P extends string> = P extends `${string}:${infer Name}/${infer
 
 /** A body or an answer: JSON of a schema, the bytes of a file, or nothing. */
 export type Content = z.ZodType | 'file' | null;
+
+/** Who may ask: people by their role, or anybody at all, signed in or not. */
+export type Askers = readonly Role[] | 'anybody';
 
 /**
  * What can be asked of the server at one address and what it answers. Written once in the room it belongs to: the server
@@ -26,6 +30,7 @@ export interface Endpoint<
   readonly query: Q;
   readonly body: B;
   readonly answer: A;
+  readonly by: Askers;
 }
 
 export type AnyEndpoint = Endpoint;
@@ -36,17 +41,17 @@ type Nothing = typeof nothing;
 /** Something to read. */
 export function reading<P extends string, A extends Content, Q extends z.ZodType = Nothing>(
   path: P,
-  { summary, answer, query }: { summary: string; answer: A; query?: Q },
+  { summary, by, answer, query }: { summary: string; by: Askers; answer: A; query?: Q },
 ): Endpoint<P, Q, null, A> {
-  return { method: 'GET', path, summary, query: query ?? (nothing as unknown as Q), body: null, answer };
+  return { method: 'GET', path, summary, by, query: query ?? (nothing as unknown as Q), body: null, answer };
 }
 
 /** Something to do. */
 export function doing<P extends string, A extends Content, B extends Content = null, Q extends z.ZodType = Nothing>(
   path: P,
-  { summary, answer, body, query }: { summary: string; answer: A; body?: B; query?: Q },
+  { summary, by, answer, body, query }: { summary: string; by: Askers; answer: A; body?: B; query?: Q },
 ): Endpoint<P, Q, B, A> {
-  return { method: 'POST', path, summary, query: query ?? (nothing as unknown as Q), body: (body ?? null) as B, answer };
+  return { method: 'POST', path, summary, by, query: query ?? (nothing as unknown as Q), body: (body ?? null) as B, answer };
 }
 
 export type Answer<E extends AnyEndpoint> = E['answer'] extends z.ZodType ? z.output<E['answer']> : unknown;

@@ -1,25 +1,24 @@
 import { z } from 'zod';
+import { members } from '../roles/index.ts';
 import { doing, reading } from './endpoint.ts';
 
 /** What the server says of itself. Times are in ms since 1970. */
 export const health = reading('/api/health', {
   summary: 'Does the server store what it is given? 503 where it does not',
+  by: 'anybody',
   answer: z.object({ status: z.enum(['ok', 'failing']), code: z.string().optional(), since: z.number().optional() }),
-});
-
-export const session = reading('/api/session', {
-  summary: 'Who writes here, and what time the server has',
-  answer: z.object({ author: z.string(), now: z.number(), demo: z.boolean() }),
 });
 
 export const description = reading('/api/openapi.json', {
   summary: 'This description',
+  by: 'anybody',
   answer: z.looseObject({ openapi: z.string() }),
 });
 
 /** Only the demo has it: nobody wants to wait for a made-up tap. */
 export const moveClock = doing('/api/demo/clock', {
   summary: 'Move the demo’s clock on',
+  by: members,
   body: z.object({
     seconds: z
       .number()

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { samplers } from '../roles/index.ts';
 import { Instant } from '../time/index.ts';
 
 const bottle = z.string().min(1).max(60);
-const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
+const written = { stands: 'at-visit', by: samplers, correction: 'replace' } as const;
 
 /** A bottle was filled, at the entry's time unless another one is stated, with the reason: this starts its holding clock. */
 export const bottleFilled = entryKind(

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
 import { waterStates } from './entries.ts';
+import { members } from '../roles/index.ts';
 
 /** A level of the record of a well: depth in m below the mark, elevation in m above the datum, null where that of the mark is not known. */
 export const LevelOfRecord = z.object({
@@ -16,5 +17,6 @@ export type LevelOfRecord = z.infer<typeof LevelOfRecord>;
 
 export const levelRecord = reading('/api/points/:point/levels', {
   summary: 'The level record of a well, oldest first',
+  by: members,
   answer: z.array(LevelOfRecord),
 });

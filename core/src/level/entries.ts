@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 import { typedOf } from '../units/index.ts';
 
 /** Whether the well was at rest: a pumped level is no static level. */

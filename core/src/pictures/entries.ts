@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { samplers } from '../roles/index.ts';
 
 /** What a picture may be. Anything that can carry a script is none. */
 export const pictureTypes = ['image/jpeg', 'image/png', 'image/webp'] as const;
@@ -19,5 +20,5 @@ export const pictureTaken = entryKind(
     /** What it shows, in a few words; may be empty. */
     shows: z.string().trim().max(200).meta({ title: 'What it shows, before you take it' }).default(''),
   }),
-  { stands: 'at-visit', by: field, correction: 'strike', files: ({ sha256 }) => [sha256] },
+  { stands: 'at-visit', by: samplers, correction: 'strike', files: ({ sha256 }) => [sha256] },
 );

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { AnalysisId, extraPurposes } from '../bottles/index.ts';
-import { entryKind, field, Id } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
 import { Lab, Point } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
@@ -61,6 +62,9 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', z.object
     },
   ],
 });
+
+/** A point is visited that the plan did not have: one that was forgotten, or found on the way. It comes last. */
+export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, { stands: 'in-book', by: field, correction: 'strike' });
 
 const change = z.object({ analysis: AnalysisId });
 const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const;

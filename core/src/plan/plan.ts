@@ -11,6 +11,7 @@ import {
   judgedAnew,
   roundGivenUp,
   roundPlanned,
+  visitAdded,
   type PlannedVisit,
   type RoundEditions,
 } from './entries.ts';
@@ -61,6 +62,16 @@ function removalFits(visit: PlannedVisit, id: AnalysisId, around: PlanAround): M
   return misfit('bottle-used', 'payload.analysis', { bottle: used.id, state: used.state, analysis: analysisName(table, id) });
 }
 
+/** A visit with its analyses in the order of the table. */
+const inOrder = (visit: PlannedVisit): PlannedVisit => ({ ...visit, analyses: analysisIds.filter((id) => visit.analyses.includes(id)) });
+
+/** Labels tell points apart by their codes: two points of one round never share one. */
+function additionFits(visits: readonly PlannedVisit[], { id, point }: PlannedVisit): Misfit | null {
+  if (visits.some((visit) => visit.id === id)) return misfit('in-plan', 'payload.id');
+  const isTaken = visits.some((visit) => visit.point.code === point.code && visit.point.id !== point.id);
+  return isTaken ? misfit('code-in-round', 'payload.point', { code: point.code }) : null;
+}
+
 function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[]) => AnalysisId[]): Plan {
   const visits = plan.visits.map((visit) =>
     visit.id === entry.visit ? { ...visit, analyses: analysisIds.filter((id) => change(visit.analyses).includes(id)) } : visit,
@@ -77,10 +88,11 @@ interface PlanView {
 export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   // A well may be visited for its level alone; a tap is visited for its water.
   next: { choose: ({ point, analyses }) => (point.type === 'tap' && analyses.length === 0 ? { code: 'choose-analyses' } : null) },
-  kinds: [roundPlanned, analysisAdded, analysisRemoved, extraPlanned, bottlesPacked, judgedAnew, roundGivenUp],
+  kinds: [roundPlanned, visitAdded, analysisAdded, analysisRemoved, extraPlanned, bottlesPacked, judgedAnew, roundGivenUp],
   empty: { first: null, plan: null, editions: null, packed: new Set(), extras: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
+    if (visitAdded.is(entry)) return additionFits(plan?.visits ?? [], entry.payload);
     const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
     if (extraPlanned.is(entry)) {
@@ -97,15 +109,12 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   },
   advance: (book, entry) => {
     if (roundPlanned.is(entry)) {
-      const ordered = entry.payload.visits.map((visit) => ({
-        ...visit,
-        analyses: analysisIds.filter((id) => visit.analyses.includes(id)),
-      }));
-      const plan = { ...entry.payload, visits: ordered };
+      const plan = { ...entry.payload, visits: entry.payload.visits.map(inOrder) };
       return { ...book, first: entry.payload, plan, editions: plan.editions };
     }
     const { plan, editions } = book;
     if (!plan || !editions) return book;
+    if (visitAdded.is(entry)) return { ...book, plan: { ...plan, visits: [...plan.visits, inOrder(entry.payload)] } };
     if (analysisAdded.is(entry)) return { ...book, plan: withAnalyses(plan, entry, (now) => [...now, entry.payload.analysis]) };
     if (analysisRemoved.is(entry))
       return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };

@@ -2,7 +2,16 @@ import type { FindingWords, Words } from '../findings/index.ts';
 import { showDate } from '../time/index.ts';
 import { analysisName, bottleTables, purpose, type AnalysisId } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import { analysisAdded, analysisRemoved, bottlesPacked, extraPlanned, judgedAnew, roundGivenUp, roundPlanned } from './entries.ts';
+import {
+  analysisAdded,
+  analysisRemoved,
+  bottlesPacked,
+  extraPlanned,
+  judgedAnew,
+  roundGivenUp,
+  roundPlanned,
+  visitAdded,
+} from './entries.ts';
 
 export const planWords: Words = {
   'no-plan': 'There is no such round.',
@@ -10,6 +19,7 @@ export const planWords: Words = {
   'planned-already': 'This round is planned already.',
   'no-such-visit': 'This round has no such point.',
   'in-plan': 'It is in the plan already.',
+  'code-in-round': ({ code }) => `Another point of this round has the code ${code}: their labels could not be told apart.`,
   'not-in-plan': 'It is not in the plan.',
   'bottle-used': ({ bottle, state, analysis }) => `Bottle ${bottle} was ${state} already: ${analysis} stays in the plan.`,
   'not-in-round': ({ bottle }) => `${bottle} is not in this round.`,
@@ -33,6 +43,7 @@ export const planSays = (called: (edition: string) => string): readonly Says[] =
     );
     return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.map(called).join('; ')}.`;
   }),
+  inBook(visitAdded, ({ point, analyses }) => `${point.name}, ${point.code} (${analyses.length > 0 ? names(analyses) : 'level only'}).`),
   inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
   inBook(analysisRemoved, ({ analysis }) => `${names([analysis])}.`),
   inBook(extraPlanned, ({ analysis, purpose: id }) => `${purpose(id).name} for ${names([analysis])}.`),

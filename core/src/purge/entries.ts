@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
 import { sayFinding } from '../findings/index.ts';
 import { questionReading, type ParameterId, readingFindings } from '../parameters/index.ts';

@@ -1,26 +1,27 @@
 import { z } from 'zod';
-import { BookEntry, Entry, Id } from '../book/index.ts';
+import { BookEntry, Entry } from '../book/index.ts';
 import { doing, reading } from '../endpoints/index.ts';
 import { ReadFault } from './entries.ts';
 import { Mapping } from './mapping.ts';
 import { ReportDraft } from './report.ts';
+import { field, members } from '../roles/index.ts';
 
 /** A report that is kept: its hash, and why it could not be read, or null. */
 const Kept = z.object({ sha256: z.string(), fault: ReadFault.nullable() });
 
 export const fetchReports = doing('/api/rounds/:round/reports/fetch', {
   summary: 'Fetch the reports that the lab’s desk has for a round',
+  by: field,
   answer: z.object({ reports: z.array(Kept) }),
 });
 
 export const takeReport = doing('/api/rounds/:round/reports', {
   summary: 'Take a report in as a file. One that cannot be read is kept as well, and says why',
+  by: field,
   query: z.object({
     name: z.string().max(200).default('report.csv'),
     /** Typed off a sheet of paper on the page. */
     from: z.enum(['upload', 'typed']).default('upload'),
-    author: Id,
-    device: Id,
   }),
   body: 'file',
   answer: Kept,
@@ -28,17 +29,20 @@ export const takeReport = doing('/api/rounds/:round/reports', {
 
 export const reportFile = reading('/api/rounds/:round/reports/:sha256/file', {
   summary: 'The kept file as it came, to be saved',
+  by: members,
   answer: 'file',
 });
 
 export const draftReport = doing('/api/rounds/:round/reports/:sha256/draft', {
   summary: 'Read a report and propose its columns',
+  by: members,
   body: z.object({ mapping: Mapping.optional() }),
   answer: ReportDraft,
 });
 
 export const readReportWith = doing('/api/rounds/:round/reports/:sha256/read', {
   summary: 'Write down what a report says, read anew by the server with the columns that a person confirmed, in that person’s name',
-  body: z.object({ id: Entry.shape.id, mapping: Mapping, by: z.object({ author: Id, device: Id }) }),
+  by: field,
+  body: z.object({ id: Entry.shape.id, mapping: Mapping }),
   answer: BookEntry,
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field } from '../book/index.ts';
+import { entryKind } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { Mapping } from './mapping.ts';
 import { fractions } from './tables/fractions.ts';

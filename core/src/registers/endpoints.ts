@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
+import { Device } from './device.ts';
 import { Lab } from './lab.ts';
 import { Person } from './people.ts';
 import { Point } from './point.ts';
+import { members } from '../roles/index.ts';
 
 /** The most that one page of a register holds. */
 export const largestPage = 500;
@@ -16,11 +18,21 @@ const query = z.object({
 });
 
 const list = <N extends string, S extends z.ZodType>(name: N, thing: S) =>
-  reading(`/api/${name}`, { summary: `The register of ${name}, by name`, query, answer: z.array(thing) });
+  reading(`/api/${name}`, { summary: `The register of ${name}, by name`, by: members, query, answer: z.array(thing) });
 const one = <N extends string, S extends z.ZodType>(name: N, thing: S) =>
-  reading(`/api/${name}/:id`, { summary: `One of the ${name} as registered now`, answer: thing });
+  reading(`/api/${name}/:id`, { summary: `One of the ${name} as registered now`, by: members, answer: thing });
 
 /** A page of each register. */
-export const registerLists = { points: list('points', Point), labs: list('labs', Lab), people: list('people', Person) } as const;
+export const registerLists = {
+  points: list('points', Point),
+  labs: list('labs', Lab),
+  people: list('people', Person),
+  devices: list('devices', Device),
+} as const;
 /** One thing of each register. */
-export const registered = { points: one('points', Point), labs: one('labs', Lab), people: one('people', Person) } as const;
+export const registered = {
+  points: one('points', Point),
+  labs: one('labs', Lab),
+  people: one('people', Person),
+  devices: one('devices', Device),
+} as const;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, Id, roles } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
+import { roles } from '../roles/index.ts';
 
 export const Person = z.object({
   /** The person's own book. */
@@ -7,6 +8,10 @@ export const Person = z.object({
   name: z.string().trim().min(1).max(120).meta({ title: 'Name' }),
   initials: z.string().trim().min(1).max(4).meta({ title: 'Initials' }),
   role: z.enum(roles).meta({ title: 'Role' }),
+  /** Access has ended, and why; what this person sends later stands set aside. */
+  left: z
+    .object({ at: z.iso.datetime({ precision: 3 }), reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500) })
+    .optional(),
 });
 export type Person = z.infer<typeof Person>;
 

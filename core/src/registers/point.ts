@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { entryKind, field, Id } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
+import { field } from '../roles/index.ts';
 
 const metres = z.number().finite();
 const lengths = ['m', 'ft'] as const;

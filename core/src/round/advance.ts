@@ -1,4 +1,4 @@
-import { misfit, type Entry, type Misfit } from '../book/index.ts';
+import { madeUnreadable, misfit, type BookEntry, type Entry, type Misfit } from '../book/index.ts';
 import type { Room } from '../book/index.ts';
 import { AroundRound, AroundVisit } from './around.ts';
 import { kindOf, roundRooms, visitRooms } from './kinds.ts';
@@ -24,6 +24,8 @@ export function misfitIn(round: RoundBook, entry: Entry): Misfit | null {
   if (!kind || !place) return misfit('unknown-kind', 'kind', { kind: entry.kind });
   if (entry.version > kind.version) return misfit('newer-version', 'version');
   if (!round.plan.plan && place.name !== 'plan') return misfit('no-plan', 'book');
+  const { doubt } = entry as Partial<BookEntry>;
+  if (doubt) return misfit(doubt, 'device');
   if (place.at === 'round') {
     const room = roundRooms[place.name] as unknown as AnyRoom;
     if (entry.visit !== null && !round.plan.plan?.visits.some((visit) => visit.id === entry.visit)) return misfit('no-such-visit', 'visit');
@@ -41,6 +43,8 @@ interface OwnRound extends RoundBook {
 }
 
 function step(round: OwnRound, entry: Entry): OwnRound {
+  // It says of other entries that their words were taken away, and nothing of the work.
+  if (madeUnreadable.is(entry)) return round;
   const found = misfitIn(round, entry);
   if (found) return { ...round, aside: round.aside.with({ entry, misfit: found }) };
   const place = roomOf.get(entry.kind)!;

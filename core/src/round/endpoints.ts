@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
 import { reading } from '../endpoints/index.ts';
 import { RoundOverview, VisitClock, BottleInCooler } from './overview.ts';
+import { members } from '../roles/index.ts';
 
 export const RoundLine = z.object({
   id: z.string(),
@@ -27,6 +28,7 @@ export type Today = z.infer<typeof Today>;
 
 export const listRounds = reading('/api/rounds', {
   summary: 'Rounds in short, newest first',
+  by: members,
   query: z.object({
     state: z.enum(['open', 'closed', 'all']).default('all'),
     /** `date code` of the round after which the page begins. */
@@ -38,11 +40,13 @@ export const listRounds = reading('/api/rounds', {
 
 export const findFreeCode = reading('/api/rounds/free-code', {
   summary: 'A code for a round of that day that no other round has',
+  by: members,
   query: z.object({ date: z.iso.date() }),
   answer: z.object({ code: z.string() }),
 });
 
 export const today = reading('/api/today', {
   summary: 'What is next, runs, waits and is due over all rounds',
+  by: members,
   answer: Today,
 });

@@ -10,3 +10,4 @@ export * from './foresee.ts';
 export * from './overview.ts';
 export * from './words.ts';
 export * from './endpoints.ts';
+export * from './agenda.ts';

@@ -1,5 +1,6 @@
+import { accessNoted } from '../access/index.ts';
 import { actRoom } from '../act/index.ts';
-import { struck, type AnyKind } from '../book/index.ts';
+import { madeUnreadable, struck, type AnyKind } from '../book/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { levelRoom } from '../level/index.ts';
@@ -21,9 +22,10 @@ export const roundKinds: readonly AnyKind[] = [
   ...Object.values(roundRooms).flatMap((room) => room.kinds),
   ...Object.values(visitRooms).flatMap((room) => room.kinds),
   struck,
+  madeUnreadable,
 ];
 
-const byName = new Map([...roundKinds, ...registerKinds].map((kind) => [kind.kind, kind]));
+const byName = new Map([...roundKinds, ...registerKinds, accessNoted].map((kind) => [kind.kind, kind]));
 export const allKinds: readonly AnyKind[] = [...byName.values()];
 
 /** The kind of that name, or null where this copy of the product does not have it. */
@@ -31,17 +33,19 @@ export function kindOf(name: string): AnyKind | null {
   return byName.get(name) ?? null;
 }
 
-/** What a book is of: a round, or a thing of a register. The kind of its first entry says it. */
-export type BookType = 'round' | RegisterName;
+/** What a book is of: a round, a thing of a register, or what happens at the door. The kind of its first entry says it. */
+export type BookType = 'round' | 'access' | RegisterName;
 
 /** The type of the book that a kind of entry opens, or null when it opens none. */
 export function opens(kind: string): BookType | null {
-  return kind === roundPlanned.kind ? 'round' : registerOf(kind);
+  if (kind === roundPlanned.kind) return 'round';
+  return kind === accessNoted.kind ? 'access' : registerOf(kind);
 }
 
 /** Whether a kind of entry may stand in a book of that type. */
 export function belongsIn(kind: string, type: BookType): boolean {
-  return type === 'round' ? roundKinds.some((candidate) => candidate.kind === kind) : registerOf(kind) === type;
+  if (kind === madeUnreadable.kind) return true;
+  return type === 'round' ? roundKinds.some((candidate) => candidate.kind === kind) : opens(kind) === type;
 }
 
 /** What a person calls an entry. */

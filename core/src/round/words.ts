@@ -1,5 +1,6 @@
+import { accessSays } from '../access/index.ts';
 import { actSays, actWords } from '../act/index.ts';
-import { bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
+import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
 import { fillAsks, fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
@@ -77,7 +78,9 @@ function calledEdition(ref: string): string {
 }
 
 const says = new Map<string, (payload: never) => string>([
+  ...bookSays,
   ...registerSays,
+  ...accessSays,
   ...planSays(calledEdition),
   ...levelSays,
   ...purgeSays,

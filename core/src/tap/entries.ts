@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { entryKind, field, type EarlierVersion } from '../book/index.ts';
+import { entryKind, type EarlierVersion } from '../book/index.ts';
+import { samplers } from '../roles/index.ts';
 import { Typed } from '../units/index.ts';
 
-const written = { stands: 'at-visit', by: field, correction: 'replace' } as const;
+const written = { stands: 'at-visit', by: samplers, correction: 'replace' } as const;
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why' });
 /** The procedure of the visit that the run is. */
 const procedure = z.string().min(1).max(60);

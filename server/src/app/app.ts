@@ -4,7 +4,8 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import packedFiles from 'express-static-gzip';
 import helmet from 'helmet';
-import { description, health, moveClock as moveClockEndpoint, session } from '@fonte/core/endpoints';
+import { description, health, moveClock as moveClockEndpoint } from '@fonte/core/endpoints';
+import { doorkeeper } from '../access/index.ts';
 import { gate } from '../http/gate.ts';
 import { mount, Problem, problemHandler, route, type Route } from '../http/index.ts';
 import { openApiDocument } from './openapi.ts';
@@ -20,14 +21,13 @@ export interface AppOptions {
 }
 
 /** What the server says of itself. */
-function ownRoutes({ store, clock, author }: AllServices, moveClock: AppOptions['moveClock']): Route[] {
+function ownRoutes({ store, clock }: AllServices, moveClock: AppOptions['moveClock']): Route[] {
   const own = [
     route(health, async ({ response }) => {
       const found = await store.check();
       response.status(found.ok ? 200 : 503);
       return found.ok ? { status: 'ok' as const } : { status: 'failing' as const, code: found.code, since: found.since };
     }),
-    route(session, () => ({ author, now: clock(), demo: moveClock !== undefined })),
   ];
   if (!moveClock) return own;
   const move = route(moveClockEndpoint, ({ body: { seconds } }) => {
@@ -42,9 +42,17 @@ export function createApp(services: AllServices, { web, hosts = [], moveClock }:
   const { log } = services;
   const app = express();
   app.disable('x-powered-by');
+  // A proxy on this machine says whether the outside came by HTTPS, and from where.
+  app.set('trust proxy', 'loopback');
   app.use(
     helmet({
-      contentSecurityPolicy: { directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null } },
+      contentSecurityPolicy: {
+        directives: {
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
       strictTransportSecurity: false,
     }),
   );
@@ -59,12 +67,12 @@ export function createApp(services: AllServices, { web, hosts = [], moveClock }:
   });
 
   app.use('/api', (_request, response, next) => {
-    response.set('cache-control', 'no-store');
+    response.set({ 'cache-control': 'no-store', 'x-fonte-now': String(services.clock()) });
     next();
   });
   const routes = [...ownRoutes(services, moveClock), ...rooms.flatMap((room) => room.routes?.(services) ?? [])];
   const described = openApiDocument([description, ...routes.map(({ endpoint }) => endpoint)]);
-  mount(app, [...routes, route(description, () => described)]);
+  mount(app, [...routes, route(description, () => described)], doorkeeper(services));
   app.use('/api', () => {
     throw new Problem(404, 'no-route', 'There is nothing at this address.');
   });

@@ -1,3 +1,4 @@
+import { accessRoom, type AccessServices } from '../access/index.ts';
 import { Derivation } from '../book/derivation.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { bookRoutes } from '../book/routes.ts';
@@ -11,11 +12,12 @@ import { readRoom, type ReadServices } from '../read/index.ts';
 import { registersRoom } from '../registers/index.ts';
 
 /** Everything that the rooms together work with. */
-export type AllServices = ReadServices;
+export type AllServices = ReadServices & AccessServices;
 
 /** The rooms of the server, in one order everywhere. */
 export const rooms: readonly ServerRoom<AllServices>[] = [
   { name: 'book', routes: bookRoutes },
+  accessRoom,
   registersRoom,
   planRoom,
   levelRoom,
@@ -27,7 +29,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
 ];
 
 /** Counted up with every change of what stands in a derived table: a database of before is then derived anew at the start. */
-const edition = '5';
+const edition = '6';
 
 /** What the rooms derive from the books. */
 export const derivation = new Derivation(

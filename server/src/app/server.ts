@@ -1,14 +1,12 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
-import { newId, writeEntry } from '@fonte/core/book';
-import { personRegistered, type Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { pino } from 'pino';
-import { Books, serverPen } from '../book/books.ts';
+import { newCode } from '../access/index.ts';
+import { Books } from '../book/books.ts';
 import { ensureDerived } from '../book/rebuild.ts';
 import { HttpLabDesk } from '../lab/index.ts';
 import { ReportReader } from '../read/index.ts';
-import { listThings } from '../registers/index.ts';
 import { Store, type Maker } from '../store/index.ts';
 import { createApp, type AppOptions } from './app.ts';
 import { withoutContents } from '../http/index.ts';
@@ -24,8 +22,8 @@ export interface RunningServer {
 
 export interface ServerOptions extends Pick<AppOptions, 'moveClock'> {
   clock: Clock;
-  /** The person in whose name entries are made; registered if nobody is. */
-  person?: Person;
+  /** Whom whoever opens the demo is; absent in production. */
+  demo?: string;
   /** Who makes the database file where there is none. */
   madeBy?: Maker;
   /** Called before the server listens, with everything but the network ready. */
@@ -36,20 +34,6 @@ export interface ServerOptions extends Pick<AppOptions, 'moveClock'> {
 
 /** ms that open requests have to end when the server stops. */
 const farewell = 3000;
-
-/** The first person of an installation is registered by the server: nobody is there yet who could. */
-async function ensurePerson(services: Pick<AllServices, 'store' | 'books' | 'clock'>, name: string, given?: Person): Promise<string> {
-  const [known] = JSON.parse(await listThings(services.store, 'people', { limit: 1 })) as Person[];
-  if (known) return known.id;
-  const initials = name
-    .split(/\s+/)
-    .map((part) => [...part][0]!.toUpperCase())
-    .join('')
-    .slice(0, 4);
-  const person: Person = given ?? { id: newId(services.clock()), name, initials, role: 'coordinator' };
-  await services.books.appendOwn(writeEntry(serverPen(person.id, services.clock()), personRegistered, person));
-  return person.id;
-}
 
 function limited(server: Server): Server {
   server.headersTimeout = 10_000;
@@ -82,8 +66,9 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const books = new Books(store, clock, derivation);
   const reader = new ReportReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
-  const author = await ensurePerson({ store, books, clock }, settings.person, options.person);
-  const services: AllServices = { store, books, desks, reader, clock, log, author };
+  const isNew = options.demo === undefined && (await store.read<unknown[]>('SELECT 1 FROM accounts LIMIT 1')).length === 0;
+  const setUpCode = { value: isNew ? newCode() : null };
+  const services: AllServices = { store, books, desks, reader, clock, log, setUpCode, demo: options.demo ?? null };
   await options.prepare?.(services);
 
   const server = limited(
@@ -107,6 +92,8 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
     server.listen(settings.port, settings.host, resolve);
   });
   const { address, port } = server.address() as AddressInfo;
+  // On the console and not in the log, which is kept.
+  if (setUpCode.value !== null) console.log(`Nobody is let in yet. Open the page and type this set-up code: ${setUpCode.value}`);
   log.info({ address, port, database: settings.database }, 'listening');
   return { address: `http://${address}:${port}`, services, stop };
 }

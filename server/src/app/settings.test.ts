@@ -3,7 +3,7 @@ import { readSettings } from './settings.ts';
 
 describe('settings', () => {
   it('have defaults that serve this machine only', () => {
-    expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4180, logLevel: 'info', person: 'Technician', desks: {} });
+    expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4180, logLevel: 'info', desks: {} });
     expect(readSettings({}).database).toMatch(/\/data\/fonte\.sqlite$/);
   });
 

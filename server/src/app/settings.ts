@@ -23,8 +23,6 @@ const Settings = z.object({
     ),
   FONTE_WEB: z.string().default('web/dist'),
   FONTE_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
-  /** Name of the person in whose name entries are made, until there are accounts. */
-  FONTE_PERSON: z.string().trim().min(1).max(120).default('Technician'),
   /** JSON: the address of each lab's desk by the lab's id. */
   FONTE_LAB_DESKS: z
     .string()
@@ -50,7 +48,6 @@ export interface ServerSettings {
   names: string[];
   web: string;
   logLevel: string;
-  person: string;
   desks: Record<string, DeskAddress>;
 }
 
@@ -58,7 +55,7 @@ export interface ServerSettings {
 export function readSettings(environment: Record<string, string | undefined>): ServerSettings {
   const parsed = Settings.safeParse(environment);
   if (!parsed.success) throw new Error(`Settings: ${z.prettifyError(parsed.error)}`);
-  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_NAMES, FONTE_WEB, FONTE_LOG, FONTE_PERSON, FONTE_LAB_DESKS } = parsed.data;
+  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_NAMES, FONTE_WEB, FONTE_LOG, FONTE_LAB_DESKS } = parsed.data;
   return {
     database: resolve(FONTE_DB),
     host: FONTE_HOST,
@@ -66,7 +63,6 @@ export function readSettings(environment: Record<string, string | undefined>): S
     names: FONTE_NAMES,
     web: resolve(FONTE_WEB),
     logLevel: FONTE_LOG,
-    person: FONTE_PERSON,
     desks: FONTE_LAB_DESKS,
   };
 }

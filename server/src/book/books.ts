@@ -1,15 +1,17 @@
-import { chained, sameEntry, server, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
+import { chained, sameEntry, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
+import { server } from '@fonte/core/roles';
 import { belongsIn, opens, type RoundState } from '@fonte/core/round';
-import { registerOf, type Person } from '@fonte/core/registers';
+import { registerOf } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
 import { Problem } from '../http/index.ts';
 import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
 import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
-import { checkAuthor, checkCode, checkOpening, codeOf, parseEntry } from './door.ts';
-import { StagedRegistry } from './registry.ts';
+import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, parseEntry } from './door.ts';
+import { StagedRegistry, type Remembered } from './registry.ts';
 import { commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
+import { takeWordsAway } from './unreadable.ts';
 import { asideIn, emptyView, readView, type BookView } from './view.ts';
 
 /** So many entries share one transaction and one sync at the most, unless one request alone has more. */
@@ -26,7 +28,7 @@ const entriesInMemory = 300_000;
 export class Books {
   private readonly queue: Job[] = [];
   private running: Promise<void> | null = null;
-  private readonly people = new Map<string, Person>();
+  private readonly remembered: Remembered = new Map();
   private readonly views = new LRUCache<string, BookView>({
     maxSize: entriesInMemory,
     sizeCalculation: (view) => view.entries.length + 20,
@@ -60,15 +62,16 @@ export class Books {
    * Appends entries that a device sent, of one book or of many, in one transaction. Each is answered by itself: what is
    * malformed, forbidden or an altered copy is refused; what does not fit stands aside; what stands already is acknowledged.
    * @param sentAt the device's clock at sending
+   * @param scope the one book that may be written in, where not all may
    * @throws StorageFault when nothing of it was written, or it is not known whether it was
    */
-  append(book: string | null, sent: readonly unknown[], sentAt: string | null): Promise<Outcome[]> {
-    return this.enqueue({ book, sent, sentAt, madeBy: 'device' });
+  append(book: string | null, sent: readonly unknown[], sentAt: string | null, scope: Job['scope'] = null): Promise<Outcome[]> {
+    return this.enqueue({ book, sent, sentAt, madeBy: 'device', scope });
   }
 
   /** Appends entries that the server makes: of its own, or in the name of a person who asked for it. @throws Problem, StorageFault */
   async appendOwn(...entries: readonly Entry[]): Promise<BookEntry[]> {
-    const outcomes = await this.enqueue({ book: null, sent: entries, sentAt: null, madeBy: 'server' });
+    const outcomes = await this.enqueue({ book: null, sent: entries, sentAt: null, madeBy: 'server', scope: null });
     return outcomes.map((outcome) => {
       if ('problem' in outcome) throw outcome.problem;
       return outcome.entry;
@@ -78,6 +81,36 @@ export class Books {
   /** Resolves when everything that was handed in is settled. */
   async idle(): Promise<void> {
     while (this.running) await this.running;
+  }
+
+  /**
+   * Takes words away for good: others stand in their place, without the salt, so that what was said cannot be guessed back from
+   * the hash; the book records it. Entries of before there were salts stay as they are. Returns how many were changed.
+   */
+  async makeUnreadable(words: ReadonlyMap<BookEntry, unknown>, why: string): Promise<number> {
+    const changes = [...words].filter(([entry]) => entry.salt !== undefined);
+    const books = [...new Set(changes.map(([entry]) => entry.book))];
+    const said = new Map(changes.map(([{ id }, payload]) => [id, payload]));
+    await this.alone(async () => {
+      for (const book of books) {
+        await takeWordsAway(this.store, this.derivation, serverPen(book, this.clock()), said, why);
+        this.views.delete(book);
+        this.remembered.delete(book);
+      }
+    });
+    return changes.length;
+  }
+
+  /** Does something while no entries are taken in; they wait. */
+  private async alone(work: () => Promise<void>): Promise<void> {
+    while (this.running) await this.running;
+    const done = work();
+    this.running = done
+      .catch(() => undefined)
+      .then(() => {
+        this.running = this.queue.length > 0 ? this.run() : null;
+      });
+    await done;
   }
 
   private enqueue(job: Omit<Job, 'settle' | 'fail'>): Promise<Outcome[]> {
@@ -107,7 +140,7 @@ export class Books {
 
   private async settle(group: readonly Job[]): Promise<Outcome[][]> {
     for (let attempt = 1; ; attempt += 1) {
-      const stage = new Stage(new StagedRegistry(this.store, this.people));
+      const stage = new Stage(new StagedRegistry(this.store, this.remembered));
       try {
         await this.findKnown(stage, group);
         const prepared: (() => Outcome)[][] = [];
@@ -158,6 +191,9 @@ export class Books {
       return () => ({ entry: earlier, isNew: false, aside: this.asideNow(earlier) });
     }
     await checkAuthor(stage.registry, entry, job.madeBy);
+    checkScope(entry, job.scope);
+    const receivedAt = new Date(this.clock()).toISOString();
+    const doubt = job.madeBy === 'device' ? await checkSignature(stage.registry, entry, receivedAt) : null;
     const staged = await this.staged(stage, entry);
     if (!belongsIn(entry.kind, staged.before.type))
       throw new Problem(422, 'other-kind', 'No entry of this kind belongs in this book.', [
@@ -171,8 +207,7 @@ export class Books {
     }
     const last = staged.added.at(-1);
     const head = last ? { count: last.seq, hash: last.hash } : staged.before.head;
-    const receivedAt = new Date(this.clock()).toISOString();
-    const added = chained(entry, head, { sentAt: job.sentAt, receivedAt }, sha256);
+    const added = chained(entry, head, { sentAt: job.sentAt, receivedAt, ...(doubt ? { doubt } : {}) }, sha256);
     staged.added.push(added);
     stage.books.set(entry.book, staged);
     stage.entries.set(added.id, added);

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { canonicalJson, type BookEntry } from '@fonte/core/book';
+import { canonicalJson, type BookEntry, type ClockMet, type Doubt } from '@fonte/core/book';
 import { columnsOf, EntryTable, type EntryRow, type Store } from '../store/index.ts';
 
 /** SHA-256 by the platform: several times as fast as in JavaScript. */
@@ -22,6 +22,11 @@ export const fromRow = (row: EntryRow): BookEntry => ({
   receivedAt: row.received,
   previous: row.previous,
   hash: row.hash,
+  ...(row.salt === null ? {} : { salt: row.salt }),
+  ...(row.content === null ? {} : { content: row.content }),
+  ...(row.clock === null ? {} : { clock: JSON.parse(row.clock) as ClockMet }),
+  ...(row.key === null || row.signature === null ? {} : { signature: { key: row.key, value: row.signature } }),
+  ...(row.doubt === null ? {} : { doubt: row.doubt as Doubt }),
 });
 
 /** The values of an entry, in the order of {@link entryColumns}. */
@@ -42,6 +47,12 @@ export function entryValues(entry: BookEntry): unknown[] {
     received: entry.receivedAt,
     previous: entry.previous,
     hash: entry.hash,
+    salt: entry.salt ?? null,
+    content: entry.content ?? null,
+    clock: entry.clock ? canonicalJson(entry.clock) : null,
+    key: entry.signature?.key ?? null,
+    signature: entry.signature?.value ?? null,
+    doubt: entry.doubt ?? null,
   };
   return entryColumns.map((column) => row[column as keyof EntryRow]);
 }

@@ -1,8 +1,23 @@
-import { Entry, findUnsound, readPayload, server, struck, unsoundWords, type AnyKind, type Writer } from '@fonte/core/book';
+import {
+  canonicalJson,
+  contentOf,
+  Entry,
+  findUnsound,
+  readPayload,
+  signatureFault,
+  signatureWords,
+  struck,
+  unsoundWords,
+  type AnyKind,
+  type Doubt,
+} from '@fonte/core/book';
+import { server, type Writer } from '@fonte/core/roles';
 import { roundPlanned } from '@fonte/core/plan';
 import { registerOf } from '@fonte/core/registers';
 import { kindOf, sayMisfit } from '@fonte/core/round';
 import { fieldErrors, Problem } from '../http/index.ts';
+import { sha256 } from './codec.ts';
+import { isSignedBy } from './signature.ts';
 import type { Registry } from './registry.ts';
 import type { Store } from '../store/index.ts';
 
@@ -36,7 +51,11 @@ export function parseEntry(book: string | null, sent: unknown): Entry {
       'visit',
       entry.visit === null ? 'An entry of this kind names its visit.' : 'An entry of this kind names no visit.',
     );
-  return { ...entry, payload: parseStruck(entry, parsePayload(kind, entry.version, entry.payload, 'payload')) };
+  const payload = parseStruck(entry, parsePayload(kind, entry.version, entry.payload, 'payload'));
+  // A signature is of the words as they were sent: what a schema would leave out or change cannot be kept under it.
+  if (entry.signature && canonicalJson(payload) !== canonicalJson(entry.payload))
+    throw refuse(422, 'not-as-signed', 'payload', 'It says more, or says it otherwise, than an entry of this kind may.');
+  return { ...entry, payload };
 }
 
 /** What a correction puts in the place of an entry is parsed as that entry would be. */
@@ -54,6 +73,26 @@ function parseStruck(entry: Entry, payload: unknown): unknown {
     ...correction,
     instead: { ...instead, payload: parsePayload(target, instead.version!, instead.payload, 'payload.instead.payload') },
   };
+}
+
+/** What a householder's link does not open. @throws Problem 403 */
+export function checkScope(entry: Entry, scope: { round: string } | null): void {
+  if (scope && entry.book !== scope.round) throw refuse(403, 'forbidden', 'book', 'This link opens one kit and nothing else.');
+}
+
+/**
+ * Whether a device's entry is signed by that device, on which its author was signed in. @throws Problem 403
+ * @returns what is to be doubted of it all the same
+ */
+export async function checkSignature(registry: Registry, entry: Entry, receivedAt: string): Promise<Doubt | null> {
+  if (entry.salt === undefined) throw refuse(422, 'unsigned', 'salt', 'An entry has a salt.');
+  const device = await registry.thing('devices', entry.device);
+  const content = contentOf({ payload: entry.payload, salt: entry.salt }, sha256);
+  const fault = await signatureFault({ ...entry, content }, device, isSignedBy);
+  if (fault) throw refuse(403, fault, fault === 'not-signed-in' ? 'author' : 'signature', `Not taken: ${signatureWords[fault]}.`);
+  if (device!.revoked && device!.revoked.at <= receivedAt) return 'device-revoked';
+  const { left } = (await registry.thing('people', entry.author))!;
+  return left && left.at <= receivedAt ? 'person-left' : null;
 }
 
 /** Whether an author may write an entry: a person of the register in a role that its kind names. @throws Problem 403, 422 */

@@ -1,58 +1,37 @@
-import { findBreaks, holdsHead, type BookEntry, type ChainBreak, type Head } from '@fonte/core/book';
-import type { BookType } from '@fonte/core/round';
-import { z } from 'zod';
+import { readBookFile, verifyBookFile, type BookFile, type Head, type VerifiedFile } from '@fonte/core/book';
+import { kindOf } from '@fonte/core/round';
+import type { Store } from '../store/index.ts';
 import { sha256 } from './codec.ts';
+import { thing } from './registry.ts';
+import { isSignedBy } from './signature.ts';
 import type { BookView } from './view.ts';
 
-/** A book as it is handed out. */
-export interface BookFile {
-  format: 'fonte-book';
-  version: 1;
-  book: string;
-  type: BookType;
-  head: Head | null;
-  entries: readonly BookEntry[];
-}
-
-export function exportBook({ book, type, head, entries }: BookView): BookFile {
-  return { format: 'fonte-book', version: 1, book, type, head, entries: entries.all() };
-}
-
-const File = z.object({
-  format: z.literal('fonte-book'),
-  version: z.literal(1),
-  book: z.string(),
-  head: z.object({ count: z.number(), hash: z.string() }).nullable(),
-  entries: z.array(z.looseObject({ seq: z.number(), id: z.string(), book: z.string(), hash: z.string(), previous: z.string() })),
-});
-
-export interface VerifiedFile {
-  book: string;
-  head: Head | null;
-  breaks: ChainBreak[];
-  /** Whether the file ends as it says, and holds what somebody else was told of the book; null when nobody was. */
-  isWhole: boolean;
-  isWitnessed: boolean | null;
-}
-
-/**
- * Checks a book that was handed out, alone.
- * @param witness a head known from elsewhere, such as the lab's copy of a form
- * @throws Error when the text is no such file
- */
-export function verifyFile(text: string, witness: Head | null): VerifiedFile {
-  const file = File.safeParse(JSON.parse(text));
-  if (!file.success) throw new Error('This is no book that Fonte handed out.');
-  const { book, head } = file.data;
-  const entries = file.data.entries as unknown as BookEntry[];
-  const breaks = findBreaks(entries, sha256);
-  const strangers = entries.filter((entry) => entry.book !== book).map(({ seq, id }): ChainBreak => ({ seq, id, code: 'altered' }));
-  const last = entries.at(-1);
+/** A book as it is handed out, with the devices that signed in it and the people whose entries they are. */
+export async function exportBook(store: Store, { book, type, head, entries }: BookView): Promise<BookFile> {
+  const all = entries.all();
+  const named = async <N extends 'devices' | 'people'>(register: N, ids: Iterable<string>) =>
+    (await Promise.all([...new Set(ids)].map((id) => thing(store, register, id)))).filter((one) => one !== null);
+  const devices = await named(
+    'devices',
+    all.map(({ device }) => device),
+  );
+  const people = await named(
+    'people',
+    all.map(({ author }) => author),
+  );
   return {
+    format: 'fonte-book',
+    version: 2,
     book,
+    type,
     head,
-    breaks: [...breaks, ...strangers],
-    isWhole: last ? head?.count === last.seq && head.hash === last.hash : head === null,
-    isWitnessed: witness ? holdsHead(entries, witness) : null,
+    devices: devices.map(({ id, name, key, people: on }) => ({ id, name, key, people: on })),
+    people: people.map(({ id, name, initials, role }) => ({ id, name, initials, role })),
+    entries: all,
   };
+}
+
+/** Checks a book that was handed out, alone. @throws Error when the text is no such file */
+export function verifyFile(text: string, witness: Head | null): Promise<VerifiedFile> {
+  return verifyBookFile(readBookFile(text), witness, { kindOf, prove: isSignedBy, hashOf: sha256 });
 }

@@ -1,5 +1,5 @@
 import { canonicalJson } from '@fonte/core/book';
-import type { Lab, Person, Point, RegisterName } from '@fonte/core/registers';
+import type { Device, Lab, Person, Point, RegisterName } from '@fonte/core/registers';
 import type { Store } from '../store/index.ts';
 import { loadEntries } from './codec.ts';
 
@@ -7,7 +7,11 @@ interface Registered {
   points: Point;
   labs: Lab;
   people: Person;
+  devices: Device;
 }
+
+/** What is asked for with every entry, and remembered: who wrote it, and on what. */
+export type Remembered = Map<string, Person | Device>;
 
 /** Where registered things are looked up: in the tables, or before that in what is about to be written. */
 export interface Registry {
@@ -28,22 +32,21 @@ export class StagedRegistry implements Registry {
 
   constructor(
     private readonly store: Store,
-    /** People are asked for with every entry: they are remembered. */
-    private readonly people: Map<string, Person>,
+    private readonly remembered: Remembered,
   ) {}
 
   add(register: RegisterName, said: { id: string }): void {
     this.staged.set(said.id, { register, said });
-    this.people.delete(said.id);
+    this.remembered.delete(said.id);
   }
 
   async thing<N extends RegisterName>(register: N, id: string): Promise<Registered[N] | null> {
     const staged = this.staged.get(id);
     if (staged) return staged.register === register ? (staged.said as Registered[N]) : null;
-    if (register !== 'people') return thing(this.store, register, id);
-    const person = this.people.get(id) ?? (await thing(this.store, 'people', id));
-    if (person) this.people.set(id, person);
-    return person as Registered[N] | null;
+    if (register !== 'people' && register !== 'devices') return thing(this.store, register, id);
+    const known = this.remembered.get(id) ?? (await thing(this.store, register, id));
+    if (known) this.remembered.set(id, known as Person | Device);
+    return known as Registered[N] | null;
   }
 
   async everRead(register: RegisterName, said: { id: string }): Promise<boolean> {

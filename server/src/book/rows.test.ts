@@ -31,7 +31,7 @@ it('derives rounds, visits and bottles from the plan alone', async () => {
     '261123A-MW3-M',
     '261123A-MW3-N',
   ]);
-  expect(rows['things']).toHaveLength(5);
+  expect(rows['things']).toHaveLength(7);
 });
 
 it('takes rows away again when what made them is gone', async () => {

@@ -23,6 +23,8 @@ export interface Job {
   sent: readonly unknown[];
   sentAt: string | null;
   madeBy: 'device' | 'server';
+  /** The one book that may be written in, where not all may. */
+  scope: { round: string } | null;
   settle: (outcomes: Outcome[]) => void;
   fail: (error: unknown) => void;
 }

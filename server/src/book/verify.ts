@@ -1,5 +1,5 @@
-import { breakWords, findBreaks, noFiles, type BookEntry } from '@fonte/core/book';
-import { allKinds, opens } from '@fonte/core/round';
+import { breakWords, checkSignatures, findBreaks, noFiles, signatureWords, type BookEntry } from '@fonte/core/book';
+import { allKinds, kindOf, opens } from '@fonte/core/round';
 import {
   checkFile,
   columnsOf,
@@ -14,6 +14,8 @@ import {
 import { loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { isDerivedBy } from './rebuild.ts';
+import { thing } from './registry.ts';
+import { isSignedBy } from './signature.ts';
 import { allRowsOf, readView } from './view.ts';
 
 /** Something that is not as it should be, and where. */
@@ -28,6 +30,8 @@ export interface VerifiedBook {
   entries: number;
   /** Hash of the last entry, to be compared with what is known outside. */
   head: string;
+  /** Entries that no device has signed: written before devices had keys. */
+  unsigned: number;
   faults: Fault[];
 }
 
@@ -77,10 +81,16 @@ export async function* verifyBooks(store: Store, by: Derivation): AsyncGenerator
   for (const { id, type } of await bookIds(store)) {
     const faults: Fault[] = [];
     let entries: BookEntry[] = [];
+    let unsigned = 0;
     try {
       entries = await loadEntries(store, id);
       faults.push(
         ...findBreaks(entries, sha256).map(({ seq, id: entry, code }) => ({ where: `entry ${seq} (${entry})`, what: breakWords[code] })),
+      );
+      const signatures = await checkSignatures(entries, (device) => thing(store, 'devices', device), kindOf, isSignedBy);
+      unsigned = signatures.unsigned;
+      faults.push(
+        ...signatures.faults.map(({ seq, id: entry, code }) => ({ where: `entry ${seq} (${entry})`, what: signatureWords[code] })),
       );
       if (entries.length === 0) faults.push({ where: 'book', what: 'is registered and has no entry' });
       const opened = entries[0] ? opens(entries[0].kind) : null;
@@ -90,7 +100,7 @@ export async function* verifyBooks(store: Store, by: Derivation): AsyncGenerator
     } catch {
       faults.push({ where: 'book', what: 'cannot be read' });
     }
-    yield { book: id, type: type ?? '?', entries: entries.length, head: entries.at(-1)?.hash ?? '', faults };
+    yield { book: id, type: type ?? '?', entries: entries.length, head: entries.at(-1)?.hash ?? '', unsigned, faults };
   }
 }
 

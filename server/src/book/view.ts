@@ -18,6 +18,10 @@ export interface BookView {
 
 const none: Rows = new Map();
 
+/** Nothing is derived from what happens at the door. */
+const rowsOfThing = (by: Derivation, book: string, type: Exclude<BookType, 'round'>, entries: Trail<BookEntry>): Rows =>
+  type === 'access' ? none : indexed(by.ofThing(book, type, entries.all()));
+
 function rowsFor(
   by: Derivation,
   book: string,
@@ -26,7 +30,7 @@ function rowsFor(
   round: RoundState | null,
   before?: BookView,
 ): BookView['rows'] {
-  if (type !== 'round') return { round: indexed(by.ofThing(book, type, entries.all())), visits: new Map() };
+  if (type !== 'round') return { round: rowsOfThing(by, book, type, entries), visits: new Map() };
   if (!round) return { round: none, visits: new Map() };
   const visits = new Map(
     round.visits.map((visit) => {
@@ -108,7 +112,7 @@ export function asideIn(view: BookView, id: string): Misfit | null {
 
 /** All rows of a view, for comparing and for writing anew. */
 export function allRowsOf({ by, book, type, entries, round }: BookView): Rows {
-  if (type !== 'round') return indexed(by.ofThing(book, type, entries.all()));
+  if (type !== 'round') return rowsOfThing(by, book, type, entries);
   if (!round) return none;
   const ofVisits = round.visits.flatMap((visit): Placed[] => [...by.ofVisit(book, visit), ...by.grown(book, visit, null)]);
   return indexed([...by.ofRound(book, round), ...ofVisits]);

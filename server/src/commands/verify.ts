@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { breakWords } from '@fonte/core/book';
+import { breakWords, isGood, signatureWords } from '@fonte/core/book';
 import { derivation, verifyBooks, verifyFile, verifyStore } from '../index.ts';
 import { existing, fail } from './existing.ts';
 
@@ -9,24 +9,32 @@ import { existing, fail } from './existing.ts';
  */
 const [path, known] = process.argv.slice(2);
 
-function checkFile(file: string): boolean {
+async function checkFile(file: string): Promise<boolean> {
   const [count, hash] = known?.split(':') ?? [];
   const witness = known ? { count: Number(count), hash: hash ?? '' } : null;
-  const { book, head, breaks, isWhole, isWitnessed } = verifyFile(readFileSync(file, 'utf8'), witness);
+  const verified = await verifyFile(readFileSync(file, 'utf8'), witness);
+  const { book, head, breaks, signatures, isWhole, isWitnessed } = verified;
   for (const { seq, id, code } of breaks) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${breakWords[code]}`);
+  for (const { seq, id, code } of signatures.faults) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${signatureWords[code]}`);
   if (!isWhole) console.log(`BROKEN  ${book}: it does not end where it says`);
   if (isWitnessed === false) console.log(`BROKEN  ${book}: it is not the book of which ${known} was told`);
-  const good = breaks.length === 0 && isWhole && isWitnessed !== false;
-  if (good) console.log(`whole   ${book}: ${head?.count ?? 0} entries, head ${head?.hash ?? 'none'}`);
-  return good;
+  const { signed, byServer, unsigned, unreadable } = signatures;
+  if (isGood(verified)) {
+    console.log(`whole   ${book}: ${head?.count ?? 0} entries, head ${head?.hash ?? 'none'}`);
+    console.log(
+      `signed  ${signed} by devices; ${byServer} by the server, ${unsigned} from before there were keys, ${unreadable} made unreadable`,
+    );
+  }
+  return isGood(verified);
 }
 
 async function checkDatabase(): Promise<boolean> {
   const store = await existing(path);
   let faults = 0;
-  for await (const { book, type, entries, head, faults: found } of verifyBooks(store, derivation)) {
+  for await (const { book, type, entries, head, unsigned, faults: found } of verifyBooks(store, derivation)) {
     faults += found.length;
-    if (found.length === 0) console.log(`whole   ${book}: ${entries} entries (${type}), head ${head}`);
+    if (found.length === 0)
+      console.log(`whole   ${book}: ${entries} entries (${type})${unsigned > 0 ? `, ${unsigned} unsigned` : ''}, head ${head}`);
     for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
   }
   for (const { where, what } of await verifyStore(store, derivation)) {
@@ -38,7 +46,7 @@ async function checkDatabase(): Promise<boolean> {
 }
 
 try {
-  process.exitCode = (path?.endsWith('.json') ? checkFile(path) : await checkDatabase()) ? 0 : 1;
+  process.exitCode = (path?.endsWith('.json') ? await checkFile(path) : await checkDatabase()) ? 0 : 1;
 } catch (error) {
   fail(error instanceof Error ? error.message : String(error));
 }

@@ -2,3 +2,4 @@ export * from './problem.ts';
 export * from './route.ts';
 export * from './services.ts';
 export * from './busy.ts';
+export * from './who.ts';

@@ -3,6 +3,7 @@ import type { PictureType } from '@fonte/core/pictures';
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import type { z } from 'zod';
 import { parsed, Problem } from './problem.ts';
+import { admit, whoAsks, type Doorkeeper, type Who } from './who.ts';
 
 /** Everything that was asked at an endpoint, judged by its schemas. */
 export interface Asked<E extends AnyEndpoint> {
@@ -11,6 +12,11 @@ export interface Asked<E extends AnyEndpoint> {
   body: E['body'] extends z.ZodType ? z.output<E['body']> : E['body'] extends 'file' ? Uint8Array : null;
   /** For another status or a header; the answer itself is returned. */
   response: Response;
+  request: Request;
+  /** Who asks. Where anybody may, nobody may be signed in: see `guest`. */
+  who: Who;
+  /** Who asks where anybody may, or null. */
+  guest: Who | null;
 }
 
 /** An answer that is JSON already: nothing is parsed only to be written again. */
@@ -75,7 +81,19 @@ export function route<E extends AnyEndpoint>(
     ...options,
     endpoint,
     work: async (request, response) => {
-      const asked = { in: request.params, query: parsed(endpoint.query, request.query), body: bodyOf(endpoint, request), response };
+      const guest = whoAsks(response);
+      const asked = {
+        in: request.params,
+        query: parsed(endpoint.query, request.query),
+        body: bodyOf(endpoint, request),
+        request,
+        response,
+        guest,
+        get who(): Who {
+          if (!guest) throw new Problem(401, 'not-signed-in', 'Sign in first.');
+          return guest;
+        },
+      };
       const told = await answer(asked as unknown as Asked<E>);
       if (told instanceof JsonText) response.type('json').send(told.text);
       else if (told instanceof SentFile) sendFile(response, told);
@@ -100,10 +118,15 @@ function reader({ endpoint, largest }: Route): RequestHandler[] {
   return [onlyJson, express.json({ limit: largest ?? largestJson, inflate: false, type: 'application/json' })];
 }
 
-/** Puts routes under their addresses. */
-export function mount(app: Express, routes: readonly Route[]): void {
+/** Puts routes under their addresses, each behind the door. */
+export function mount(app: Express, routes: readonly Route[], doorkeeper: Doorkeeper): void {
   for (const one of routes) {
-    const handlers = [...(one.before ?? []), ...reader(one), (request: Request, response: Response) => one.work(request, response)];
+    const handlers = [
+      admit(one.endpoint.by, doorkeeper),
+      ...(one.before ?? []),
+      ...reader(one),
+      (request: Request, response: Response) => one.work(request, response),
+    ];
     if (one.endpoint.method === 'GET') app.get(one.endpoint.path, ...handlers);
     else app.post(one.endpoint.path, ...handlers);
   }

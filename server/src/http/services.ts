@@ -7,6 +7,4 @@ export interface Services {
   store: Store;
   clock: Clock;
   log: Logger;
-  /** The person in whose name a page writes that has not said who it is, until there are accounts. */
-  author: string;
 }

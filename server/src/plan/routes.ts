@@ -1,11 +1,8 @@
 import { freeCode } from '@fonte/core/plan';
-import { findFreeCode, listRounds, today } from '@fonte/core/round';
+import { findFreeCode, listedToday, listRounds, today } from '@fonte/core/round';
 import { JsonText, route, type Asked, type Route, type Services } from '../http/index.ts';
 import type { Store } from '../store/index.ts';
 import type { AgendaRow, RoundRow } from './tables.ts';
-
-/** So many of each sort stand on the first page; the rest is counted. */
-const listed = 20;
 
 const lineOf = (row: RoundRow) =>
   `{"id":${JSON.stringify(row.book)},"code":${JSON.stringify(row.code)},"name":${JSON.stringify(row.name)},"date":${JSON.stringify(row.date)},` +
@@ -29,7 +26,7 @@ async function rounds(store: Store, { state, after, limit }: Asked<typeof listRo
 }
 
 async function agenda(store: Store, what: AgendaRow['what']): Promise<string> {
-  const rows = await store.read<AgendaRow[]>(`SELECT book, data FROM agenda WHERE what = ? ORDER BY at LIMIT ${listed}`, [what]);
+  const rows = await store.read<AgendaRow[]>(`SELECT book, data FROM agenda WHERE what = ? ORDER BY at LIMIT ${listedToday}`, [what]);
   const [count] = await store.read<{ n: number }[]>('SELECT COUNT(*) AS n FROM agenda WHERE what = ?', [what]);
   return `{"count":${Number(count!.n)},"first":[${rows.map((row) => `{"round":${JSON.stringify(row.book)},"item":${row.data}}`).join(',')}]}`;
 }
@@ -49,7 +46,7 @@ export const planRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
   }),
   route(today, async () => {
     const [open, clocks, bottles, actions] = [
-      await rounds(store, { state: 'open', limit: listed, after: undefined }),
+      await rounds(store, { state: 'open', limit: listedToday, after: undefined }),
       await agenda(store, 'clock'),
       await agenda(store, 'bottle'),
       await agenda(store, 'action'),

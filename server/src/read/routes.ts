@@ -20,7 +20,7 @@ import { instantAt } from '@fonte/core/time';
 import { serverPen } from '../book/books.ts';
 import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
-import { atOnce, Problem, route, SentFile, type Route } from '../http/index.ts';
+import { atOnce, Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
 import type { ReportReader } from './reader.ts';
 import { rememberedOf } from './remembered.ts';
@@ -89,10 +89,10 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
 
     route(
       takeReport,
-      async ({ in: { round }, query: { name, from, ...by }, body, response }) => {
+      async ({ in: { round }, query: { name, from }, body, who, response }) => {
         if (body.length === 0)
           throw new Problem(422, 'report-empty', 'The file is empty.', [{ path: 'file', message: 'The file is empty.' }]);
-        const kept = await keep(round, { name, bytes: body, from, by });
+        const kept = await keep(round, { name, bytes: body, from, by: writerOf(who) });
         response.status(201);
         return kept;
       },
@@ -107,7 +107,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
 
     route(draftReport, ({ in: { round, sha256: hash }, body: { mapping } }) => draftOf(round, hash, mapping)),
 
-    route(readReportWith, async ({ in: { round, sha256: hash }, body: { id, mapping, by }, response }) => {
+    route(readReportWith, async ({ in: { round, sha256: hash }, body: { id, mapping }, who, response }) => {
       const known = (await books.view(round))?.entries.all().find((entry) => entry.id === id);
       if (known) {
         const isSame =
@@ -135,7 +135,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
       const { results, unreadCount: unread, unread: rows } = draft;
       const header = headerOf(draft);
       const entry = writeEntry(
-        { book: round, ...by, now, offset: 0 },
+        { book: round, ...writerOf(who), now, offset: 0 },
         reportRead,
         { sha256: hash, mapping, results, unread, rows, header },
         { id },
@@ -145,6 +145,12 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
       return written!;
     }),
   ];
+}
+
+/** In whose name, and on which device, the server writes down what was asked for. */
+function writerOf({ person, device }: Who): { author: string; device: string } {
+  if (!device) throw new Problem(409, 'no-device', 'This device is not registered. Open the page again.');
+  return { author: person.id, device: device.id };
 }
 
 /** The latest moment of a hand-over, an answer or a report: what comes of them is not before. */

@@ -1,10 +1,10 @@
 import { canonicalJson, inOrderOfWork, type BookEntry } from '@fonte/core/book';
-import type { RegisterName } from '@fonte/core/registers';
+import { registers, type RegisterName } from '@fonte/core/registers';
 import type { ThingRow } from './tables.ts';
 
 /** A registered thing as its latest entry says. */
 export function thingRows(book: string, register: RegisterName, entries: readonly BookEntry[]): ThingRow[] {
-  const latest = inOrderOfWork(entries).at(-1);
+  const latest = inOrderOfWork(entries.filter(({ kind }) => kind === registers[register].kind)).at(-1);
   if (!latest) return [];
   const thing = latest.payload as { name: string; code?: string };
   return [{ book, id: book, register, code: thing.code ?? null, name: thing.name, version: entries.length, data: canonicalJson(thing) }];

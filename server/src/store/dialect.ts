@@ -11,10 +11,21 @@ export type Maker = keyof typeof makers;
 
 /** Triggers that refuse to change or delete rows of a table. */
 export function neverChanged(table: string): string[] {
-  return ['update', 'delete'].map(
-    (act) =>
-      `CREATE TRIGGER ${table}_never_${act}d BEFORE ${act.toUpperCase()} ON ${table} BEGIN SELECT RAISE(ABORT, '${table} are never ${act}d'); END`,
-  );
+  return [guarded(table, 'update'), guarded(table, 'delete')];
+}
+
+const guarded = (table: string, act: 'update' | 'delete', when = '') =>
+  `CREATE TRIGGER ${table}_never_${act}d BEFORE ${act.toUpperCase()} ON ${table}${when} BEGIN SELECT RAISE(ABORT, '${table} are never ${act}d'); END`;
+
+/**
+ * A guard that lets one change through: words may be taken away together with the salt, for good, while all that the hash
+ * covers stays as it is.
+ */
+export function changedOnlyTo(table: string, unreadable: { loses: string; may: string; keeps: readonly string[] }): string[] {
+  const { loses, may, keeps } = unreadable;
+  const same = keeps.filter((column) => column !== loses && column !== may).map((column) => `NEW.${column} IS OLD.${column}`);
+  const when = ` WHEN NOT (OLD.${loses} IS NOT NULL AND NEW.${loses} IS NULL AND ${same.join(' AND ')})`;
+  return [`DROP TRIGGER ${table}_never_updated`, guarded(table, 'update', when)];
 }
 
 /** Names of the triggers that must be there. */

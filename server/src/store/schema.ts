@@ -27,6 +27,13 @@ export interface EntryRow {
   received: string;
   previous: string;
   hash: string;
+  salt: string | null;
+  content: string | null;
+  /** JSON. */
+  clock: string | null;
+  key: string | null;
+  signature: string | null;
+  doubt: string | null;
 }
 export const EntryTable = new EntitySchema<EntryRow>({
   name: 'entries',
@@ -46,6 +53,12 @@ export const EntryTable = new EntitySchema<EntryRow>({
     received: text,
     previous: text,
     hash: text,
+    salt: optionalText,
+    content: optionalText,
+    clock: optionalText,
+    key: optionalText,
+    signature: optionalText,
+    doubt: optionalText,
   },
 });
 

@@ -9,6 +9,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { useRound } from '../book/useRound.ts';
+import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
 import { showMoment } from '../time/show.ts';
@@ -62,7 +63,9 @@ function Line({ action }: { action: FollowUp }) {
       )}
       {!action.done && !open && (
         <span>
-          <Button onClick={() => setOpen(true)}>Done …</Button>
+          <May do={actionDone}>
+            <Button onClick={() => setOpen(true)}>Done …</Button>
+          </May>
         </span>
       )}
       {!action.done && open && <Done action={action} close={() => setOpen(false)} />}

@@ -1,10 +1,21 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { doing, reading } from '@fonte/core/endpoints';
 import { z } from 'zod';
+import { connection } from './connection.ts';
 import { ApiProblem, call, explain, NoConnection } from './call.ts';
 
-const write = doing('/api/x/:id', { summary: 'Writes', body: z.object({ depth: z.number() }), answer: z.object({ id: z.string() }) });
-const read = reading('/api/x', { summary: 'Reads', answer: z.array(z.number()), query: z.object({ search: z.string().optional() }) });
+const write = doing('/api/x/:id', {
+  summary: 'Writes',
+  by: 'anybody',
+  body: z.object({ depth: z.number() }),
+  answer: z.object({ id: z.string() }),
+});
+const read = reading('/api/x', {
+  summary: 'Reads',
+  by: 'anybody',
+  answer: z.array(z.number()),
+  query: z.object({ search: z.string().optional() }),
+});
 const written = { in: { id: 'a/b' }, body: { depth: 7.4 } };
 
 afterEach(() => vi.unstubAllGlobals());
@@ -35,10 +46,26 @@ describe('what the server refuses', () => {
     expect(explain(await call(read, {}).catch((error: unknown) => error))).toBe('There is no such round.');
     vi.stubGlobal(
       'fetch',
-      vi.fn(() => Promise.resolve(new Response('<html>', { status: 502 }))),
+      vi.fn(() => Promise.resolve(new Response('<html>', { status: 418 }))),
     );
     expect(explain(await call(read, {}).catch((error: unknown) => error))).toBe('The server did not answer as expected.');
   });
+});
+
+it('takes a proxy that answers for a server which is not there for no connection, and the server’s own fault for what it is', async () => {
+  const from = (headers: Record<string, string>) =>
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve(new Response('{"title": "The lab hangs."}', { status: 502, headers }))),
+    );
+  from({});
+  expect(await call(read, {}).catch((error: unknown) => error)).toBeInstanceOf(NoConnection);
+  expect(connection().isLost).toBe(true);
+  from({ 'x-fonte-now': String(Date.now() - 3_600_000) });
+  expect(explain(await call(read, {}).catch((error: unknown) => error))).toBe('The lab hangs.');
+  expect(connection().isLost).toBe(false);
+  // The device is an hour ahead of the server, and says so with what it writes from now on.
+  expect(Math.round(connection().clock!.ahead / 60_000)).toBe(60);
 });
 
 it('tells no connection from a refusal: then nobody knows whether it was written', async () => {

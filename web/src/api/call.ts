@@ -1,5 +1,7 @@
 import { addressOf, type AnyEndpoint, type Answer, type Question } from '@fonte/core/endpoints';
 import { z } from 'zod';
+import { now } from '../time/clock.ts';
+import { connection, lost, met } from './connection.ts';
 
 /** A refusal by the server, with the fields it concerns (RFC 9457). */
 export class ApiProblem extends Error {
@@ -7,6 +9,8 @@ export class ApiProblem extends Error {
     readonly status: number,
     readonly title: string,
     readonly errors: readonly { path: string; message: string }[],
+    /** What kind of refusal it is. */
+    readonly code = '',
   ) {
     super(title);
   }
@@ -20,7 +24,7 @@ export class ApiProblem extends Error {
 /** The server could not be reached, so it is not known whether it has the entry. */
 export class NoConnection extends Error {
   constructor() {
-    super('No connection to the server. What you typed is still here: try again.');
+    super('No connection to the server. What you typed is still here.');
   }
 }
 
@@ -28,6 +32,7 @@ const unexpected = 'The server did not answer as expected.';
 
 /** As much of a problem document as can be read; a proxy's own page has none. */
 const Told = z.object({
+  type: z.string().catch(''),
   title: z.string().catch(unexpected),
   errors: z.array(z.object({ path: z.string(), message: z.string() })).catch([]),
 });
@@ -42,21 +47,48 @@ function sent({ method, body: content }: AnyEndpoint, body: unknown): RequestIni
   return { method, body: JSON.stringify(body), headers: { 'content-type': 'application/json' } };
 }
 
+/** So long, in ms, an answer is waited for: a signal that is hardly there is none. Once it was lost nobody waits long to read. */
+function patience({ method }: AnyEndpoint): number {
+  if (method === 'POST') return 60_000;
+  return connection().isLost ? 4000 : 15_000;
+}
+
+const signedOut = new Set<() => void>();
+
+/** Tells when the server does not know any more who asks. */
+export function onSignedOut(told: () => void): () => void {
+  signedOut.add(told);
+  return () => signedOut.delete(told);
+}
+
 /**
  * Asks the server at an endpoint; what it answers is read by the endpoint's schema, so that nothing is taken for what it is not.
  * @throws ApiProblem when it refuses or answers something else, NoConnection
  */
 export async function call<E extends AnyEndpoint>(endpoint: E, question: Call<E>): Promise<Answer<E>> {
   let response: Response;
+  const from = now();
   try {
-    response = await fetch(addressOf(endpoint, question), sent(endpoint, question.body));
+    response = await fetch(addressOf(endpoint, question), {
+      ...sent(endpoint, question.body),
+      signal: AbortSignal.timeout(patience(endpoint)),
+    });
   } catch {
+    lost();
+    throw new NoConnection();
+  }
+  const clock = Number(response.headers.get('x-fonte-now'));
+  // A proxy in between may answer for a server that is not there.
+  if (clock > 0) met(clock, from, now());
+  else if (response.status >= 502) {
+    lost();
     throw new NoConnection();
   }
   const told: unknown = await response.json().catch(() => null);
   if (!response.ok) {
-    const { title, errors } = Told.catch({ title: unexpected, errors: [] }).parse(told);
-    throw new ApiProblem(response.status, title, errors);
+    const { type, title, errors } = Told.catch({ type: '', title: unexpected, errors: [] }).parse(told);
+    if (response.status === 401) for (const tell of signedOut) tell();
+    throw new ApiProblem(response.status, title, errors, type.replace('urn:fonte:problem:', ''));
   }
   const read = endpoint.answer instanceof z.ZodType ? endpoint.answer.safeParse(told) : null;
   if (read?.success) return read.data as Answer<E>;

@@ -1,6 +1,7 @@
 import { addressOf, type AnyEndpoint, type Answer } from '@fonte/core/endpoints';
 import useSWRInfinite from 'swr/infinite';
-import { call, type Call } from './call.ts';
+import type { Call } from './call.ts';
+import { readOrKept } from './kept.ts';
 
 /**
  * A list that comes page by page. `more` is there while the last page was full.
@@ -21,7 +22,7 @@ export function usePages<E extends AnyEndpoint, T extends (Answer<E> extends rea
       const question = questionAfter(before?.at(-1));
       return [addressOf(endpoint, question), question] as const;
     },
-    ([, question]: readonly [string, Call<E>]) => call(endpoint, question) as Promise<T[]>,
+    ([, question]: readonly [string, Call<E>]) => readOrKept(endpoint, question) as Promise<T[]>,
     // Never an answer from just before: what was written a moment ago must stand in the list.
     { revalidateFirstPage: true, keepPreviousData: true, dedupingInterval: 0 },
   );

@@ -1,79 +1,170 @@
-import { session } from '@fonte/core/endpoints';
-import { registerLists } from '@fonte/core/registers';
+import { signOut as signOutOf, type Session as Told } from '@fonte/core/access';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
 import useSWR, { preload, SWRConfig, useSWRConfig } from 'swr';
-import { sendLeftovers } from '../book/send.ts';
+import { call, NoConnection, onSignedOut } from '../api/call.ts';
+import { useConnection } from '../api/connection.ts';
+import { answerLocally } from '../api/kept.ts';
+import { keepSending, sendAfter, sendDue } from '../book/send.ts';
+import { inOutbox, tryAgain } from '../book/outbox.ts';
+import { Failed, Loading } from '../feedback/Feedback.tsx';
+import { later } from '../feedback/later.tsx';
+import { catchUp, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
+import { forgetHere } from '../disk/index.ts';
+import { SessionContext, type Session } from '../session/session.ts';
 import { antdTheme } from '../theme/antd.ts';
 import { useVariantState, VariantContext } from '../theme/variant.ts';
-import { aheadOf, follow } from '../time/clock.ts';
-import { call } from '../api/call.ts';
-import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { askToday } from '../today/index.ts';
 import { RoomsContext } from '../visit/room.ts';
 import { rooms } from './rooms.ts';
 import { router } from './router.tsx';
-import { SessionContext, type Session } from '../session/session.ts';
 
-async function openSession() {
-  const [told, people] = await Promise.all([call(session, {}), call(registerLists.people, {})]);
-  if (told.demo) follow(told.now);
-  return { ...told, people, ahead: told.demo ? 0 : aheadOf(told.now) };
-}
+answerLocally(async () => (await import('../ready/index.ts')).localAnswers);
 
-// Both are on their way while the page is still being drawn.
+// On its way while the page is still being drawn.
+whenTold(({ me }) => {
+  if (me && location.pathname === '/') askToday();
+});
 void preload('session', openSession).catch(() => undefined);
-if (location.pathname === '/') askToday();
 
 const wrongClock = 90_000;
-const personKey = 'fonte.person';
+/** ms after which nobody waits for the page any more: it sees to what a day without signal needs. */
+const rest = 20_000;
+/** ms after which the first page stands: what waits from before is sent. */
+const atEase = 2000;
+
+/** Where nobody is signed in: signing in, setting the server up, coming in by a link. */
+const Door = later(
+  async () => (await import('../access/index.ts')).Door,
+  (failed) => (failed ? <p role="alert">No connection: nobody can sign in now.</p> : null),
+);
+
+/** Whether a link was opened that lets somebody in. */
+const isLink = () => location.pathname.startsWith('/join/');
 
 function WithSession() {
   const { data, error, mutate } = useSWR('session', openSession, { revalidateOnFocus: false });
   const { mutate: refresh } = useSWRConfig();
-  const renew = useCallback(async () => {
-    await mutate();
-    await refresh(() => true);
-  }, [mutate, refresh]);
-  const [chosen, setChosen] = useState(() => localStorage.getItem(personKey));
+  const [byLink, setByLink] = useState(isLink);
+
+  const accept = useCallback(
+    async (opened: Opened) => {
+      await mutate(opened, { revalidate: false });
+      await refresh((key) => key !== 'session');
+    },
+    [mutate, refresh],
+  );
   const opened = useMemo<Session | null>(() => {
-    if (!data) return null;
-    const isKnown = data.demo && data.people.some((person) => person.id === chosen);
-    const become = (person: string) => {
-      localStorage.setItem(personKey, person);
-      setChosen(person);
+    if (!data?.told.me) return null;
+    const { told, people, isFromDisk } = data;
+    return {
+      me: told.me!,
+      people,
+      demo: told.demo,
+      isFromDisk,
+      become: async (id) => {
+        const person = people.find((one) => one.id === id);
+        if (person) await accept(await goOnAs(data, person));
+      },
+      enter: async (answer) => {
+        await forgetChosen();
+        await accept(await took(answer));
+      },
+      signOut: async (everywhere) => {
+        await call(signOutOf, { body: { everywhere } });
+        if (inOutbox().length === 0) await forgetHere();
+        // Nothing of it stays before anybody's eyes either.
+        location.assign('/');
+      },
+      renew: async () => {
+        await mutate();
+        await refresh((key) => key !== 'session');
+      },
     };
-    return { author: isKnown ? chosen! : data.author, people: data.people, demo: data.demo, become, renew };
-  }, [data, renew, chosen]);
-  const isReady = opened !== null;
+  }, [data, accept, mutate, refresh]);
+
+  useEffect(() => onSignedOut(() => void mutate()), [mutate]);
   useEffect(() => {
-    if (isReady) sendLeftovers();
-  }, [isReady]);
-  if (error)
+    if (!data?.told.me) return;
+    // The server has to know this device, and who goes on here, before it is told anything.
+    let settled: Promise<void> | null = null;
+    const settle = async () => {
+      const now = data.isFromDisk ? await openSession() : data;
+      // Nothing is settled without the server: it is asked again with the next entry.
+      if (now.isFromDisk) throw new NoConnection();
+      if (!now.told.me) return;
+      const told = await ensureDevice(now.told);
+      const caught = await catchUp({ ...now, told });
+      if (caught.told !== data.told || data.isFromDisk)
+        await mutate(caught.told === told ? await took(told, Promise.resolve(now.people)) : caught, { revalidate: false });
+    };
+    const settleOnce = async () => {
+      settled ??= settle();
+      settled.catch(() => {
+        settled = null;
+      });
+      await settled;
+    };
+    sendAfter(settleOnce);
+    const soon = setTimeout(
+      () =>
+        void tryAgain().then(
+          () => sendDue(),
+          () => undefined,
+        ),
+      atEase,
+    );
+    const resting = setTimeout(() => {
+      void settleOnce().catch(() => undefined);
+      if (data.told.me?.scope === null) void import('../ready/index.ts').then(({ keepReady }) => keepReady()).catch(() => undefined);
+    }, rest);
+    const stop = keepSending();
+    return () => {
+      clearTimeout(soon);
+      clearTimeout(resting);
+      stop();
+    };
+  }, [data, mutate]);
+
+  if (error && !data)
     return (
       <main>
         <Failed error={error} retry={() => void mutate()} />
       </main>
     );
-  if (!opened || !data)
+  if (!data)
     return (
       <main>
         <Loading what="Fonte" />
       </main>
     );
+  if (!opened || byLink) {
+    const enter = async (told: Told) => {
+      setByLink(false);
+      await forgetChosen();
+      await accept(await took(told));
+    };
+    return <Door told={data.told} enter={enter} />;
+  }
   return (
     <SessionContext value={opened}>
-      {Math.abs(data.ahead) > wrongClock && (
-        <p className="problem" role="alert">
-          This device’s clock is {Math.round(Math.abs(data.ahead) / 60_000)} min {data.ahead > 0 ? 'ahead of' : 'behind'} the server’s. Set
-          it right before you record times.
-        </p>
-      )}
+      <WrongClock isDemo={opened.demo} />
       <RoomsContext value={rooms}>
         <RouterProvider router={router} />
       </RoomsContext>
     </SessionContext>
+  );
+}
+
+function WrongClock({ isDemo }: { isDemo: boolean }) {
+  const ahead = useConnection().clock?.ahead ?? 0;
+  if (isDemo || Math.abs(ahead) <= wrongClock) return null;
+  return (
+    <p className="problem" role="alert">
+      This device’s clock is {Math.round(Math.abs(ahead) / 60_000)} min {ahead > 0 ? 'ahead of' : 'behind'} the server’s. Set it right
+      before you record times.
+    </p>
   );
 }
 

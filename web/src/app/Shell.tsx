@@ -2,7 +2,7 @@ import { Link, NavLink, Outlet, ScrollRestoration, useRouteError } from 'react-r
 import { Button } from 'antd';
 import { useState } from 'react';
 import { moveClock } from '@fonte/core/endpoints';
-import { roleNames } from '@fonte/core/book';
+import { roleNames } from '@fonte/core/roles';
 import { useNow } from '../time/useNow.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { call } from '../api/call.ts';
@@ -12,6 +12,7 @@ import { Empty, Failed } from '../feedback/Feedback.tsx';
 import { rooms } from './rooms.ts';
 import { useIdle } from './useIdle.ts';
 import { Settings } from './Settings.tsx';
+import { Signal } from './Signal.tsx';
 
 const skips = [
   ['1 min', 60],
@@ -25,6 +26,31 @@ const WhoWrites = later(
   async () => (await import('./WhoWrites.tsx')).WhoWrites,
   () => null,
 );
+
+const PersonMenu = later(
+  async () => (await import('../access/index.ts')).PersonMenu,
+  () => null,
+);
+
+/** Whoever writes here, and the way to hand the device on. */
+function WhoGoesOn() {
+  const me = useMe();
+  const [state, setState] = useState<'never' | 'open' | 'closed'>('never');
+  const [asked, setAsked] = useState(0);
+  const open = () => {
+    setAsked(asked + 1);
+    setState('open');
+  };
+  return (
+    <>
+      <Button onClick={open} title={`${roleNames[me.role]}. Change the person`}>
+        <span className="wide">{me.name}</span>
+        <span className="narrow">{me.initials}</span>
+      </Button>
+      {state !== 'never' && <PersonMenu key={asked} open={state === 'open'} close={() => setState('closed')} />}
+    </>
+  );
+}
 
 /** What the demo's clock says. */
 function DemoTime() {
@@ -71,6 +97,7 @@ function SkipTime() {
 
 export function Shell() {
   const { demo, people, become } = useSession();
+  const { scope } = useSession().me;
   const me = useMe();
   const main = usePageTitle();
   const isIdle = useIdle();
@@ -87,7 +114,9 @@ export function Shell() {
         <nav aria-label="Main">
           {rooms.map(
             ({ name, entrance }) =>
-              entrance && (
+              entrance &&
+              // Whoever has one kit sees nothing else of the house.
+              !scope && (
                 <NavLink key={name} to={entrance.path} end={entrance.path === '/'}>
                   {entrance.label}
                 </NavLink>
@@ -98,14 +127,15 @@ export function Shell() {
           {demo && <SkipTime />}
           <Settings />
           {demo && isIdle && people.length > 1 ? (
-            <WhoWrites me={me.id} people={people} become={become} />
+            <WhoWrites me={me.id} people={people} become={(person) => void become(person)} />
+          ) : demo ? (
+            <span className="wide">{me.name}</span>
           ) : (
-            <span className="wide" title={roleNames[me.role]}>
-              {me.name}
-            </span>
+            <WhoGoesOn />
           )}
         </div>
       </header>
+      <Signal />
       <main id="main" tabIndex={-1} ref={main}>
         <Outlet />
       </main>

@@ -1,4 +1,4 @@
-import { roleNames } from '@fonte/core/book';
+import { roleNames } from '@fonte/core/roles';
 import type { Person } from '@fonte/core/registers';
 import { Select } from 'antd';
 

@@ -1,3 +1,4 @@
+import { accessRoom } from '../access/room.ts';
 import { benchRoom } from '../bench/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { fillRoom } from '../fill/room.ts';
@@ -7,6 +8,7 @@ import { picturesRoom } from '../pictures/room.ts';
 import { planRoom } from '../plan/room.ts';
 import { purgeRoom } from '../purge/room.ts';
 import { readRoom } from '../read/room.ts';
+import { readyRoom } from '../ready/room.ts';
 import { registersRoom } from '../registers/room.ts';
 import { roundRoom } from '../round/room.ts';
 import { tapRoom } from '../tap/room.ts';
@@ -18,6 +20,8 @@ export const rooms: readonly WebRoom[] = [
   todayRoom,
   planRoom,
   registersRoom,
+  accessRoom,
+  readyRoom,
   benchRoom,
   roundRoom,
   levelRoom,
@@ -30,7 +34,11 @@ export const rooms: readonly WebRoom[] = [
   limitsRoom,
   {
     name: 'book',
-    pages: [{ path: '/rounds/:round/book', page: async () => (await import('../book/BookPage.tsx')).BookPage }],
+    pages: [
+      { path: '/rounds/:round/book', page: async () => (await import('../book/BookPage.tsx')).BookPage },
+      { path: '/outbox', page: async () => (await import('../book/OutboxPage.tsx')).OutboxPage },
+      { path: '/verify', page: async () => (await import('../book/VerifyPage.tsx')).VerifyPage },
+    ],
   },
 ];
 

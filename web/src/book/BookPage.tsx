@@ -1,6 +1,8 @@
-import { server, type BookEntry, type Entry } from '@fonte/core/book';
+import { type BookEntry, type Entry } from '@fonte/core/book';
+import { server } from '@fonte/core/roles';
 import { sayEntry, sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
+import { Link } from 'react-router';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { useSession } from '../session/session.ts';
 import { showMoment, showSecond } from '../time/show.ts';
@@ -23,7 +25,8 @@ export function BookPage() {
           Hand out this book
         </a>{' '}
         <span className="soft small">
-          {head ? `${head.seq} entries, head ${head.hash.slice(0, 16)}…. ` : ''}It is a file that anybody can verify alone.
+          {head ? `${head.seq} entries, head ${head.hash.slice(0, 16)}…. ` : ''}It is a file that anybody can verify alone,{' '}
+          <Link to="/verify">also here</Link>.
         </span>
       </p>
       <DataTable

@@ -39,6 +39,7 @@ export function Correct<S extends z.ZodType, V extends object>({ what, label = '
     <FormDialog
       type="text"
       size="small"
+      by={struck.by.filter((writer) => props.kind.by.includes(writer))}
       open={label}
       aria-label={`${label} ${what}`}
       title={what.startsWith(title.toLowerCase()) ? title + what.slice(title.length) : `${title}: ${what}`}

@@ -48,7 +48,7 @@ export function Reasoned({ kind, stood, at: visit, keep, words, children }: Prop
     );
   return (
     <div>
-      <FormDialog type="text" open={words.open} title={words.title}>
+      <FormDialog type="text" by={kind.by} open={words.open} title={words.title}>
         {(close) => (
           <Reason kind={kind} {...(visit ? { at: visit } : {})} keep={keep} words={words} close={close}>
             {children}

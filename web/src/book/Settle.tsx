@@ -5,6 +5,7 @@ import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { Correct } from './Correct.tsx';
+import { Holds } from './Holds.tsx';
 
 import { useRound } from './useRound.ts';
 
@@ -33,6 +34,7 @@ export function Settle() {
                   {showMoment(millis(entry.at), round.plan.zone)}, {nameOf(entry.author)}. {sayMisfit(misfit)}
                 </span>
               </span>
+              {'doubt' in entry && <Holds entry={entry} what={titleOf(entry).toLowerCase()} />}
               {kind && kind.correction !== 'none' && (
                 <Correct
                   entry={entry.id}

@@ -1,25 +1,23 @@
+import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
-import { booksWaiting, put, settle, subscribe, waiting } from './outbox.ts';
-import { arrivedIn, send, writeOnce } from './send.ts';
 import { ApiProblem, NoConnection } from '../api/call.ts';
+import { met } from '../api/connection.ts';
+import { disk } from '../disk/index.ts';
+import { rereadHeld, shownOf, take } from './held.ts';
+import { booksWaiting, inOutbox, NotKept, put, subscribe, tryAgain, waiting } from './outbox.ts';
+import { send, sendDue, writeOnce } from './send.ts';
 
-const store = new Map<string, string>();
-const shelf = {
-  getItem: (key: string) => store.get(key) ?? null,
-  setItem: (key: string, text: string) => void store.set(key, text),
-  removeItem: (key: string) => void store.delete(key),
-};
+let book = newId(0);
 beforeEach(() => {
-  store.clear();
-  vi.stubGlobal(
-    'localStorage',
-    new Proxy(shelf, { ownKeys: () => [...store.keys()], getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) }),
-  );
+  book = newId(0);
 });
-afterEach(() => vi.unstubAllGlobals());
+afterEach(async () => {
+  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
+  await (await disk()).outbox.clear();
+});
 
-const book = newId(0);
 const entry = (number: number): Entry => ({
   id: newId(number),
   book,
@@ -49,93 +47,124 @@ const answer = (make: (one: Entry) => Made) =>
     ),
   );
 
-it('keeps an entry on the device until it is acknowledged, over a reload and a lost answer', async () => {
+const noSignal = () =>
   vi.stubGlobal(
     'fetch',
     vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))),
   );
+const onDisk = async () => (await (await disk()).outbox.toArray()).filter((one) => one.book === book).map(({ id }) => id);
+
+it('keeps an entry on the disk until it is acknowledged, over a lost answer, and as part of its book then', async () => {
+  noSignal();
   const first = entry(1);
-  put(first);
-  put(first);
+  await put(first);
+  await put(first);
   await expect(send(book)).rejects.toBeInstanceOf(NoConnection);
-  expect(waiting(book)).toEqual([first]);
-  expect(booksWaiting()).toEqual([book]);
+  expect([waiting(book), booksWaiting(), await onDisk()]).toEqual([[first], [book], [first.id]]);
   answer((one) => ({ status: 200, entry: one }));
   expect((await send(book)).written).toMatchObject([{ id: first.id }]);
-  expect([waiting(book), sentIds(), store.size]).toEqual([[], [[first.id]], 0]);
+  expect([waiting(book), sentIds(), await onDisk()]).toEqual([[], [[first.id]], []]);
+  expect(await (await disk()).entries.where('[book+seq]').equals([book, 1]).toArray()).toMatchObject([{ id: first.id }]);
 });
 
 it('sends in the order written, and one after the other', async () => {
   answer((one) => ({ status: 201, entry: one }));
   const [a, b] = [entry(1), entry(2)];
-  put(a);
+  await put(a);
   const sending = send(book);
-  put(b);
+  await put(b);
   await Promise.all([sending, send(book)]);
   expect(sentIds().flat()).toEqual([a.id, b.id]);
 });
 
-it('hands a refusal back with its reason, and goes on with the rest', async () => {
+it('keeps a refused entry with its reason, goes on with the rest, and tries it again when asked', async () => {
   const [bad, good] = [entry(1), entry(2)];
-  answer((one) =>
-    one.id === bad.id
-      ? { status: 422, problem: { title: 'No.', errors: [{ path: 'payload', message: 'No.' }] } }
-      : { status: 201, entry: one },
-  );
-  put(bad);
-  put(good);
+  const refusal = { title: 'No.', errors: [{ path: 'payload', message: 'Not this one.' }] };
+  answer((one) => (one.id === bad.id ? { status: 422, problem: refusal } : { status: 201, entry: one }));
+  await put(bad);
+  await put(good);
   const { written, refused } = await send(book);
   expect([written.map(({ id }) => id), refused.map((one) => one.entry.id)]).toEqual([[good.id], [bad.id]]);
-  expect(refused[0]!.problem).toBeInstanceOf(ApiProblem);
   expect(waiting(book)).toEqual([]);
+  expect(inOutbox().filter((one) => one.book === book)).toMatchObject([
+    { id: bad.id, state: 'refused', problem: { status: 422, ...refusal } },
+  ]);
+  answer((one) => ({ status: 201, entry: one }));
+  await tryAgain();
+  await sendDue(true);
+  expect(await onDisk()).toEqual([]);
 });
 
-it('keeps what the server could not store', async () => {
+it('leaves a refusal to the form that still has what was typed', async () => {
+  met(Date.now(), Date.now(), Date.now());
+  answer(() => ({ status: 409, problem: { title: 'Taken.', errors: [{ path: 'payload.code', message: 'This code is taken.' }] } }));
+  await expect(writeOnce(entry(1))).rejects.toBeInstanceOf(ApiProblem);
+  expect(await onDisk()).toEqual([]);
+});
+
+it('keeps what the server could not store, and waits longer each time before it asks again', async () => {
   answer(() => ({ status: 503, problem: { title: 'Full.', errors: [] } }));
-  put(entry(1));
+  await put(entry(1));
   await send(book);
   expect(waiting(book)).toHaveLength(1);
+  noSignal();
+  await expect(send(book)).rejects.toThrow();
+  const tried = vi.mocked(fetch).mock.calls.length;
+  await sendDue();
+  expect(vi.mocked(fetch).mock.calls.length).toBe(tried);
+  await sendDue(true);
+  expect(vi.mocked(fetch).mock.calls.length).toBe(tried + 1);
 });
 
-it('sends the very entry again that a form made before, not a second one', async () => {
-  vi.stubGlobal(
-    'fetch',
-    vi.fn(() => Promise.reject(new TypeError('Failed to fetch'))),
-  );
+it('is written once it is on the disk, and sent again as it was made, not anew', async () => {
+  noSignal();
   const first = entry(1);
-  await expect(writeOnce(first)).rejects.toBeInstanceOf(NoConnection);
+  let kept = false;
+  await writeOnce(first, () => {
+    kept = true;
+  });
+  expect([kept, await onDisk()]).toEqual([true, [first.id]]);
   answer((one) => ({ status: 200, entry: one }));
   await writeOnce({ ...first, at: { utc: '2026-11-23T10:05:00.000Z', offset: 0 } });
   const [sent] = vi.mocked(fetch).mock.calls.map(([, options]) => (JSON.parse(options!.body as string) as { entries: Entry[] }).entries);
   expect(sent).toEqual([first]);
 });
 
-it('works on where a device keeps nothing, as long as the page is open', () => {
-  vi.stubGlobal('localStorage', {
-    getItem: () => {
-      throw new Error('forbidden');
-    },
-    setItem: () => {
-      throw new Error('full');
-    },
-    removeItem: () => undefined,
-  });
-  const other = { ...entry(1), book: newId(9) };
-  put(other);
-  expect(waiting(other.book)).toEqual([other]);
-  settle(other.book, new Set([other.id]));
-  expect(waiting(other.book)).toEqual([]);
+it('where the device is full, is written only if the server takes it at once', async () => {
+  const { outbox } = await disk();
+  vi.spyOn(outbox, 'add').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+  noSignal();
+  let kept = false;
+  const write = (one: Entry) =>
+    writeOnce(one, () => {
+      kept = true;
+    });
+  await expect(write(entry(1))).rejects.toBeInstanceOf(NotKept);
+  expect([kept, waiting(book)]).toEqual([false, []]);
+  answer((one) => ({ status: 201, entry: one }));
+  await write(entry(2));
+  expect([kept, shownOf(book).length]).toEqual([true, 1]);
 });
 
 it('never lets an entry go before the page has it from elsewhere', async () => {
-  vi.stubGlobal('window', { addEventListener: () => undefined, removeEventListener: () => undefined });
   const one = entry(30);
-  const isThere = () => [...waiting(book), ...arrivedIn(book)].some(({ id }) => id === one.id);
-  put(one);
+  const isThere = () => [...waiting(book), ...shownOf(book)].some(({ id }) => id === one.id);
+  await put(one);
   const seen: boolean[] = [];
   const stop = subscribe(() => seen.push(isThere()));
   answer((sent) => ({ status: 201, entry: sent }));
   await send(book);
   stop();
   expect([seen.length > 0, seen.every(Boolean), isThere()]).toEqual([true, true, true]);
+});
+
+it('shows what another tab has sent as part of its book, before it is missing here', async () => {
+  const one = entry(40);
+  await put(one);
+  const { outbox, entries } = await disk();
+  await entries.put({ ...one, seq: 1, sentAt: null, receivedAt: one.at.utc, previous: '', hash: '' });
+  await outbox.where('id').equals(one.id).delete();
+  take(book, []);
+  await rereadHeld();
+  expect(shownOf(book).map(({ id }) => id)).toEqual([one.id]);
 });

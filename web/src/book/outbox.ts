@@ -1,77 +1,170 @@
-import type { Entry } from '@fonte/core/book';
+import type { BookEntry, Entry } from '@fonte/core/book';
+import type { ApiProblem } from '../api/call.ts';
+import { disk, type Kept } from '../disk/index.ts';
+import { now } from '../time/clock.ts';
 
 /*
- * Entries that the server has not acknowledged yet. They are kept on the device before they are sent, so that an answer lost
- * on the way, a reload or a closed tab neither loses nor doubles one: it is sent again as it is, under its own id.
+ * Entries that only this device has, as far as it knows. Each lies on the device's disk before it is shown as written, and stays
+ * there until the server has acknowledged it: an answer lost on the way, a killed browser or a week without a signal neither
+ * loses nor doubles one. A refused one stays with its reason.
  */
 
-const keyOf = (book: string) => `fonte.outbox.${book}`;
-const listeners = new Set<() => void>();
-/** What was read last, by book: the same text gives the same list. Also the only copy where a device keeps nothing. */
-const cached = new Map<string, { text: string | null; entries: readonly Entry[] }>();
-const none: readonly Entry[] = [];
-
-function stored(key: string): string | null | undefined {
-  try {
-    return localStorage.getItem(key);
-  } catch {
-    return undefined;
+/** This device could not keep an entry: its storage is full, or the window keeps nothing. */
+export class NotKept extends Error {
+  constructor(options?: ErrorOptions) {
+    super('This device cannot keep anything now: its storage is full, or this is a private window.', options);
   }
+}
+
+/** What lies on the disk, in the order in which it was written, as the page has it before the eyes. */
+let all: readonly Kept[] = [];
+/** The entries of each book that wait: the same until something changes. */
+let byBook = new Map<string, readonly Entry[]>();
+const none: readonly Entry[] = [];
+const listeners = new Set<() => void>();
+
+const isPage = typeof window !== 'undefined';
+/** Other tabs, and whoever sends in the background. */
+const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonte-outbox');
+
+function show(next: readonly Kept[]): void {
+  all = next;
+  const found = new Map<string, Entry[]>();
+  for (const { book, entry, state } of next) {
+    if (state !== 'waiting') continue;
+    const known = found.get(book);
+    if (known) known.push(entry);
+    else found.set(book, [entry]);
+  }
+  byBook = found;
+  for (const changed of listeners) changed();
+}
+
+async function look(): Promise<void> {
+  show(await (await disk()).outbox.orderBy('n').toArray());
+}
+
+let reading: Promise<void> | null = null;
+
+/** Resolves once it is known what lies on the disk. */
+export function outboxRead(): Promise<void> {
+  reading ??= look().catch(() => undefined);
+  return reading;
+}
+
+/** What is done first when another tab, or the background, has changed what lies here. */
+let first: () => Promise<void> = () => Promise.resolve();
+export function beforeOthersShow(work: () => Promise<void>): void {
+  first = work;
+}
+
+if (isPage)
+  others?.addEventListener('message', () => {
+    void first()
+      .then(look)
+      .catch(() => undefined);
+  });
+
+/** Tells this page and the others that the disk holds something else. */
+async function changed(): Promise<void> {
+  await look();
+  others?.postMessage('changed');
 }
 
 /** The entries of a book that wait, in the order in which they were written. */
 export function waiting(book: string): readonly Entry[] {
-  const text = stored(keyOf(book));
-  const known = cached.get(book);
-  if (text === undefined || (known && known.text === text)) return known?.entries ?? none;
-  let entries = none;
-  try {
-    entries = text === null ? none : (JSON.parse(text) as Entry[]);
-  } catch {
-    // Another program's text under our name: nothing of ours waits there.
-  }
-  cached.set(book, { text, entries });
-  return entries;
+  return byBook.get(book) ?? none;
 }
 
-function keep(book: string, entries: readonly Entry[]): void {
-  const text = entries.length === 0 ? null : JSON.stringify(entries);
-  try {
-    if (text === null) localStorage.removeItem(keyOf(book));
-    else localStorage.setItem(keyOf(book), text);
-    cached.set(book, { text, entries });
-  } catch {
-    // Full or forbidden: it is kept as long as this page is open.
-    cached.set(book, { text: stored(keyOf(book)) ?? null, entries });
-  }
-  for (const changed of listeners) changed();
+/** Everything that only this device has. */
+export function inOutbox(): readonly Kept[] {
+  return all;
 }
 
-/** The books for which something waits. */
 export function booksWaiting(): string[] {
+  return [...byBook.keys()];
+}
+
+/**
+ * Keeps an entry on the disk; when it returns, the entry survives the end of the browser.
+ * @param onDisk called once it does, before it is shown: the form is ready for the next by then
+ * @throws NotKept
+ */
+export async function put(entry: Entry, onDisk?: () => void): Promise<void> {
+  await outboxRead();
+  if (all.some(({ id }) => id === entry.id)) return onDisk?.();
+  const kept: Kept = { id: entry.id, book: entry.book, entry, at: now(), state: 'waiting' };
   try {
-    return Object.keys(localStorage).flatMap((key) => (key.startsWith(keyOf('')) ? [key.slice(keyOf('').length)] : []));
-  } catch {
-    return [];
+    await (await disk()).outbox.add(kept);
+  } catch (cause) {
+    throw new NotKept({ cause });
   }
+  onDisk?.();
+  await changed();
 }
 
-export function put(entry: Entry): void {
-  if (waiting(entry.book).some((one) => one.id === entry.id)) return;
-  keep(entry.book, [...waiting(entry.book), entry]);
+/** Lets go of entries that the server has acknowledged; they lie on the disk as part of their book before they leave here. */
+export async function acknowledge(written: readonly BookEntry[]): Promise<void> {
+  if (written.length === 0) return;
+  const { outbox, entries, ...store } = await disk().then((opened) => ({
+    outbox: opened.outbox,
+    entries: opened.entries,
+    transaction: opened.transaction.bind(opened),
+  }));
+  await store.transaction('rw', outbox, entries, async () => {
+    await entries.bulkPut([...written]);
+    await outbox
+      .where('id')
+      .anyOf(written.map(({ id }) => id))
+      .delete();
+  });
+  await changed();
 }
 
-/** Takes entries out that were acknowledged or refused. */
-export function settle(book: string, ids: ReadonlySet<string>): void {
-  const left = waiting(book).filter((entry) => !ids.has(entry.id));
-  if (left.length !== waiting(book).length) keep(book, left);
+/** The server will not take entries: they stay here, each with its reason. */
+export async function refuse(refused: readonly { entry: Entry; problem: ApiProblem }[]): Promise<void> {
+  if (refused.length === 0) return;
+  const problems = new Map(refused.map(({ entry, problem }) => [entry.id, problem]));
+  const { outbox } = await disk();
+  await outbox
+    .where('id')
+    .anyOf([...problems.keys()])
+    .modify((kept) => {
+      const { status, title, errors } = problems.get(kept.id)!;
+      kept.state = 'refused';
+      kept.problem = { status, title, errors: [...errors] };
+    });
+  await changed();
 }
 
-export function subscribe(changed: () => void): () => void {
-  listeners.add(changed);
-  window.addEventListener('storage', changed);
+/** Lets go of an entry that was refused while its form was still open: there it is mended. */
+export async function letGo(id: string): Promise<void> {
+  const { outbox } = await disk();
+  await outbox.where('id').equals(id).delete();
+  await changed();
+}
+
+/** Another entry takes the place of one that was refused, which stays here with its reason. @throws NotKept */
+export async function replace(refused: string, entry: Entry): Promise<void> {
+  await put(entry);
+  const { outbox } = await disk();
+  await outbox.where('id').equals(refused).modify({ state: 'replaced' });
+  await changed();
+}
+
+/** What was refused is tried again: another version of the server, or another person, may take it. */
+export async function tryAgain(): Promise<void> {
+  const { outbox } = await disk();
+  const isSome = (await outbox.filter(({ state }) => state === 'refused').count()) > 0;
+  if (!isSome) return;
+  await outbox.filter(({ state }) => state === 'refused').modify({ state: 'waiting' });
+  await changed();
+}
+
+/** Follows what lies here. */
+export function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
   return () => {
-    listeners.delete(changed);
-    window.removeEventListener('storage', changed);
+    listeners.delete(listener);
   };
 }

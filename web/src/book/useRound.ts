@@ -1,33 +1,17 @@
-import { bookEntries, clockAllowance, writeEntry, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { clockAllowance, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
 import { foresee, fold, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useOutletContext } from 'react-router';
 import useSWR from 'swr';
 import type { z } from 'zod';
-import { ApiProblem, call, explain, NoConnection } from '../api/call.ts';
-import { deviceId, useSession } from '../session/session.ts';
-import { now, offsetAt } from '../time/clock.ts';
-import { put, subscribe, waiting } from './outbox.ts';
-import { arrivedIn, send } from './send.ts';
-
-const held = new Map<string, BookEntry[]>();
-
-function merge(book: string, added: readonly BookEntry[]): BookEntry[] {
-  const known = held.get(book) ?? [];
-  const last = known.at(-1)?.seq ?? 0;
-  const fresh = added.filter((entry) => entry.seq > last).sort((a, b) => a.seq - b.seq);
-  // A gap means that somebody else wrote in between: the next reading brings what is missing.
-  const next = fresh.filter((entry, index) => entry.seq === last + index + 1);
-  if (next.length > 0) held.set(book, [...known, ...next]);
-  return held.get(book) ?? known;
-}
-
-/** Reads what is new in a book and returns all of it. */
-async function readBook(book: string): Promise<BookEntry[]> {
-  const last = held.get(book)?.at(-1)?.seq ?? 0;
-  return merge(book, await call(bookEntries, { in: { book }, query: { after: last } }));
-}
+import { ApiProblem, explain } from '../api/call.ts';
+import { useMe } from '../session/session.ts';
+import { now } from '../time/clock.ts';
+import { readBook, shownOf } from './held.ts';
+import { inOutbox, outboxRead, subscribe, waiting } from './outbox.ts';
+import { draftOf, penned } from './pen.ts';
+import { writeOnce } from './send.ts';
 
 interface AppendOptions {
   /** The visit that the entry belongs to. */
@@ -70,93 +54,83 @@ function momentAfter(entries: readonly Entry[]): number {
   return last >= moment && last - moment <= clockAllowance ? last + 1 : moment;
 }
 
+async function open(book: string): Promise<readonly BookEntry[]> {
+  await outboxRead();
+  return readBook(book);
+}
+
+const parsedBy = <S extends z.ZodType>(kind: { payload: S }, payload: z.input<S>): z.input<S> => {
+  const parsed = kind.payload.safeParse(payload);
+  if (parsed.success) return parsed.data as z.input<S>;
+  const errors = parsed.error.issues.map((issue) => ({ path: ['payload', ...issue.path].join('.'), message: issue.message }));
+  throw new ApiProblem(422, 'The entry was not accepted.', errors);
+};
+
+/** What was refused of a book after it had been shown as written. */
+function refusalOf(book: string): string | null {
+  const found = inOutbox().find((one) => one.book === book && one.state === 'refused');
+  return found?.problem ? found.problem.errors.map(({ message }) => message).join(' ') || found.problem.title : null;
+}
+
 /** A round's book, followed while it is open: two tabs see the same. */
 export function useRoundBook(id: string) {
-  const { author } = useSession();
-  const { data: written, error, mutate } = useSWR<readonly BookEntry[]>(['book', id], () => readBook(id), { refreshInterval: 4000 });
+  const author = useMe().id;
+  const { data: read, error, mutate } = useSWR<readonly BookEntry[]>(['book', id], () => open(id), { refreshInterval: 4000 });
   const unsent = useSyncExternalStore(subscribe, () => waiting(id));
+  const refusal = useSyncExternalStore(subscribe, () => refusalOf(id));
   const [trouble, setTrouble] = useState<string | null>(null);
 
   const data = useMemo(() => {
-    if (!written) return undefined;
+    if (!read) return undefined;
+    // What was acknowledged since it was read stands there already.
+    const written = shownOf(id);
     const known = new Set(written.map((entry) => entry.id));
-    const add = (entry: Entry) => (known.has(entry.id) ? [] : (known.add(entry.id), [entry]));
-    return [...(written as readonly Entry[]), ...arrivedIn(id).flatMap(add), ...unsent.flatMap(add)];
-  }, [id, written, unsent]);
+    return [...(written as readonly Entry[]), ...unsent.filter((entry) => !known.has(entry.id))];
+  }, [id, read, unsent]);
   const round = useMemo(() => (data ? fold(data) : null), [data]);
 
-  const flush = useCallback(async () => {
-    const { written: stored, refused } = await send(id);
-    if (stored.length > 0) await mutate(merge(id, stored), { revalidate: merge(id, stored).at(-1)?.seq !== stored.at(-1)?.seq });
-    if (refused[0]) throw refused[0].problem;
-  }, [id, mutate]);
-
-  // What waited when the page was opened, or could not be sent, is sent when there is a connection.
+  const count = unsent.length;
   useEffect(() => {
-    if (unsent.length === 0) return;
-    const attempt = () => void flush().catch((failure: unknown) => setTrouble(failure instanceof ApiProblem ? explain(failure) : null));
-    const timer = setInterval(attempt, 4000);
-    window.addEventListener('online', attempt);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('online', attempt);
-    };
-  }, [unsent.length, flush]);
-
-  const make = useCallback(
-    <K extends string, S extends z.ZodType>(kind: EntryKind<K, S>, payload: z.input<S>, { at = null, id: own }: AppendOptions = {}) => {
-      const parsed = kind.payload.safeParse(payload);
-      if (!parsed.success) {
-        const errors = parsed.error.issues.map((issue) => ({ path: ['payload', ...issue.path].join('.'), message: issue.message }));
-        throw new ApiProblem(422, 'The entry was not accepted.', errors);
-      }
-      const moment = momentAfter(data ?? []);
-      const pen = { book: id, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
-      return writeEntry(pen, kind, parsed.data as z.input<S>, { visit: at, ...(own ? { id: own } : {}) }) as Entry;
-    },
-    [author, data, id],
-  );
+    void mutate();
+  }, [count, mutate]);
 
   const append = useCallback<Append>(
-    async (kind, payload, options = {}) => {
+    async (kind, payload, { at = null, id: own, kept } = {}) => {
       // The form that made this entry was sent before, and the answer was lost.
-      const isKnown = options.id !== undefined && (data ?? []).some((entry) => entry.id === options.id);
-      if (!isKnown) {
-        const entry = make(kind, payload, options);
-        const { misfit } = foresee(data ?? [], entry);
-        if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);
-        put(entry);
-      }
-      options.kept?.();
+      const isKnown = own !== undefined && (data ?? []).some((entry) => entry.id === own);
+      if (isKnown) return kept?.();
+      const writing = { book: id, author, moment: momentAfter(data ?? []), visit: at, ...(own ? { id: own } : {}) };
+      const entry = await penned(kind, parsedBy(kind, payload), writing);
+      const { misfit } = foresee(data ?? [], entry);
+      if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);
       setTrouble(null);
       try {
-        await flush();
+        await writeOnce(entry, kept);
       } catch (failure) {
-        // Whether it was written is not known: it stays on the device and is sent again.
-        if (failure instanceof NoConnection || (failure instanceof ApiProblem && failure.status >= 500)) return;
         setTrouble(explain(failure));
         throw failure;
       }
     },
-    [data, flush, make],
+    [author, data, id],
   );
 
   const consequencesOf = useCallback<RoundBook['consequencesOf']>(
-    (kind, payload, options) => {
+    (kind, payload, { at = null } = {}) => {
       try {
-        return foresee(data ?? [], make(kind, payload, options)).consequences;
+        const writing = { book: id, author, moment: momentAfter(data ?? []), visit: at };
+        return foresee(data ?? [], draftOf(kind, parsedBy(kind, payload), writing)).consequences;
       } catch {
         // What is not whole yet has no consequences.
         return [];
       }
     },
-    [data, make],
+    [author, data, id],
   );
 
   const refresh = useCallback(async () => {
     await mutate();
   }, [mutate]);
-  return { id, entries: data, round, error: error as unknown, append, consequencesOf, unsent: unsent.length, trouble, refresh };
+  return { id, entries: data, round, error: error as unknown, append, consequencesOf, unsent: count, trouble: trouble ?? refusal, refresh };
 }
 
 /** The round that the page stands in; only below the round's shell. */

@@ -1,4 +1,7 @@
 import { formLines } from '@fonte/core/round';
+import { handedOver } from '@fonte/core/custody';
+import { Proven } from '../access/index.ts';
+import { useMay } from '../session/May.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import './custody.css';
@@ -10,10 +13,16 @@ export function CustodyPage() {
   const { round } = useRound();
   const { lab } = round.plan;
   const lines = formLines(round);
+  const may = useMay(handedOver);
   return (
     <div className="stack-wide">
       <h1>{lines.length > 0 ? `${lines.length} bottle${lines.length === 1 ? '' : 's'} to hand over` : 'Hand-over'}</h1>
-      {lines.length > 0 && <CustodyForm lab={lab} lines={lines} />}
+      {lines.length > 0 && may && (
+        <Proven why="before you sign a hand-over">
+          <CustodyForm lab={lab} lines={lines} />
+        </Proven>
+      )}
+      {lines.length > 0 && !may && <CustodyForm lab={lab} lines={lines} />}
       {lines.length === 0 && round.handOvers.length === 0 && (
         <Empty title="Nothing is in the cooler yet">
           <p>Bottles stand here once they are filled.</p>

@@ -1,6 +1,7 @@
 import { askIntake, handedOver, type HandOver } from '@fonte/core/custody';
 import { showTyped } from '@fonte/core/units';
 import { Button } from 'antd';
+import { May } from '../session/May.tsx';
 import { Link } from 'react-router';
 import { call } from '../api/call.ts';
 import { Field } from '../form/Field.tsx';
@@ -38,9 +39,11 @@ export function Handed({ handOver }: { handOver: HandOver }) {
         <>
           <Said say={say} />
           <div>
-            <Button type="primary" size="large" loading={busy} onClick={() => void ask()}>
-              Ask the lab for its answer
-            </Button>
+            <May do={askIntake}>
+              <Button type="primary" size="large" loading={busy} onClick={() => void ask()}>
+                Ask the lab for its answer
+              </Button>
+            </May>
           </div>
         </>
       )}

@@ -14,7 +14,13 @@ type Reason = keyof typeof discardReasons;
 /** Throws a bottle away with its reason; a spare takes its place. Never pour off, never fill up. */
 export function Discard({ bottle }: { bottle: BottleState }) {
   return (
-    <FormDialog size="large" open="Throw away" aria-label={`Throw away ${bottle.id}`} title={`Throw ${bottle.id} away, take a spare`}>
+    <FormDialog
+      size="large"
+      by={bottleDiscarded.by}
+      open="Throw away"
+      aria-label={`Throw away ${bottle.id}`}
+      title={`Throw ${bottle.id} away, take a spare`}
+    >
       {(close) => <ThrowAway bottle={bottle} close={close} />}
     </FormDialog>
   );

@@ -7,6 +7,7 @@ import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
+import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { FilledEarlier } from './FilledEarlier.tsx';
@@ -41,19 +42,21 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
         <RuleCard rule={rule} />
         <Findings of={questionReach(bottle.rule, rule, time, round.plan.lab)} />
         <Said say={say} />
-        <div className="row">
-          <Button
-            type="primary"
-            size="large"
-            loading={busy}
-            disabled={!settled}
-            onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
-          >
-            Filled and capped
-          </Button>
-          <FilledEarlier bottle={bottle} />
-          <Discard bottle={bottle} />
-        </div>
+        <May do={bottleFilled}>
+          <div className="row">
+            <Button
+              type="primary"
+              size="large"
+              loading={busy}
+              disabled={!settled}
+              onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
+            >
+              Filled and capped
+            </Button>
+            <FilledEarlier bottle={bottle} />
+            <Discard bottle={bottle} />
+          </div>
+        </May>
       </div>
     </section>
   );

@@ -14,7 +14,7 @@ import { MomentInput } from '../time/MomentInput.tsx';
 /** A bottle that was filled before it was touched here: its time of collection is stated, with the reason. */
 export function FilledEarlier({ bottle }: { bottle: BottleState }) {
   return (
-    <FormDialog type="text" size="large" open="Filled earlier" title={`${bottle.id} was filled earlier`}>
+    <FormDialog type="text" size="large" by={bottleFilled.by} open="Filled earlier" title={`${bottle.id} was filled earlier`}>
       {(close) => <State bottle={bottle} close={close} />}
     </FormDialog>
   );

@@ -1,13 +1,19 @@
-import { sayAbout } from '@fonte/core/round';
+import { everybody } from '@fonte/core/roles';
+import { allKinds, sayAbout } from '@fonte/core/round';
 import { Button, Checkbox, Form } from 'antd';
-import { createContext, type KeyboardEvent, type ReactNode } from 'react';
+import { createContext, useContext, type KeyboardEvent, type ReactNode } from 'react';
 import { z } from 'zod';
 import { Said } from '../feedback/Said.tsx';
+import { SessionContext } from '../session/session.ts';
+import { sayWho } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import type { EntryFormState } from './useEntryForm.ts';
 
 /** The schema that fields of a form ask for their label, units and length. */
 export const SchemaContext = createContext<z.ZodType>(z.unknown());
+
+/** Who writes a payload, by its schema. */
+const writersOf = new Map<z.ZodType, readonly string[]>(allKinds.map(({ payload, by }) => [payload, by]));
 
 interface Props<V extends object> {
   of: EntryFormState<V>;
@@ -26,6 +32,8 @@ interface Props<V extends object> {
   /** The last of them: the way out that writes nothing. */
   leave?: { says: string; by: () => void };
   disabled?: boolean;
+  /** Who may write it, where that is not told by the kind whose payload it makes. */
+  by?: readonly string[];
   /** What its button does, where writing needs more than a press. */
   onSubmit?: () => void;
 }
@@ -49,8 +57,10 @@ export function EntryForm<V extends object>({
   beside,
   leave,
   disabled,
+  by = writersOf.get(of.schema) ?? everybody,
   onSubmit = of.form.submit,
 }: Props<V>) {
+  const role = useContext(SessionContext)?.me.person.role;
   const press = (event: KeyboardEvent<HTMLElement>) => {
     const field = event.target as HTMLElement;
     if (event.key !== 'Enter' || enter === 'writes' || field.tagName !== 'INPUT') return;
@@ -106,6 +116,8 @@ export function EntryForm<V extends object>({
       </div>
     </>
   );
+  // Where nobody is signed in yet the form is the door itself.
+  if (role && !by.includes(role)) return <p className="soft">This is written by {sayWho(by)}.</p>;
   return (
     <SchemaContext value={of.schema}>
       <Form<V>

@@ -5,7 +5,7 @@ import type { z } from 'zod';
 import { ApiProblem } from '../api/call.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { useDraft } from '../units/useDraft.ts';
-import { asTyped, fieldOf, nameOf, type FieldProblem, type Read } from './values.ts';
+import { asTyped, fieldOf, nameOf, withTyped, type FieldProblem, type Read } from './values.ts';
 
 export interface Writing {
   /** The id of the entry that the form makes, however often it is sent. */
@@ -31,6 +31,8 @@ export interface EntryFormOptions<V extends object, P> {
   next?: (values: V) => V;
   /** The field where the next entry begins. */
   first?: string;
+  /** What is typed is a secret: it is kept nowhere. */
+  isSecret?: boolean;
   /** The path in the form of what is refused at a path of the payload, where it is another. */
   at?: (path: string) => string;
 }
@@ -80,10 +82,11 @@ export function useEntryForm<V extends object, P>({
   write,
   next,
   first,
+  isSecret = false,
   at = (path) => path,
 }: EntryFormOptions<V, P>): EntryFormState<V> {
   const [form] = Form.useForm<V>();
-  const [values, setValues, clear, id] = useDraft<V>(keep, initial);
+  const [values, setValues, clear, id] = useDraft<V>(keep, initial, isSecret);
   const { busy, run, say, forget } = useAction();
   const [elsewhere, setElsewhere] = useState<FieldProblem[]>([]);
   const [asked, setAsked] = useState<Finding[]>([]);
@@ -113,13 +116,15 @@ export function useEntryForm<V extends object, P>({
   const put = (change: Partial<V>) => {
     for (const [key, value] of Object.entries(change)) form.setFieldValue(key as never, value as never);
   };
-  const kept = () => {
-    const fresh = next?.(valuesNow());
+  const kept = (sent: V) => {
+    const empty = next?.(sent) ?? initial;
+    const fresh = withTyped(sent, valuesNow(), empty);
+    const isBegun = JSON.stringify(fresh) !== JSON.stringify(empty);
     clear();
-    if (fresh) setValues(fresh);
+    if (next || isBegun) setValues(fresh);
     setTried(false);
-    put(fresh ?? initial);
-    if (first) form.scrollToField(first as never, { block: 'nearest', focus: true });
+    put(fresh);
+    if (first && !isBegun) form.scrollToField(first as never, { block: 'nearest', focus: true });
   };
   const finish = () => {
     setTried(true);
@@ -138,7 +143,7 @@ export function useEntryForm<V extends object, P>({
     if (questions.length > 0 && confirmed !== said(questions)) return;
     void run(async () => {
       try {
-        await write(parsed.data, { id, kept });
+        await write(parsed.data, { id, kept: () => kept(values) });
       } catch (failure) {
         // What its field says is not said twice.
         if (failure instanceof ApiProblem && show(failure.errors.map((one) => ({ ...one, path: at(one.path.replace(/^payload\./, '')) }))))

@@ -78,3 +78,19 @@ export function fieldOf(path: string, fields: readonly string[]): string | undef
     fields.find((field) => field.startsWith(`${path}.`))
   );
 }
+
+const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * The empty form for the next entry, with what was typed into it while the one before was still being kept: the next one has
+ * begun, and is not wiped away. What stands as it was sent is not typed anew, and goes.
+ */
+export function withTyped<T>(sent: T, now: T, empty: T): T {
+  if (!isPlain(now) || !isPlain(sent)) return JSON.stringify(now) === JSON.stringify(sent) ? empty : now;
+  const blank: Record<string, unknown> = isPlain(empty) ? empty : {};
+  const keys = new Set([...Object.keys(blank), ...Object.keys(now)]);
+  const merged = [...keys].map(
+    (key) => [key, withTyped((sent as Record<string, unknown>)[key], (now as Record<string, unknown>)[key], blank[key])] as const,
+  );
+  return Object.fromEntries(merged.filter(([, value]) => value !== undefined)) as T;
+}

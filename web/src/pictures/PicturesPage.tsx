@@ -1,11 +1,11 @@
 import { CameraOutlined } from '@ant-design/icons';
 import { addressOf } from '@fonte/core/endpoints';
-import { keepPicture, pictureFile, pictureTaken, type Picture } from '@fonte/core/pictures';
+import { pictureFile, pictureTaken, type Picture } from '@fonte/core/pictures';
 import type { VisitState } from '@fonte/core/round';
 import { Button, Image, Upload } from 'antd';
 import { useRef } from 'react';
-import { call } from '../api/call.ts';
 import { Correct } from '../book/Correct.tsx';
+import { keepFile, useKeptFile } from '../book/files.ts';
 import { useRound } from '../book/useRound.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -27,7 +27,7 @@ function PicturesAt({ visit }: { visit: VisitState }) {
     schema: pictureTaken.payload.pick({ shows: true }),
     write: async ({ shows }, { id, kept: done }) => {
       if (!chosen.current) return;
-      const kept = await call(keepPicture, { in: { round }, body: await shrunk(chosen.current) });
+      const kept = await keepFile(round, await shrunk(chosen.current));
       await append(pictureTaken, { ...kept, shows }, { at: visit.id, id, kept: done });
     },
   });
@@ -36,6 +36,7 @@ function PicturesAt({ visit }: { visit: VisitState }) {
       <VisitHead visit={visit} />
       <EntryForm
         of={form}
+        by={pictureTaken.by}
         enter="nothing"
         className="stack picture-ask"
         beside={
@@ -75,9 +76,10 @@ function PicturesAt({ visit }: { visit: VisitState }) {
 function Taken({ picture }: { picture: Picture }) {
   const { id, round } = useRound();
   const name = picture.shows || 'Picture';
+  const src = useKeptFile(picture.sha256, addressOf(pictureFile, { in: { round: id, sha256: picture.sha256 } }));
   return (
     <li>
-      <Image src={addressOf(pictureFile, { in: { round: id, sha256: picture.sha256 } })} alt={name} />
+      {src && <Image src={src} alt={name} />}
       <span className="strong">{name}</span>
       <span className="row between small soft">
         <span>

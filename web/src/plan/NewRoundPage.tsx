@@ -1,5 +1,5 @@
 import { bottleTables, cardOf } from '@fonte/core/bottles';
-import { newId, writeEntry } from '@fonte/core/book';
+import { newId } from '@fonte/core/book';
 import { findFreeCode, editionsOn } from '@fonte/core/round';
 import { bottlesAt, countBottles, nthVisit, questionDay, roundPlanned } from '@fonte/core/plan';
 import { registerLists, type Lab, type Point } from '@fonte/core/registers';
@@ -15,10 +15,11 @@ import { Findings } from '../findings/Findings.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field, NoControl } from '../form/Field.tsx';
 import { useEntryForm, type EntryFormState } from '../form/useEntryForm.ts';
-import { deviceId, useSession } from '../session/session.ts';
+import { useMe } from '../session/session.ts';
 import { usePages } from '../api/usePages.ts';
+import { penned } from '../book/pen.ts';
 import { writeOnce } from '../book/send.ts';
-import { now, offsetAt } from '../time/clock.ts';
+import { now } from '../time/clock.ts';
 import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
 import { DayInput } from '../time/DayInput.tsx';
 import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
@@ -41,7 +42,7 @@ interface Draft {
 const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 function PlanForm({ labs }: { labs: Lab[] }) {
-  const { author } = useSession();
+  const author = useMe().id;
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const zone = labs[0]?.zone ?? deviceZone();
@@ -63,12 +64,11 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     },
     ask: ({ date }) => questionDay(date, wallTime(now(), zone).date),
     write: async (planned, { id, kept }) => {
-      const moment = now();
-      const pen = { book: form.values.book, author, device: deviceId(), now: moment, offset: offsetAt(moment) };
-      await writeOnce(writeEntry(pen, roundPlanned, planned, { id }));
+      const { book } = form.values;
+      await writeOnce(await penned(roundPlanned, planned, { book, author, moment: now(), id }));
       kept();
       await mutate((key) => typeof key === 'string' && /\/api\/(rounds|today)/.test(key));
-      await navigate(`/rounds/${pen.book}`);
+      await navigate(`/rounds/${book}`);
     },
   });
   const draft = form.values;

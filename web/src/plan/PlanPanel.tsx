@@ -7,7 +7,9 @@ import { Correct } from '../book/Correct.tsx';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
+import { useMay } from '../session/May.tsx';
 import { useRound } from '../book/useRound.ts';
+import { AddPoint } from './AddPoint.tsx';
 import { Labels } from './Labels.tsx';
 import './plan.css';
 
@@ -18,12 +20,13 @@ const offered = (table: BottleTable | null) => analysisIds.filter((id) => table?
 function Asked({ visit, analysis }: { visit: VisitState; analysis: AnalysisId }) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
+  const may = useMay(analysisAdded);
   const toggle = (on: boolean) => void run(() => append(on ? analysisAdded : analysisRemoved, { analysis }, { at: visit.id }));
   return (
     <>
       <Checkbox
         checked={visit.analyses.includes(analysis)}
-        disabled={busy}
+        disabled={busy || !may}
         onChange={(event) => toggle(event.target.checked)}
         aria-label={`${analysisName(visit.table, analysis)} at ${visit.name}`}
       />
@@ -36,6 +39,7 @@ function Asked({ visit, analysis }: { visit: VisitState; analysis: AnalysisId })
 function Extras({ visit }: { visit: VisitState }) {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
+  const may = useMay(extraPlanned);
   const planned = round.extras.filter((one) => one.visit === visit.id && visit.analyses.includes(one.analysis));
   const choices = visit.analyses.flatMap((analysis) =>
     extraPurposes
@@ -59,7 +63,7 @@ function Extras({ visit }: { visit: VisitState }) {
           />
         </div>
       ))}
-      {choices.length > 0 && (
+      {choices.length > 0 && may && (
         <Select
           aria-label={`Duplicate or blank at ${visit.name}`}
           size="small"
@@ -81,6 +85,7 @@ function Extras({ visit }: { visit: VisitState }) {
 function Packing() {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
+  const may = useMay(bottlesPacked);
   const table = round.tables.bottles;
   const counts = table
     ? countBottles(
@@ -125,7 +130,7 @@ function Packing() {
           <span className="strong">Acid in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules come first.
         </p>
       )}
-      {unpacked.length > 0 && (
+      {unpacked.length > 0 && may && (
         <div>
           <Button type="primary" loading={busy} onClick={() => void run(() => append(bottlesPacked, { bottles: unpacked }))}>
             {unpacked.length === 1 ? '1 bottle is' : `${unpacked.length} bottles are`} labelled and packed
@@ -143,7 +148,10 @@ export function PlanPanel() {
   return (
     <div className="plan">
       <section className="stack">
-        <h2>Points and analyses</h2>
+        <div className="row between">
+          <h2>Points and analyses</h2>
+          <AddPoint />
+        </div>
         <DataTable
           label="Points and analyses"
           className="plan-table"

@@ -5,6 +5,8 @@ import { Button } from 'antd';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { usePages } from '../api/usePages.ts';
+import { roundPlanned } from '@fonte/core/plan';
+import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 
 export function RoundsPage() {
@@ -15,13 +17,17 @@ export function RoundsPage() {
     <>
       <div className="row between">
         <h1>Rounds</h1>
-        <Link className="strong" to="/rounds/new">
-          Plan a round
-        </Link>
+        <May do={roundPlanned}>
+          <Link className="strong" to="/rounds/new">
+            Plan a round
+          </Link>
+        </May>
       </div>
       {data.length === 0 ? (
         <Empty title="No round was planned yet">
-          <Link to="/rounds/new">Plan a round</Link>
+          <May do={roundPlanned}>
+            <Link to="/rounds/new">Plan a round</Link>
+          </May>
         </Empty>
       ) : (
         <DataTable

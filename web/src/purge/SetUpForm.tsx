@@ -105,7 +105,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const aim = chosen.success ? method.aim(chosen.data as never, point, agreed) : null;
   const built = chosen.success ? questionSetUp(chosen.data, point) : [];
   return (
-    <EntryForm of={form} submit={given ? 'Change the set-up' : 'Start the purge'}>
+    <EntryForm of={form} by={purgeSetUp.by} submit={given ? 'Change the set-up' : 'Start the purge'}>
       <Field
         name="method"
         hint={

@@ -16,12 +16,12 @@ import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../api/call.ts';
-import { deviceId, useSession } from '../session/session.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
@@ -35,7 +35,6 @@ import { Layout } from './Layout.tsx';
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
   const { id, round, refresh } = useRound();
-  const { author } = useSession();
   const navigate = useNavigate();
   // What was said of the file stays over a reload, until it is written down.
   const [said, setSaid, forget] = useDraft<{ mapping: Mapping | null }>(`mapping.${report.sha256}`, {
@@ -73,7 +72,7 @@ export function Draft({ report }: { report: RoundReport }) {
       attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
       await call(readReportWith, {
         in: { round: id, sha256: report.sha256 },
-        body: { id: attempt.current.id, mapping: draft.mapping, by: { author, device: deviceId() } },
+        body: { id: attempt.current.id, mapping: draft.mapping },
       });
       forget();
       await refresh();
@@ -100,15 +99,17 @@ export function Draft({ report }: { report: RoundReport }) {
       <Results draft={draft} />
       <Said say={say} />
       <div>
-        <Button
-          type="primary"
-          size="large"
-          loading={busy}
-          disabled={isValidating || draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
-          onClick={() => void write()}
-        >
-          Write {draft.results.length} results down
-        </Button>
+        <May do={readReportWith}>
+          <Button
+            type="primary"
+            size="large"
+            loading={busy}
+            disabled={isValidating || draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
+            onClick={() => void write()}
+          >
+            Write {draft.results.length} results down
+          </Button>
+        </May>
         {unsaid && <p className="field-error">Say above whether this report replaces {unsaid.name}.</p>}
         {isStatusOpen && <p className="field-error">Say above whether another report will follow.</p>}
       </div>

@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { z } from 'zod';
 import { call } from '../api/call.ts';
-import { deviceId, useSession } from '../session/session.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { Correct } from '../book/Correct.tsx';
 import { Said } from '../feedback/Said.tsx';
@@ -17,6 +16,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
+import { May } from '../session/May.tsx';
 import { Draft } from './Draft.tsx';
 import { Rows } from './Gaps.tsx';
 import { TypeIn } from './TypeIn.tsx';
@@ -24,7 +24,6 @@ import { TypeIn } from './TypeIn.tsx';
 /** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
 export function ReportPage() {
   const { id, round, refresh } = useRound();
-  const { author } = useSession();
   const { busy, run, say } = useAction();
   const fetching = useAction();
   const [hasNone, setHasNone] = useState(false);
@@ -37,7 +36,7 @@ export function ReportPage() {
     });
   const take = (chosen: File) =>
     run(async () => {
-      const query = { name: chosen.name.slice(0, 200), author, device: deviceId() };
+      const query = { name: chosen.name.slice(0, 200) };
       await call(takeReport, { in: { round: id }, query, body: chosen });
       await refresh();
     });
@@ -54,32 +53,34 @@ export function ReportPage() {
                 ? 'The report is read'
                 : 'Report'}
         </h1>
-        <div className="row">
-          <Button
-            size="large"
-            type={round.reports.length === 0 ? 'primary' : 'default'}
-            loading={fetching.busy}
-            disabled={!round.handOvers.some((handOver) => handOver.answer)}
-            onClick={() => void fetchIt()}
-          >
-            Fetch from the lab
-          </Button>
-          <Upload
-            accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
-            showUploadList={false}
-            beforeUpload={(chosen) => {
-              void take(chosen);
-              return false;
-            }}
-          >
-            <Button size="large" loading={busy}>
-              Take in a file
+        <May do={takeReport}>
+          <div className="row">
+            <Button
+              size="large"
+              type={round.reports.length === 0 ? 'primary' : 'default'}
+              loading={fetching.busy}
+              disabled={!round.handOvers.some((handOver) => handOver.answer)}
+              onClick={() => void fetchIt()}
+            >
+              Fetch from the lab
             </Button>
-          </Upload>
-          <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
-            Type results in
-          </Button>
-        </div>
+            <Upload
+              accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
+              showUploadList={false}
+              beforeUpload={(chosen) => {
+                void take(chosen);
+                return false;
+              }}
+            >
+              <Button size="large" loading={busy}>
+                Take in a file
+              </Button>
+            </Upload>
+            <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
+              Type results in
+            </Button>
+          </div>
+        </May>
       </div>
       <Said say={say ?? fetching.say} />
       {typing && <TypeIn done={() => setTyping(false)} />}

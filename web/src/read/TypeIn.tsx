@@ -15,7 +15,6 @@ import { bottlesAtLab } from '@fonte/core/round';
 import { Button, Input, Segmented, Select, Table } from 'antd';
 import { useState } from 'react';
 import { call } from '../api/call.ts';
-import { deviceId, useSession } from '../session/session.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -32,7 +31,6 @@ interface Row {
 /** Results off a sheet of paper: what was asked for stands there, the rest is typed as it is printed. */
 export function TypeIn({ done }: { done: () => void }) {
   const { id: round, round: state, refresh } = useRound();
-  const { author } = useSession();
   const { busy, run, say } = useAction();
   const [typed, setTyped, clear, entryId] = useDraft<Typed>(`typed.${round}`, {});
   const [missing, setMissing] = useState(false);
@@ -68,13 +66,12 @@ export function TypeIn({ done }: { done: () => void }) {
     const checked = readReport(textTable(new TextEncoder().encode(sheet)), bottlesAtLab(state), mapping);
     if (!('draft' in checked) || checked.draft.unreadCount > 0) return;
     void run(async () => {
-      const by = { author, device: deviceId() };
       const { sha256 } = await call(takeReport, {
         in: { round },
-        query: { name: 'typed.csv', from: 'typed', ...by },
+        query: { name: 'typed.csv', from: 'typed' },
         body: sheet,
       });
-      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping, by } });
+      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping } });
       clear();
       await refresh();
       done();

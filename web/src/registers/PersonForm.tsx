@@ -1,4 +1,4 @@
-import { roleNames, roles } from '@fonte/core/book';
+import { roleNames, roles } from '@fonte/core/roles';
 import { Person, personRegistered } from '@fonte/core/registers';
 import { Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';

@@ -8,6 +8,7 @@ const names: Record<RegisterName, { title: string; one: string }> = {
   points: { title: 'Points', one: 'point' },
   labs: { title: 'Labs', one: 'lab' },
   people: { title: 'People', one: 'person' },
+  devices: { title: 'Devices', one: 'device' },
 };
 
 /** Whether the person here may change a register. */
@@ -28,7 +29,7 @@ export function RegisterHead({ register, children }: { register: RegisterName; c
             Register a {one}
           </Link>
         ) : (
-          <span className="soft small">A coordinator may change this.</span>
+          register !== 'devices' && <span className="soft small">A coordinator may change this.</span>
         )}
       </div>
       <nav className="steps-nav" aria-label="Registers">

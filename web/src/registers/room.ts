@@ -10,7 +10,6 @@ export const registersRoom: WebRoom = {
     { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
     { path: '/labs/new', page: async () => (await import('./LabForm.tsx')).LabPage },
     { path: '/labs/:thing', page: async () => (await import('./LabForm.tsx')).LabPage },
-    { path: '/people', page: async () => (await import('./PeoplePage.tsx')).PeoplePage },
     { path: '/people/new', page: async () => (await import('./PersonForm.tsx')).PersonPage },
     { path: '/people/:thing', page: async () => (await import('./PersonForm.tsx')).PersonPage },
   ],

@@ -1,16 +1,20 @@
-import { newId } from '@fonte/core/book';
+import type { Me, Session as Told } from '@fonte/core/access';
 import type { Person } from '@fonte/core/registers';
 import { createContext, useContext } from 'react';
-import { now } from '../time/clock.ts';
 
-/** Who writes here, and on what. The one place that decides whose name stands on an entry, until there are accounts. */
+/** Who is signed in here, and so writes. */
 export interface Session {
-  author: string;
+  me: Me;
   people: Person[];
   demo: boolean;
-  /** Takes another person of the register; only the demo offers it. */
-  become: (person: string) => void;
-  /** Takes up the server's clock after the demo has moved it. */
+  /** It is known from this device only: the server was not reached since the page was opened. */
+  isFromDisk: boolean;
+  /** Goes on as another person of this device, who has shown who they are. */
+  become: (person: string) => Promise<void>;
+  /** Goes on with what the server has just told of who is signed in. */
+  enter: (told: Told) => Promise<void>;
+  signOut: (everywhere: boolean) => Promise<void>;
+  /** Asks the server again who is signed in, and what time it is. */
   renew: () => Promise<void>;
 }
 
@@ -23,19 +27,5 @@ export function useSession(): Session {
 }
 
 export function useMe(): Person {
-  const { author, people } = useSession();
-  return people.find((person) => person.id === author) ?? { id: author, name: 'Unknown', initials: '?', role: 'reader' };
-}
-
-const deviceKey = 'fonte.device';
-let device: string | null = null;
-
-/** The name of this device in every entry: made once, and kept. */
-export function deviceId(): string {
-  device ??= localStorage.getItem(deviceKey);
-  if (device === null) {
-    device = newId(now());
-    localStorage.setItem(deviceKey, device);
-  }
-  return device;
+  return useSession().me.person;
 }

@@ -26,6 +26,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import type { FieldProblem } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
@@ -149,12 +150,14 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           </span>
         </p>
       )}
-      <StepClock
-        now={now}
-        time={time}
-        busy={busy || !settled}
-        start={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
-      />
+      <May do={clockStarted}>
+        <StepClock
+          now={now}
+          time={time}
+          busy={busy || !settled}
+          start={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
+        />
+      </May>
       <Said say={say} />
       {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
       {!(act.type === 'fill' && bottle) && (

@@ -5,6 +5,7 @@ import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import { Empty } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
+import { May } from '../session/May.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from '../visit/paths.ts';
@@ -107,7 +108,7 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
       </p>
       <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>
       <Said say={say} />
-      <div>
+      <May do={runStarted}>
         <Button
           type="primary"
           size="large"
@@ -118,7 +119,7 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
         >
           Start at the tap
         </Button>
-      </div>
+      </May>
     </section>
   );
 }

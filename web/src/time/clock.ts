@@ -11,11 +11,6 @@ export function follow(serverNow: number): void {
   moved = serverNow - Date.now();
 }
 
-/** How far the device's own clock is ahead of the server's, in ms. */
-export function aheadOf(serverNow: number): number {
-  return Date.now() - serverNow;
-}
-
 /** The offset of the device's wall clock from UTC at a moment, in minutes. */
 export function offsetAt(milliseconds: number): number {
   return -new Date(milliseconds).getTimezoneOffset() || 0;

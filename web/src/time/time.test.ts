@@ -1,6 +1,6 @@
 import { showDate } from '@fonte/core/time';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { aheadOf, follow, instantNow, now, offsetAt } from './clock.ts';
+import { follow, instantNow, now, offsetAt } from './clock.ts';
 import { showMoment, showTime } from './show.ts';
 
 afterEach(() => {
@@ -15,11 +15,6 @@ describe('the page’s clock', () => {
     expect(new Date(now()).toISOString()).toBe('2026-11-24T12:00:00.000Z');
     vi.advanceTimersByTime(90_000);
     expect(instantNow().utc).toBe('2026-11-24T12:01:30.000Z');
-  });
-
-  it('tells how far the device is off', () => {
-    vi.useFakeTimers({ now: 600_000 });
-    expect([aheadOf(0), aheadOf(900_000)]).toEqual([600_000, -300_000]);
   });
 
   it('gives the offset as minutes east of UTC', () => {

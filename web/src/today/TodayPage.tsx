@@ -2,7 +2,7 @@ import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
 import { wallTime, showDate } from '@fonte/core/time';
 import { Button } from 'antd';
-import { useNavigate, Link } from 'react-router';
+import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { roomPath, stepPath } from '../visit/paths.ts';
@@ -11,6 +11,9 @@ import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Countdown, Deadline } from '../time/Countdown.tsx';
+import { roundPlanned } from '@fonte/core/plan';
+import { useSession } from '../session/session.ts';
+import { May } from '../session/May.tsx';
 import './today.css';
 
 type Agenda<T> = { count: number; first: { round: string; item: T }[] };
@@ -20,6 +23,11 @@ export const askToday = (): void => askAhead(today, {});
 
 /** What is next and where; every running clock; bottles whose time is short; what is due. Nothing else. */
 export function TodayPage() {
+  const { scope } = useSession().me;
+  return scope ? <Navigate to={`/rounds/${scope.round}`} replace /> : <AllRounds />;
+}
+
+function AllRounds() {
   const { data, error, mutate } = useAnswer(today, {}, { refreshInterval: 5000 });
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="today’s work" />;
@@ -28,7 +36,9 @@ export function TodayPage() {
     return (
       <Empty title="No round is under way">
         <p>A round is a list of points with what is to be measured and sampled at each.</p>
-        <Link to="/rounds/new">Plan a round</Link>
+        <May do={roundPlanned}>
+          <Link to="/rounds/new">Plan a round</Link>
+        </May>
       </Empty>
     );
   }
@@ -42,6 +52,9 @@ export function TodayPage() {
         <Due actions={data.actions} />
         <Waiting bottles={data.bottles} />
         {others.length > 0 && <Others rounds={others} />}
+        <p>
+          <Link to="/ready">Ready to go without signal?</Link>
+        </p>
       </div>
       <section className="today-stream" aria-label={`Bottles of ${first!.name}`}>
         <MiniStream stages={first!.overview.stages} />

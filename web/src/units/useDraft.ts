@@ -29,19 +29,22 @@ export function keptDraft<T>(text: string | null, fresh: Kept<T>): Kept<T> {
 /**
  * What is being typed, kept in this tab until it is written down, so that a reload loses nothing. With it is kept the id of
  * the entry it will become. `clear` forgets both once it stands in the book.
+ * @param isSecret nothing of it is kept
  */
-export function useDraft<T>(key: string, initial: T): [T, (value: T) => void, () => void, string] {
+export function useDraft<T>(key: string, initial: T, isSecret = false): [T, (value: T) => void, () => void, string] {
   const name = `fonte.draft.${key}`;
-  const [{ value, id }, setKept] = useState<Kept<T>>(() => keptDraft(sessionStorage.getItem(name), { value: initial, id: newId(now()) }));
+  const [{ value, id }, setKept] = useState<Kept<T>>(() =>
+    keptDraft(isSecret ? null : sessionStorage.getItem(name), { value: initial, id: newId(now()) }),
+  );
   const change = useCallback(
     (next: T) => {
       setKept((kept) => {
         const changed = { value: next, id: kept.id };
-        sessionStorage.setItem(name, JSON.stringify(changed));
+        if (!isSecret) sessionStorage.setItem(name, JSON.stringify(changed));
         return changed;
       });
     },
-    [name],
+    [name, isSecret],
   );
   const clear = useCallback(() => {
     sessionStorage.removeItem(name);

@@ -1,0 +1,187 @@
+import { z } from 'zod';
+import { Id } from '../book/index.ts';
+import { doing, reading } from '../endpoints/index.ts';
+import { Device, Person } from '../registers/index.ts';
+import { everybody, members, roles } from '../roles/index.ts';
+import { Account, Me, Passphrase, SignInName } from './accounts.ts';
+
+/** What the server answers whoever opens the page. */
+export const Session = z.object({
+  /** ms since 1970. */
+  now: z.number(),
+  demo: z.boolean(),
+  /** Nobody has been let in yet: the set-up code on the console lets the first coordinator in. */
+  isNew: z.boolean(),
+  me: Me.nullable(),
+});
+export type Session = z.infer<typeof Session>;
+
+export const session = reading('/api/session', {
+  summary: 'Who is signed in here, and what time the server has',
+  by: 'anybody',
+  answer: Session,
+});
+
+const SetUp = z.object({
+  code: z.string().trim().min(1, { error: 'Type the code that the server printed.' }).max(60).meta({ title: 'Set-up code' }),
+  name: SignInName,
+  initials: Person.shape.initials,
+  passphrase: Passphrase,
+});
+export const setUp = doing('/api/session/set-up', {
+  summary: 'Let the first coordinator in, with the code that the server printed as it started',
+  by: 'anybody',
+  body: SetUp,
+  answer: Session,
+});
+
+export const SignIn = z.object({
+  name: SignInName,
+  passphrase: z.string().min(1, { error: 'Type your passphrase.' }).max(200).meta({ title: 'Passphrase' }),
+});
+export const signIn = doing('/api/session', {
+  summary: 'Sign in. Whether a name exists is not told; after failures it takes longer and longer',
+  by: 'anybody',
+  body: SignIn,
+  answer: Session,
+});
+
+export const signOut = doing('/api/session/end', {
+  summary: 'Sign out here, or on every device',
+  by: everybody,
+  body: z.object({ everywhere: z.boolean().default(false) }),
+  answer: Session,
+});
+
+/** A text that a device signs to show that it holds its key: `what`, its id and the moment. */
+export const proofText = (what: 'device' | 'person', device: string, about: string, at: string): string =>
+  `fonte ${what} ${device} ${about} ${at}`;
+
+const Moment = z.iso.datetime({ precision: 3 });
+const Proof = z.string().regex(/^[A-Za-z0-9_-]{86}$/, { error: 'Not a signature.' });
+
+export const registerDevice = doing('/api/session/device', {
+  summary: 'Say on which device this session writes; it proves that it holds its key by signing the moment',
+  by: everybody,
+  body: z.object({ id: Id, name: Device.shape.name, key: Device.shape.key, at: Moment, proof: Proof }),
+  answer: Session,
+});
+
+export const changePerson = doing('/api/session/person', {
+  summary: 'Another person of this device goes on, as the device itself says: it has asked for the PIN',
+  by: members,
+  body: z.object({ person: Id, at: Moment, proof: Proof }),
+  answer: Session,
+});
+
+export const proveAgain = doing('/api/session/proof', {
+  summary: 'Type the passphrase again, for a signature',
+  by: everybody,
+  body: z.object({ passphrase: SignIn.shape.passphrase }),
+  answer: Session,
+});
+
+export const changePassphrase = doing('/api/session/passphrase', {
+  summary: 'Another passphrase; every other session of this person ends',
+  by: members,
+  body: z.object({ before: SignIn.shape.passphrase, passphrase: Passphrase }),
+  answer: Session,
+});
+
+/** What a browser's authenticator is asked, and what it answers (WebAuthn): passed on as it is, and judged by the server. */
+const Authenticator = z.record(z.string(), z.unknown());
+const Passkeys = z.array(z.object({ id: z.string(), made: z.number() }));
+
+export const askForPasskey = doing('/api/session/passkeys/options', {
+  summary: 'What an authenticator is asked to make a passkey',
+  by: members,
+  answer: Authenticator,
+});
+export const addPasskey = doing('/api/session/passkeys', {
+  summary: 'Keep the passkey that an authenticator has made',
+  by: members,
+  body: z.object({ response: Authenticator }),
+  answer: Passkeys,
+});
+export const listPasskeys = reading('/api/session/passkeys', { summary: 'My passkeys', by: members, answer: Passkeys });
+export const removePasskey = doing('/api/session/passkeys/remove', {
+  summary: 'A passkey lets nobody in any more',
+  by: members,
+  body: z.object({ id: z.string().max(1000) }),
+  answer: Passkeys,
+});
+export const askToSignIn = doing('/api/session/passkey/options', {
+  summary: 'What an authenticator is asked to let somebody in',
+  by: 'anybody',
+  answer: Authenticator,
+});
+export const signInByPasskey = doing('/api/session/passkey', {
+  summary: 'Sign in by a passkey',
+  by: 'anybody',
+  body: z.object({ response: Authenticator }),
+  answer: Session,
+});
+
+export const listAccounts = reading('/api/accounts', {
+  summary: 'What stands of everybody’s access',
+  by: ['coordinator', 'reader'],
+  answer: z.array(Account),
+});
+
+export const invite = doing('/api/people/:person/invitation', {
+  summary: 'A link that lets a registered person in, once; an earlier one is worth nothing any more',
+  by: ['coordinator'],
+  body: z.object({ round: Id.optional() }),
+  answer: z.object({ token: z.string(), until: z.number() }),
+});
+
+export const Invitation = z.object({ name: z.string(), role: z.enum(roles), needsPassphrase: z.boolean(), round: Id.nullable() });
+export const invitation = reading('/api/invitations/:token', {
+  summary: 'Whom a link lets in',
+  by: 'anybody',
+  answer: Invitation,
+});
+
+export const join = doing('/api/invitations/:token', {
+  summary: 'Come in by a link, and set a passphrase',
+  by: 'anybody',
+  body: z.object({ passphrase: Passphrase.optional() }),
+  answer: Session,
+});
+
+const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
+
+export const endAccess = doing('/api/people/:person/end', {
+  summary: 'End a person’s access: signed out everywhere, and what they send later stands set aside',
+  by: ['coordinator'],
+  body: z.object({ reason }),
+  answer: z.object({ ended: z.literal(true) }),
+});
+
+export const revokeDevice = doing('/api/devices/:device/revoke', {
+  summary: 'Report a device lost, from a moment on. Its own people may, and coordinators',
+  by: members,
+  body: z.object({ at: Moment, reason }),
+  answer: Device,
+});
+
+export const personKept = reading('/api/people/:person/kept', {
+  summary: 'All that is kept of a person: for that person, and for coordinators',
+  by: members,
+  answer: 'file',
+});
+
+export const makeUnreadable = doing('/api/people/:person/unreadable', {
+  summary: 'Put initials in the place of a person’s name for good; every chain holds',
+  by: ['coordinator'],
+  body: z.object({ initials: Person.shape.initials }),
+  answer: z.object({ entries: z.number().int() }),
+});
+
+/** Only the demo has it: its people need no passphrase. */
+export const demoPerson = doing('/api/demo/person', {
+  summary: 'Go on as another person of the demo',
+  by: 'anybody',
+  body: z.object({ person: Id }),
+  answer: Session,
+});

@@ -1,0 +1,4 @@
+export * from './accounts.ts';
+export * from './entries.ts';
+export * from './endpoints.ts';
+export * from './words.ts';

@@ -1,0 +1,49 @@
+import type { z } from 'zod';
+import type { listRounds, RoundLine, Today } from './endpoints.ts';
+import type { RoundState } from './fold.ts';
+import { isClosed } from './next.ts';
+import { overview } from './overview.ts';
+
+/** So many of each sort stand on the first page; the rest is counted. */
+export const listedToday = 20;
+
+/** A round in a list of rounds. */
+export function roundLine(id: string, round: RoundState): RoundLine {
+  const { code, name, date } = round.plan;
+  return { id, code, name, date, closed: isClosed(round), overview: overview(round) };
+}
+
+const byDay = (a: RoundLine, b: RoundLine) => (a.date === b.date ? (a.code < b.code ? 1 : -1) : a.date < b.date ? 1 : -1);
+
+/** A page of the list of rounds, newest first, as the server gives it from its tables. */
+export function roundsIn(lines: readonly RoundLine[], { state, after, limit }: z.output<(typeof listRounds)['query']>): RoundLine[] {
+  const [date = '', code = ''] = after?.split(' ') ?? [];
+  return lines
+    .filter((line) => state === 'all' || line.closed === (state === 'closed'))
+    .filter((line) => !after || line.date < date || (line.date === date && line.code < code))
+    .sort(byDay)
+    .slice(0, limit);
+}
+
+/** What the first page shows of all rounds at once, from the rounds themselves. */
+export function todayOf(lines: readonly RoundLine[]): Today {
+  const agenda = <T>(items: (line: RoundLine) => readonly T[], at: (item: T) => number) => {
+    const all = lines.flatMap((line) => items(line).map((item) => ({ round: line.id, item }))).sort((a, b) => at(a.item) - at(b.item));
+    return { count: all.length, first: all.slice(0, listedToday) };
+  };
+  return {
+    rounds: roundsIn(lines, { state: 'open', after: undefined, limit: listedToday }),
+    clocks: agenda(
+      ({ overview: { clocks } }) => clocks,
+      ({ from }) => from,
+    ),
+    bottles: agenda(
+      ({ overview: { waiting } }) => waiting,
+      ({ deadline }) => deadline,
+    ),
+    actions: agenda(
+      ({ overview: { followUps } }) => followUps,
+      ({ due }) => due,
+    ),
+  };
+}

@@ -1,0 +1,3 @@
+export { Door } from './Door.tsx';
+export { PersonMenu } from './PersonMenu.tsx';
+export { Proven } from './Proven.tsx';

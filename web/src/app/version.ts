@@ -1,0 +1,85 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useLocation } from 'react-router';
+
+/** ms after the first drawing, by when nobody waits for anything any more. */
+const rest = 4000;
+/** How often, in ms, a page that stays open asks for a newer version. */
+const askEvery = 30 * 60_000;
+
+let waitingWorker: ServiceWorker | null = null;
+const listeners = new Set<() => void>();
+
+function waits(worker: ServiceWorker | null): void {
+  waitingWorker = worker;
+  for (const changed of listeners) changed();
+}
+
+function follow(registration: ServiceWorkerRegistration): void {
+  // Without one in charge this is the first version here: there is none to wait for.
+  const look = () => {
+    if (registration.waiting && navigator.serviceWorker.controller) waits(registration.waiting);
+  };
+  look();
+  registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
+  setInterval(() => void registration.update().catch(() => undefined), askEvery);
+}
+
+let registering: Promise<ServiceWorkerRegistration | null> | null = null;
+
+/** Puts the whole application on this device. Null where the browser cannot, as without HTTPS. */
+export function install(): Promise<ServiceWorkerRegistration | null> {
+  registering ??= (async () => {
+    if (!('serviceWorker' in navigator) || import.meta.env.DEV) return null;
+    try {
+      const registration = await navigator.serviceWorker.register('/sw.js');
+      follow(registration);
+      return registration;
+    } catch {
+      registering = null;
+      return null;
+    }
+  })();
+  return registering;
+}
+
+/** Installs it once the page has come to rest. */
+export function installLater(): void {
+  setTimeout(() => void install(), rest);
+}
+
+/** Whether anything is being typed in this tab that is not written down yet. */
+function isInHand(): boolean {
+  return Object.keys(sessionStorage).some((key) => key.startsWith('fonte.draft.'));
+}
+
+let isReloading = false;
+
+/** The version that waits takes over, and the page is opened anew with it. */
+export function takeOver(): void {
+  if (!waitingWorker || isReloading) return;
+  isReloading = true;
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload());
+  waitingWorker.postMessage('take-over');
+}
+
+/**
+ * Whether a new version of the application waits. It takes over by itself between two pieces of work, on a page that is about no
+ * round and while nothing is typed; at a point it waits for the end of what is in hand.
+ */
+export function useNewVersion(): boolean {
+  const isWaiting = useSyncExternalStore(
+    (changed) => {
+      listeners.add(changed);
+      return () => listeners.delete(changed);
+    },
+    () => waitingWorker !== null,
+  );
+  const { pathname } = useLocation();
+  const [opened] = useState(pathname);
+  useEffect(() => {
+    const isAtWork = pathname.startsWith('/rounds/') || isInHand();
+    // Not under the finger that has just opened the page.
+    if (isWaiting && !isAtWork && pathname !== opened) takeOver();
+  }, [isWaiting, pathname, opened]);
+  return isWaiting;
+}

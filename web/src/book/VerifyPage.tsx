@@ -1,0 +1,128 @@
+import {
+  breakWords,
+  isGood,
+  readBookFile,
+  signatureWords,
+  verifyBookFile,
+  type BookFile,
+  type Head,
+  type VerifiedFile,
+} from '@fonte/core/book';
+import { kindOf, titleOf } from '@fonte/core/round';
+import { InboxOutlined } from '@ant-design/icons';
+import { Input, Upload } from 'antd';
+import { useState } from 'react';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { isSignedBy } from './prove.ts';
+
+/** `120:3f9a…`, as it is printed on a form: how many entries the book had, and the hash of the last. */
+function headIn(text: string): Head | null {
+  const [, count, hash] = /^\s*(\d{1,9})\s*[:, ]\s*([0-9a-f]{64})\s*$/i.exec(text) ?? [];
+  return count && hash ? { count: Number(count), hash: hash.toLowerCase() } : null;
+}
+
+/** Whether a book that was handed out is whole, and by whom its entries are. Nothing of it leaves this device, and no server is asked. */
+export function VerifyPage() {
+  const [file, setFile] = useState<{ name: string; book: BookFile } | null>(null);
+  const [verified, setVerified] = useState<VerifiedFile | null>(null);
+  const [witness, setWitness] = useState('');
+  const { busy, run, say } = useAction();
+  const head = headIn(witness);
+  const check = (book: BookFile, known: Head | null) => verifyBookFile(book, known, { kindOf, prove: isSignedBy });
+  const open = (chosen: File) =>
+    void run(async () => {
+      setVerified(null);
+      const book = readBookFile(await chosen.text());
+      setFile({ name: chosen.name, book });
+      setVerified(await check(book, head));
+    });
+  const compare = (text: string) => {
+    setWitness(text);
+    if (file) void run(async () => setVerified(await check(file.book, headIn(text))));
+  };
+  return (
+    <div className="stack-wide">
+      <header className="stack">
+        <h1>Verify a book</h1>
+        <p className="soft">Nothing of it leaves this device, and no server is asked.</p>
+      </header>
+      <Upload.Dragger
+        accept=".json,application/json"
+        showUploadList={false}
+        disabled={busy}
+        beforeUpload={(chosen) => {
+          open(chosen);
+          return false;
+        }}
+      >
+        <p>
+          <InboxOutlined /> Drop a book that was handed out here, or choose it
+        </p>
+      </Upload.Dragger>
+      <label className="stack">
+        <span className="strong">Count and hash, where a paper says them</span>
+        <Input
+          size="large"
+          value={witness}
+          placeholder="120:3f9a…"
+          maxLength={90}
+          status={witness !== '' && head === null ? 'error' : ''}
+          onChange={(event) => compare(event.target.value)}
+        />
+        {witness !== '' && head === null && <span className="field-error">A number, a colon and 64 signs from 0 to 9 and a to f.</span>}
+      </label>
+      <Said say={say} />
+      {file && verified && <Verdict name={file.name} book={file.book} verified={verified} />}
+    </div>
+  );
+}
+
+function Verdict({ name, book, verified }: { name: string; book: BookFile; verified: VerifiedFile }) {
+  const good = isGood(verified);
+  const { breaks, signatures, isWhole, isWitnessed, head } = verified;
+  const entryOf = (id: string) => book.entries.find((entry) => entry.id === id);
+  const said = (seq: number, id: string) => {
+    const entry = entryOf(id);
+    return `Entry ${seq}${entry ? `, ${titleOf(entry).toLowerCase()}` : ''}`;
+  };
+  return (
+    <section className={`finding ${good ? 'good' : 'stop'} stack`} role="status" aria-labelledby="verdict">
+      <Mark kind={good ? 'good' : 'stop'} />
+      <h2 id="verdict">{good ? `${name} is whole` : `${name} is not what was written`}</h2>
+      <ul className="plain stack">
+        {breaks.map(({ seq, id, code }) => (
+          <li key={`${seq} ${code}`}>
+            {said(seq, id)}: {breakWords[code]}.
+          </li>
+        ))}
+        {signatures.faults.map(({ seq, id, code }) => (
+          <li key={`${seq} ${code}`}>
+            {said(seq, id)}: {signatureWords[code]}.
+          </li>
+        ))}
+        {!isWhole && <li>It does not end where it says.</li>}
+        {isWitnessed === false && <li>It is not the book of which the paper tells.</li>}
+        {isWitnessed === true && <li>It holds what the paper tells of it.</li>}
+      </ul>
+      <p>
+        {head ? `${head.count} entries; the last has the hash ${head.hash.slice(0, 16)}….` : 'It is empty.'} {signatures.signed} are signed
+        by the devices that wrote them, {signatures.byServer} are the server’s own
+        {signatures.unsigned > 0 ? `, ${signatures.unsigned} are from before devices signed, and prove nothing of who wrote them` : ''}
+        {signatures.unreadable > 0 ? `, ${signatures.unreadable} had a name taken away since, as the book records` : ''}.
+      </p>
+      {book.devices.length > 0 && (
+        <p className="small">
+          {book.devices
+            .map(({ name: called, people }) => {
+              const on = people.map(({ person }) => book.people.find(({ id }) => id === person)?.name ?? 'somebody').join(', ');
+              return `${called}: ${on}`;
+            })
+            .join('. ')}
+          .
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,80 @@
+import { sha256Hex, type Entry } from '@fonte/core/book';
+import { keepPicture, pictureType, type PictureType } from '@fonte/core/pictures';
+import { kindOf } from '@fonte/core/round';
+import { useEffect, useState } from 'react';
+import { ApiProblem, call } from '../api/call.ts';
+import { disk } from '../disk/index.ts';
+import { NotKept } from './outbox.ts';
+
+/** What is known of a file that a book can name. */
+interface NamedFile {
+  sha256: string;
+  type: PictureType;
+  size: number;
+}
+
+/**
+ * Keeps a picture on this device under its hash, to be sent before the entry that names it. Where the device keeps nothing the
+ * server has to take it now. @throws ApiProblem where it is no picture, NotKept, NoConnection
+ */
+export async function keepFile(round: string, blob: Blob): Promise<NamedFile> {
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  const type = pictureType(bytes);
+  if (!type) {
+    const message = 'This is no picture that can be kept: JPEG, PNG or WebP.';
+    throw new ApiProblem(422, message, [{ path: 'file', message }]);
+  }
+  const file = { sha256: sha256Hex(bytes), type, size: bytes.length };
+  try {
+    await (await disk()).files.put({ sha256: file.sha256, type, blob: new Blob([bytes], { type }), round });
+    return file;
+  } catch {
+    return call(keepPicture, { in: { round }, body: blob }).catch((failure: unknown) => {
+      throw failure instanceof ApiProblem ? failure : new NotKept({ cause: failure });
+    });
+  }
+}
+
+const filesOf = ({ kind, payload }: Entry): readonly string[] => kindOf(kind)?.files(payload as never) ?? [];
+
+/** Sends the files that entries name, before them. Returns the entries whose file the server will not have. @throws NoConnection */
+export async function sendFiles(entries: readonly Entry[]): Promise<{ entry: Entry; problem: ApiProblem }[]> {
+  const missing: { entry: Entry; problem: ApiProblem }[] = [];
+  for (const entry of entries) {
+    for (const sha256 of filesOf(entry)) {
+      const { files } = await disk();
+      const file = await files.get(sha256);
+      if (!file?.round) continue;
+      try {
+        await call(keepPicture, { in: { round: file.round }, body: file.blob });
+        await files.update(sha256, { round: null });
+      } catch (failure) {
+        if (!(failure instanceof ApiProblem) || failure.status >= 500 || failure.status === 401) throw failure;
+        missing.push({ entry, problem: failure });
+      }
+    }
+  }
+  return missing;
+}
+
+/** Where a picture is shown from: this device, if it has it, and otherwise its address. Null until that is known. */
+export function useKeptFile(sha256: string, address: string): string | null {
+  const [src, setSrc] = useState<string | null>(null);
+  useEffect(() => {
+    let own: string | null = null;
+    let isGone = false;
+    disk()
+      .then(({ files }) => files.get(sha256))
+      .catch(() => undefined)
+      .then((file) => {
+        if (isGone) return;
+        own = file ? URL.createObjectURL(file.blob) : null;
+        setSrc(own ?? address);
+      });
+    return () => {
+      isGone = true;
+      if (own) URL.revokeObjectURL(own);
+    };
+  }, [sha256, address]);
+  return src;
+}

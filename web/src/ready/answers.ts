@@ -1,0 +1,120 @@
+import type { BookEntry, Entry } from '@fonte/core/book';
+import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
+import { codeAlone } from '@fonte/core/plan';
+import { registered, registerLists, registerNames, registerOf, type RegisterName } from '@fonte/core/registers';
+import {
+  findFreeCode,
+  fold,
+  listRounds,
+  opens,
+  roundLine,
+  roundsIn,
+  today,
+  todayOf,
+  type RoundLine,
+  type RoundState,
+} from '@fonte/core/round';
+import { addressOf, type AnyEndpoint, type Answer, type Question } from '@fonte/core/endpoints';
+import { z } from 'zod';
+import { disk } from '../disk/index.ts';
+import { inOutbox, outboxRead } from '../book/outbox.ts';
+import { ownDevice } from '../session/device.ts';
+
+/*
+ * How the pages' questions are answered from what lies on this device, where there is no signal: from its books, from its
+ * registers, and from what it has written itself.
+ */
+
+interface KeptThingOf {
+  id: string;
+  name: string;
+  code?: string | undefined;
+}
+
+/** The entries of every round that lies here, those that only this device has among them. */
+export async function keptRounds(): Promise<{ id: string; round: RoundState }[]> {
+  await outboxRead();
+  const { entries } = await disk();
+  const books = new Map<string, Map<string, Entry>>();
+  const put = (entry: Entry) => {
+    const book = books.get(entry.book) ?? new Map<string, Entry>();
+    books.set(entry.book, book.set(entry.id, entry));
+  };
+  await entries.each((entry: BookEntry) => put(entry));
+  for (const { entry, state } of inOutbox()) if (state === 'waiting') put(entry);
+  return [...books].flatMap(([id, book]) => {
+    const all = [...book.values()];
+    if (!all.some(({ kind }) => opens(kind) === 'round')) return [];
+    const round = fold(all);
+    return round ? [{ id, round }] : [];
+  });
+}
+
+async function lines(): Promise<RoundLine[]> {
+  return (await keptRounds()).map(({ id, round }) => roundLine(id, round));
+}
+
+/** The things of a register that lie here, as this device would have them now, by name. */
+async function keptThings(register: RegisterName): Promise<KeptThingOf[]> {
+  await outboxRead();
+  const { things } = await disk();
+  const found = new Map<string, KeptThingOf>();
+  for (const { id, data } of await things.where('register').equals(register).toArray()) found.set(id, data as KeptThingOf);
+  for (const { entry, state } of inOutbox())
+    if (state === 'waiting' && registerOf(entry.kind) === register) found.set(entry.book, entry.payload as KeptThingOf);
+  return [...found.values()].sort((a, b) => (a.name === b.name ? (a.id < b.id ? -1 : 1) : a.name < b.name ? -1 : 1));
+}
+
+async function page(register: RegisterName, { query = {} }: Question<(typeof registerLists)['points']>): Promise<KeptThingOf[]> {
+  const { search = '', after, limit } = z.parse(registerLists.points.query, query);
+  const all = await keptThings(register);
+  // Nothing lies here at all: that is not the same as an empty register.
+  if (all.length === 0 && register !== 'labs') throw new Error('This register is not on this device.');
+  const wanted = search.toLowerCase();
+  const matching = all.filter(({ name, code = '' }) => name.toLowerCase().includes(wanted) || code.toLowerCase().includes(wanted));
+  const from = after ? matching.findIndex(({ id }) => id === after) + 1 : 0;
+  return matching.slice(from, from + limit);
+}
+
+/** The record of a well as it was fetched, with what was read here since. */
+async function levels(point: string): Promise<LevelOfRecord[]> {
+  const { answers } = await disk();
+  const kept = (await answers.get(addressOf(levelRecord, { in: { point } })))?.answer as LevelOfRecord[] | undefined;
+  const own = (await keptRounds()).flatMap(({ id, round }) =>
+    round.visits.flatMap((visit): LevelOfRecord[] => {
+      const agreed = visit.point.id === point ? visit.level?.agreed : null;
+      if (!agreed) return [];
+      const { measuringPoint, at, depth, elevation, water } = agreed;
+      return [{ round: id, at, measuringPoint, depth, elevation: elevation?.value ?? null, water }];
+    }),
+  );
+  const fresh = own.filter(({ round, at }) => !kept?.some((one) => one.round === round && one.at === at));
+  return [...(kept ?? []), ...fresh].sort((a, b) => a.at - b.at);
+}
+
+type Local = (question: never) => Promise<unknown>;
+
+function local<E extends AnyEndpoint>(
+  { method, path }: E,
+  answer: (question: Question<E>) => Promise<Answer<E>>,
+): readonly [string, Local] {
+  return [`${method} ${path}`, answer as unknown as Local];
+}
+
+export const localAnswers: ReadonlyMap<string, Local> = new Map([
+  local(today, async () => todayOf(await lines())),
+  local(listRounds, async ({ query }) => roundsIn(await lines(), z.parse(listRounds.query, query ?? {}))),
+  local(findFreeCode, async ({ query: { date } }) => {
+    const taken = (await keptRounds()).map(({ round }) => round.plan.code);
+    return { code: codeAlone(date, taken, (await ownDevice()).id) };
+  }),
+  local(levelRecord, ({ in: { point } }) => levels(point)),
+  ...registerNames.flatMap((name) => [
+    local(registerLists[name], async (question) => (await page(name, question)) as never),
+    local(registered[name], async ({ in: { id } }) => {
+      const found = (await keptThings(name)).find((one) => one.id === id);
+      if (!found) throw new Error('This thing is not on this device.');
+      return found as never;
+    }),
+  ]),
+]);

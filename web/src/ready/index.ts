@@ -1,0 +1,2 @@
+export { localAnswers } from './answers.ts';
+export { keepReady } from './fetch.ts';

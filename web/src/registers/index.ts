@@ -1,0 +1,1 @@
+export { RegisterHead } from './RegisterNav.tsx';

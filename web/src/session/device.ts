@@ -1,0 +1,91 @@
+import { proofText } from '@fonte/core/access';
+import { newId, signEntry, type Entry } from '@fonte/core/book';
+import { disk, type KeptKey } from '../disk/index.ts';
+import { now } from '../time/clock.ts';
+
+const base64url = (bytes: ArrayBuffer): string =>
+  btoa(String.fromCharCode(...new Uint8Array(bytes)))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replace(/=+$/, '');
+
+const idKey = 'fonte.device';
+
+/** This browser and system in two words, until a person gives the device a name. */
+export function usualDeviceName(agent = navigator.userAgent): string {
+  const system = /Android|iPhone|iPad|Windows|Mac OS|Linux/.exec(agent)?.[0] ?? 'Device';
+  const browser = /Firefox|Edg|Chrome|Safari/.exec(agent)?.[0] ?? 'browser';
+  return `${system.replace('Mac OS', 'Mac')}, ${browser.replace('Edg', 'Edge')}`;
+}
+
+async function makeKey(): Promise<KeptKey> {
+  const { subtle } = globalThis.crypto;
+  if (!(subtle as SubtleCrypto | undefined)) throw new Error('This page is not open over HTTPS: the device cannot sign what you write.');
+  const pair = await subtle.generateKey({ name: 'ECDSA', namedCurve: 'P-256' }, false, ['sign', 'verify']);
+  const key = base64url(await subtle.exportKey('raw', pair.publicKey));
+  return { id: newId(now()), name: usualDeviceName(), key, privateKey: pair.privateKey };
+}
+
+let own: Promise<KeptKey> | null = null;
+
+/** This device with its key pair: made once and kept. In a window that keeps nothing, for as long as it is open. */
+export function ownDevice(): Promise<KeptKey> {
+  own ??= (async () => {
+    try {
+      const { keys } = await disk();
+      const known = await keys.toCollection().first();
+      if (known) return known;
+      const made = await makeKey();
+      await keys.add(made);
+      return made;
+    } catch (failure) {
+      if (failure instanceof Error && failure.message.includes('HTTPS')) throw failure;
+      return makeKey();
+    }
+  })().then((device) => {
+    try {
+      localStorage.setItem(idKey, device.id);
+    } catch {
+      // It is known as long as this page is open.
+    }
+    return device;
+  });
+  own.catch(() => {
+    own = null;
+  });
+  return own;
+}
+
+/** Another device from now on, as the one before was reported lost: what it signed stays as it is. */
+export async function anotherDevice(): Promise<KeptKey> {
+  const { keys } = await disk();
+  await keys.clear();
+  own = null;
+  return ownDevice();
+}
+
+export async function nameDevice(name: string): Promise<void> {
+  const device = await ownDevice();
+  const { keys } = await disk();
+  await keys.update(device.id, { name });
+  own = Promise.resolve({ ...device, name });
+}
+
+/** Signs a text with this device's key: ECDSA over P-256 with SHA-256, base64url. */
+export async function signText(text: string): Promise<string> {
+  const { privateKey } = await ownDevice();
+  return base64url(await crypto.subtle.sign({ name: 'ECDSA', hash: 'SHA-256' }, privateKey, new TextEncoder().encode(text)));
+}
+
+/** An entry with this device's signature. */
+export async function signed<E extends Entry>(entry: E): Promise<E> {
+  const { key } = await ownDevice();
+  return signEntry({ ...entry, salt: entry.salt! }, key, signText);
+}
+
+/** What the device says of itself, or of a person that goes on, signed by it. */
+export async function proof(what: 'device' | 'person', about: string): Promise<{ at: string; proof: string }> {
+  const { id } = await ownDevice();
+  const at = new Date(now()).toISOString();
+  return { at, proof: await signText(proofText(what, id, about, at)) };
+}
