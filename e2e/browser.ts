@@ -114,7 +114,9 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
 }
 
 /** Chooses from the list with this accessible name what contains a text. */
-export async function option(page: Page, list: string, text: string): Promise<void> {
+export const option = (page: Page, list: string, text: string): Promise<void> => onWhatStands(() => optionOnce(page, list, text));
+
+async function optionOnce(page: Page, list: string, text: string): Promise<void> {
   const box = await page.waitForFunction(
     // Nothing named within: the tool that runs the pictures would put a helper of its own beside it.
     (name) =>
@@ -127,14 +129,17 @@ export async function option(page: Page, list: string, text: string): Promise<vo
   const select = await (box as unknown as ElementHandle<HTMLInputElement>).evaluateHandle((one) => one.closest('.ant-select')!);
   await select.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   await select.click();
-  const found = await page.waitForFunction(
-    (wanted) =>
-      [...document.querySelectorAll<HTMLElement>('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find(
-        (one) => one.innerText.includes(wanted) && one.checkVisibility(),
-      ) ?? null,
-    { timeout: patience },
-    text,
-  );
+  const found = await page
+    .waitForFunction(
+      (wanted) =>
+        [...document.querySelectorAll<HTMLElement>('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find(
+          (one) => one.innerText.includes(wanted) && one.checkVisibility(),
+        ) ?? null,
+      { timeout: patience / 3 },
+      text,
+    )
+    // A page that was drawn anew between the click and the list has taken the list away.
+    .catch((error: unknown) => Promise.reject(new Error(`“${text}” does not stand in “${list}”: not clickable`, { cause: error })));
   await (found as unknown as ElementHandle<HTMLElement>).evaluate((one) => one.click());
   // Where several may be chosen, the list stays open.
   if (await select.evaluate((one) => one.classList.contains('ant-select-multiple'))) await page.keyboard.press('Escape');

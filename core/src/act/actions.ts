@@ -1,9 +1,9 @@
-import { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
-import { parameter, ParameterId } from '../parameters/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
+import type { FollowUp } from './follow-up.ts';
 import type { FollowUpRule, FollowUpTable } from './tables/rules.ts';
 
 /** A judged result with what a follow-up depends on. */
@@ -19,27 +19,6 @@ export interface Occasion {
   /** When it was known first (ms): told, or with the report that brought it. */
   known: number;
 }
-
-/** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
-export const Task = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('rule'), rule: z.string(), do: z.string(), parameters: z.array(ParameterId) }),
-  z.object({ code: z.literal('resample'), bottle: z.string(), reason: z.string() }),
-]);
-export type Task = z.infer<typeof Task>;
-
-/** Something that must be done by a deadline (ms). Its id is stable: one rule at one point. */
-export const FollowUp = z.object({
-  id: z.string(),
-  visit: z.string(),
-  pointName: z.string(),
-  task: Task,
-  due: z.number(),
-  /** People may drink what is over a value for health: overdue, it comes before everything else. */
-  isHealth: z.boolean().default(false),
-  source: z.string(),
-  done: z.object({ at: z.number(), note: z.string(), entry: z.string() }).nullable(),
-});
-export type FollowUp = z.infer<typeof FollowUp>;
 
 /** A bottle that the lab refused, with the moment (ms) of its answer. */
 export interface RefusedBottle {

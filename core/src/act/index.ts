@@ -1,4 +1,5 @@
 export * from './entries.ts';
+export * from './follow-up.ts';
 export * from './actions.ts';
 export * from './words.ts';
 export { followUpTables, type FollowUpTable } from './tables/rules.ts';

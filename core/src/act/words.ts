@@ -1,6 +1,6 @@
 import type { Words } from '../findings/index.ts';
 import { parameter } from '../parameters/index.ts';
-import type { Task } from './actions.ts';
+import type { Task } from './follow-up.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { actionDone } from './entries.ts';
 

@@ -1,10 +1,11 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { misfit, type Room } from '../book/index.ts';
 import type { BottleOnItsWay, RuleId } from '../bottles/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { handedOver, labAnswered } from './entries.ts';
 import { latestHandOver } from './intake.ts';
+import type { WaitingBottle } from './waiting.ts';
 
 export interface HandOver {
   entry: string;
@@ -30,13 +31,6 @@ interface CustodyView {
   handOvers: readonly HandOver[];
   reports: readonly unknown[];
 }
-
-/**
- * A filled bottle that waits for the lab: its deadline, and the last moment up to it at which the lab takes it in, both in ms; null
- * where the lab does not open in that time.
- */
-export const WaitingBottle = z.object({ bottle: z.string(), visit: z.string(), deadline: z.number(), handOverBy: z.number().nullable() });
-export type WaitingBottle = z.infer<typeof WaitingBottle>;
 
 const isInTheCooler = ({ stage, lost }: BottleOnItsWay) => stage === 'filled' && !lost;
 

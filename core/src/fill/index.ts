@@ -1,3 +1,4 @@
 export * from './entries.ts';
 export * from './fill.ts';
+export * from './asks.ts';
 export * from './words.ts';

@@ -12,11 +12,6 @@ export const fillWords: Words = {
   'not-at-filling': ({ title }) => `“${title}” is not at its filling step.`,
 };
 
-export const fillAsks: Words = {
-  fill: ({ count }) => (count === 1 ? 'Fill 1 bottle' : `Fill ${count} bottles`),
-  'fill-blanks': ({ count }) => (count === 1 ? 'Fill the blank: 1 bottle' : `Fill the blanks first: ${count} bottles`),
-};
-
 export const fillSays: readonly Says[] = [
   inBook(bottleFilled, ({ bottle, stated }) =>
     stated ? `${bottle}, at ${stated.collected.utc.slice(0, 16).replace('T', ' ')} UTC: ${stated.reason}` : `${bottle}.`,

@@ -33,11 +33,6 @@ export const levelWords: Words = {
   unexplained: (data) => `${sayFinding(levelFindings, { code: String(data['finding']), data }).says} Read again, or say why it is right.`,
 };
 
-export const levelAsks: Words = {
-  'measure-level': 'Measure the level',
-  'read-again': 'Read the level again: two must agree',
-};
-
 export const waterNames: Record<WaterState, string> = { static: 'At rest', 'pumped-lately': 'Pumped lately', pumping: 'Pumping now' };
 
 export const levelSays: readonly Says[] = [

@@ -6,6 +6,7 @@ export * from './criteria.ts';
 export * from './stability.ts';
 export * from './purge.ts';
 export * from './built.ts';
+export * from './asks.ts';
 export * from './words.ts';
 export * from './methods/index.ts';
 export * from './question.ts';

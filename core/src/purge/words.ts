@@ -49,12 +49,6 @@ export const purgeWords: Words = {
   'ended-early': 'Volume or stability is not reached: say why you end here.',
 };
 
-export const purgeAsks: Words = {
-  'set-up-purge': 'Set up the purge',
-  'end-purge': 'End the purge: stable',
-  'purge-on': 'Purge until stable',
-};
-
 const shown = (id: unknown, value: unknown) => {
   const { decimals } = parameter(id as ParameterId);
   return showNumber(Number(value), decimals + (decimals < 2 ? 1 : 0));

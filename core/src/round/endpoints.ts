@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
 import { reading } from '../endpoints/index.ts';
-import { RoundOverview, VisitClock, BottleInCooler } from './overview.ts';
+import { RoundOverview, VisitClock, BottleInCooler } from './lines.ts';
 import { members } from '../roles/index.ts';
 
 export const RoundLine = z.object({

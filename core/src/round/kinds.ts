@@ -10,12 +10,21 @@ import { purgeRoom } from '../purge/index.ts';
 import { readRoom } from '../read/index.ts';
 import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
 import { runRoom } from '../tap/index.ts';
+import type { StepRoom } from './lines.ts';
 
 /** The rooms of a visit, by the name of their part of its state, which is also the address of their page. */
-export const visitRooms = { level: levelRoom, purge: purgeRoom, tap: runRoom, fill: fillRoom, pictures: picturesRoom } as const;
+export const visitRooms = {
+  level: levelRoom,
+  purge: purgeRoom,
+  tap: runRoom,
+  fill: fillRoom,
+  pictures: picturesRoom,
+} as const satisfies Partial<Record<StepRoom, unknown>>;
 
 /** The rooms of the whole round, named alike. */
-export const roundRooms = { plan: planRoom, custody: custodyRoom, report: readRoom, verdict: actRoom } as const;
+export const roundRooms = { plan: planRoom, custody: custodyRoom, report: readRoom, verdict: actRoom } as const satisfies Partial<
+  Record<StepRoom, unknown>
+>;
 
 /** Every kind that may stand in a round's book. */
 export const roundKinds: readonly AnyKind[] = [

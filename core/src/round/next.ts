@@ -1,21 +1,10 @@
-import { z } from 'zod';
-import { Ask, roundTurns, visitTurns, type Turn } from '../book/index.ts';
+import { roundTurns, visitTurns, type Ask, type Turn } from '../book/index.ts';
 import { purpose } from '../bottles/index.ts';
 import { runsOf, runThatFills } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
 import { roundRooms, visitRooms } from './kinds.ts';
+import type { NextStep, StepRoom } from './lines.ts';
 import type { VisitState } from './visit.ts';
-
-/** The rooms a step may belong to, as the page addresses them. */
-export type StepRoom = keyof typeof visitRooms | keyof typeof roundRooms;
-export const stepRooms = [...Object.keys(visitRooms), ...Object.keys(roundRooms)] as StepRoom[];
-
-export const NextStep = Ask.extend({
-  room: z.enum(stepRooms),
-  /** The visit it happens at; null when it concerns the whole round. */
-  visit: z.string().nullable(),
-});
-export type NextStep = z.infer<typeof NextStep>;
 
 /** What the rooms of a visit see of it, to say what is next and what waits. */
 export function viewOf(visit: VisitState) {

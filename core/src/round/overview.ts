@@ -1,35 +1,8 @@
-import { z } from 'zod';
-import { FollowUp } from '../act/index.ts';
-import { stages } from '../bottles/index.ts';
-import { custodyRoom, WaitingBottle } from '../custody/index.ts';
-import { runRoom, RunningClock } from '../tap/index.ts';
+import { custodyRoom } from '../custody/index.ts';
+import { runRoom } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
-import { NextStep, nextStep, viewOf } from './next.ts';
-
-/** A clock that runs at a visit. */
-export const VisitClock = RunningClock.extend({ visit: z.string(), pointName: z.string() });
-export type VisitClock = z.infer<typeof VisitClock>;
-
-/** A bottle in the cooler, with the point it is of. */
-export const BottleInCooler = WaitingBottle.extend({ pointName: z.string() });
-export type BottleInCooler = z.infer<typeof BottleInCooler>;
-
-/** One round in short: what is next, what runs, what waits, what is due. */
-export const RoundOverview = z.object({
-  name: z.string(),
-  code: z.string(),
-  date: z.string(),
-  zone: z.string(),
-  system: z.string(),
-  points: z.array(z.object({ name: z.string(), type: z.enum(['well', 'tap']) })),
-  stages: z.array(z.enum(stages)),
-  next: NextStep.nullable(),
-  nextPoint: z.string().nullable(),
-  clocks: z.array(VisitClock),
-  waiting: z.array(BottleInCooler),
-  followUps: z.array(FollowUp),
-});
-export type RoundOverview = z.infer<typeof RoundOverview>;
+import type { RoundOverview } from './lines.ts';
+import { nextStep, viewOf } from './next.ts';
 
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {

@@ -2,19 +2,18 @@ import { accessSays } from '../access/index.ts';
 import { actSays, actWords } from '../act/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
-import { fillAsks, fillSays, fillWords } from '../fill/index.ts';
+import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { limitSets } from '../limits/index.ts';
-import { levelAsks, levelFindings, levelSays, levelWords } from '../level/index.ts';
+import { levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
-import { purgeAsks, purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
+import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerSays } from '../registers/index.ts';
-import type { Stage } from '../bottles/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
-import { tapAsks, tapSays, tapWords } from '../tap/index.ts';
+import { tapSays, tapWords } from '../tap/index.ts';
 
 /** The words of every room for its misfits. */
 export const misfitWords: Words = {
@@ -30,46 +29,14 @@ export const misfitWords: Words = {
   ...actWords,
 };
 
-const many = (one: string, more: (count: number) => string) => (data: Readonly<Record<string, string | number>>) =>
-  data['count'] === 1 ? one : more(Number(data['count']));
-
-/** The words of every room for what is asked next, and those for what concerns the whole round. */
-export const askWords: Words = {
-  ...levelAsks,
-  ...purgeAsks,
-  ...tapAsks,
-  ...fillAsks,
-  'choose-analyses': 'Choose analyses',
-  settle: many('Settle what stands aside: 1 entry', (count) => `Settle what stands aside: ${count} entries`),
-  'hand-over': many('Hand over 1 bottle', (count) => `Hand over ${count} bottles`),
-  'ask-lab': 'Ask the lab for its answer',
-  'read-report': 'Read the report',
-  'follow-up': many('Follow up: 1 thing to do', (count) => `Follow up: ${count} things to do`),
-  'wait-for-report': 'Wait for the report',
-  'settle-rows': many('Look at 1 row that was not understood', (count) => `Look at ${count} rows that were not understood`),
-};
-
 /** The words of every room for its findings. */
 export const findingWords: FindingWords = { ...planFindings, ...readingFindings, ...levelFindings, ...purgeFindings, ...custodyFindings };
 
 /** A misfit as a sentence. */
 export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);
 
-/** What to do next, in the imperative. */
-export const sayNext = (ask: Coded): string => say(askWords, ask);
-
 /** A finding as a sentence, and what to do about it. */
 export const sayAbout = (finding: Coded) => sayFinding(findingWords, finding);
-
-export const stageNames: Record<Stage, string> = {
-  planned: 'Planned',
-  ready: 'Ready',
-  measured: 'Measured',
-  filled: 'Filled',
-  'handed-over': 'Handed over',
-  reported: 'Reported',
-  judged: 'Judged',
-};
 
 /** `EU drinking water, edition 2026-1`; the reference itself where this copy of the product does not have it. */
 function calledEdition(ref: string): string {

@@ -1,7 +1,7 @@
-import { z } from 'zod';
 import { purpose, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
 import type { Ask } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
+import type { RunningClock } from './clock.ts';
 import type { Protocol } from './protocol.ts';
 import { isOver, protocolsFor, type RunState } from './run.ts';
 
@@ -49,17 +49,6 @@ export function askRun(runs: readonly DueRun[]): Ask | null {
   const isRunning = step.act.type === 'clock' && clockFrom !== null;
   return { code: 'next-step', data: { say: step.say }, procedure, ...(isRunning ? { waits: true } : {}) };
 }
-
-/** A clock that runs now: a step of a protocol that must last. */
-export const RunningClock = z.object({
-  procedure: z.string(),
-  say: z.string(),
-  /** When it was started (ms) and how many seconds it must run, and may; null where there is no most. */
-  from: z.number(),
-  least: z.number(),
-  most: z.number().nullable(),
-});
-export type RunningClock = z.infer<typeof RunningClock>;
 
 /** The clocks that run at a visit. */
 export function runningClocks(runs: readonly DueRun[]): RunningClock[] {

@@ -32,11 +32,6 @@ export const tapWords: Words = {
   'answered-no': ({ items }) => `Answered no: ${items}.`,
 };
 
-export const tapAsks: Words = {
-  'start-protocol': ({ title }) => `Start the protocol: ${title}`,
-  'next-step': ({ say }) => String(say),
-};
-
 /** The protocol that a procedure runs, in its newest edition: only its words are looked up in it. */
 const protocolOf = (procedure: string) => protocols.newest.find(({ id }) => id === procedure);
 const stepOf = (procedure: string, id: string) => protocolOf(procedure)?.steps.find((step) => step.id === id);

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { ParameterId } from '../parameters/index.ts';
+
+/** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
+export const Task = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('rule'), rule: z.string(), do: z.string(), parameters: z.array(ParameterId) }),
+  z.object({ code: z.literal('resample'), bottle: z.string(), reason: z.string() }),
+]);
+export type Task = z.infer<typeof Task>;
+
+/** Something that must be done by a deadline (ms). Its id is stable: one rule at one point. */
+export const FollowUp = z.object({
+  id: z.string(),
+  visit: z.string(),
+  pointName: z.string(),
+  task: Task,
+  due: z.number(),
+  /** People may drink what is over a value for health: overdue, it comes before everything else. */
+  isHealth: z.boolean().default(false),
+  source: z.string(),
+  done: z.object({ at: z.number(), note: z.string(), entry: z.string() }).nullable(),
+});
+export type FollowUp = z.infer<typeof FollowUp>;

@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { FollowUp } from '../act/index.ts';
+import { Ask } from '../book/index.ts';
+import { stages } from '../bottles/index.ts';
+import { WaitingBottle } from '../custody/index.ts';
+import { RunningClock } from '../tap/index.ts';
+
+/** The rooms a step may belong to, as the page addresses them. */
+export const stepRooms = ['level', 'purge', 'tap', 'fill', 'pictures', 'plan', 'custody', 'report', 'verdict'] as const;
+export type StepRoom = (typeof stepRooms)[number];
+
+export const NextStep = Ask.extend({
+  room: z.enum(stepRooms),
+  /** The visit it happens at; null when it concerns the whole round. */
+  visit: z.string().nullable(),
+});
+export type NextStep = z.infer<typeof NextStep>;
+
+/** A clock that runs at a visit. */
+export const VisitClock = RunningClock.extend({ visit: z.string(), pointName: z.string() });
+export type VisitClock = z.infer<typeof VisitClock>;
+
+/** A bottle in the cooler, with the point it is of. */
+export const BottleInCooler = WaitingBottle.extend({ pointName: z.string() });
+export type BottleInCooler = z.infer<typeof BottleInCooler>;
+
+/** One round in short: what is next, what runs, what waits, what is due. */
+export const RoundOverview = z.object({
+  name: z.string(),
+  code: z.string(),
+  date: z.string(),
+  zone: z.string(),
+  system: z.string(),
+  points: z.array(z.object({ name: z.string(), type: z.enum(['well', 'tap']) })),
+  stages: z.array(z.enum(stages)),
+  next: NextStep.nullable(),
+  nextPoint: z.string().nullable(),
+  clocks: z.array(VisitClock),
+  waiting: z.array(BottleInCooler),
+  followUps: z.array(FollowUp),
+});
+export type RoundOverview = z.infer<typeof RoundOverview>;
