@@ -27,11 +27,13 @@ export function openBrowser(profile = freshProfile()): Promise<Browser> {
 }
 
 const patience = 15_000;
+/** ms between looks: the text of a page is not to be laid out anew at every frame. */
+const polling = 80;
 
 /** Waits for text anywhere on the page. */
 export async function see(page: Page, text: string): Promise<void> {
   await page
-    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience }, text)
+    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience, polling }, text)
     .catch(async () => {
       const shown = await page.evaluate(() => document.body.innerText);
       throw new Error(`“${text}” is not on ${page.url()}:\n${shown}`);
@@ -57,7 +59,7 @@ async function clickOnce(page: Page, name: string, role: string): Promise<void> 
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
   await page.waitForFunction(
     (one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'),
-    { timeout: patience },
+    { timeout: patience, polling },
     element,
   );
   await element.evaluate((one) => one.scrollIntoView({ block: 'center' }));
@@ -67,7 +69,7 @@ async function clickOnce(page: Page, name: string, role: string): Promise<void> 
       const { left, top, width, height } = one.getBoundingClientRect();
       return one.contains(document.elementFromPoint(left + width / 2, top + height / 2));
     },
-    { timeout: patience },
+    { timeout: patience, polling },
     element,
   );
   await element.click();
@@ -81,14 +83,15 @@ async function typeOnce(page: Page, label: string, text: string): Promise<void> 
   await field.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   await field.click({ count: 3 });
   await field.press('Backspace');
-  await field.type(text);
+  // In one piece, as from a keyboard that completes words; key by key the sets of a purge are typed.
+  await page.keyboard.sendCharacter(text);
 }
 
 /** Ticks the box with this text beside it. */
 export async function tick(page: Page, text: string): Promise<void> {
   const label = await page.waitForFunction(
     (wanted) => [...document.querySelectorAll('label')].find((one) => one.innerText.includes(wanted)) ?? null,
-    { timeout: patience },
+    { timeout: patience, polling },
     text,
   );
   // Not by its place, which may still move as the page draws.
@@ -106,7 +109,7 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
       );
       return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
     },
-    { timeout: patience },
+    { timeout: patience, polling },
     group,
     option,
   );
@@ -123,7 +126,7 @@ async function optionOnce(page: Page, list: string, text: string): Promise<void>
       [...document.querySelectorAll<HTMLInputElement>('input[role=combobox]')].find(
         (one) => one.getAttribute('aria-label') === name || [...(one.labels ?? [])].some((label) => label.innerText.trim() === name),
       ) ?? null,
-    { timeout: patience },
+    { timeout: patience, polling },
     list,
   );
   const select = await (box as unknown as ElementHandle<HTMLInputElement>).evaluateHandle((one) => one.closest('.ant-select')!);
@@ -135,7 +138,7 @@ async function optionOnce(page: Page, list: string, text: string): Promise<void>
         [...document.querySelectorAll<HTMLElement>('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find(
           (one) => one.innerText.includes(wanted) && one.checkVisibility(),
         ) ?? null,
-      { timeout: patience / 3 },
+      { timeout: patience / 3, polling },
       text,
     )
     // A page that was drawn anew between the click and the list has taken the list away.
@@ -150,7 +153,7 @@ export async function pick(page: Page, name: string): Promise<void> {
   const box = await page.waitForSelector(`input[type=checkbox][aria-label="${name}"], [aria-label="${name}"] input[type=checkbox]`, {
     timeout: patience,
   });
-  await page.waitForFunction((one) => !(one as HTMLInputElement).disabled, { timeout: patience }, box);
+  await page.waitForFunction((one) => !(one as HTMLInputElement).disabled, { timeout: patience, polling }, box);
   await box!.evaluate((one) => (one as HTMLInputElement).click());
 }
 
@@ -158,7 +161,7 @@ export async function pick(page: Page, name: string): Promise<void> {
 export async function press(page: Page, text: string): Promise<void> {
   const found = await page.waitForFunction(
     (wanted) => [...document.querySelectorAll('button')].find((one) => one.innerText.trim() === wanted) ?? null,
-    { timeout: patience },
+    { timeout: patience, polling },
     text,
   );
   await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();

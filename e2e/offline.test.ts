@@ -133,6 +133,20 @@ describe.sequential('a day without signal', () => {
     await see(page, 'A day without signal');
   });
 
+  it('opens as well a fortnight later and after a reboot, and says how old it is', async () => {
+    const left = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(Date.now());
+    await killBrowser();
+    moved = 14 * 24 * 3_600_000;
+    page = await openPage(`/rounds/${round}`);
+    await see(page, 'A day without signal');
+    await see(page, wellPoint.name);
+    await see(page, `What you see is from ${left}`);
+    await page.close();
+    moved = 0;
+    page = await openPage('/');
+    await see(page, 'A day without signal');
+  });
+
   it('registers a point that was found on the way, and adds it to the round', async () => {
     await page.goto(`${server.address}/points/new`);
     await choose(page, 'Kind', 'Tap');
@@ -188,6 +202,14 @@ describe.sequential('a day without signal', () => {
     await page.waitForFunction(() => document.querySelector('.step-say')?.textContent === 'Measure the water temperature');
     await killBrowser();
     page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);
+    await type(page, 'Measure the water temperature', '16.9');
+    await page.close();
+    // What was typed in a tab that is gone is there in the next, which asks about it.
+    page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);
+    await see(page, 'and not written down. Is it still so?');
+    expect(await page.$eval('.step-now input', (one) => (one as HTMLInputElement).value)).toBe('16.9');
+    await click(page, 'Start afresh');
+    expect(await page.$eval('.step-now input', (one) => (one as HTMLInputElement).value)).toBe('');
     await walk.measureStep(page, 'Measure the water temperature', '17.2');
     await walk.measureStep(page, 'Measure free chlorine', '0.41');
     await walk.chooseDisinfection(page, 'Bleach');

@@ -24,7 +24,7 @@ afterAll(async () => {
 });
 
 const open = async (path: string, text: string) => {
-  await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+  await page.goto(server.address + path, { waitUntil: 'domcontentloaded' });
   await see(page, text);
 };
 const roundId = async (name: string) =>
@@ -106,7 +106,7 @@ describe.sequential('the other pages', () => {
     await choose(page, 'Decimals stand after', 'A point: 1,234 is a thousand');
     await see(page, 'It has the other decimal mark');
     // What was said stays over a reload, and can be taken back.
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'It has the other decimal mark');
     await click(page, 'Take it back');
     await see(page, 'may be a thousand or a decimal');
@@ -136,7 +136,7 @@ describe.sequential('the other pages', () => {
     const round = await roundId('Tannery and market hall');
     const other = await browser.newPage();
     await open(`/rounds/${round}`, '5 labels');
-    await other.goto(`${server.address}/rounds/${round}`, { waitUntil: 'networkidle0' });
+    await other.goto(`${server.address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await Promise.all([pick(page, 'Nutrients at Market hall'), pick(other, 'General chemistry at Market hall')]);
     for (const tab of [page, other]) {
       await tab.bringToFront();

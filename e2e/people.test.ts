@@ -53,7 +53,7 @@ const linkFor = async (person: Person, body: object = {}) => {
 const pageIn = async (context: BrowserContext, viewport: typeof desk | typeof phone, path: string) => {
   const page = await context.newPage();
   await page.setViewport(viewport);
-  await page.goto(path.startsWith('http') ? path : address + path, { waitUntil: 'networkidle0' });
+  await page.goto(path.startsWith('http') ? path : address + path, { waitUntil: 'domcontentloaded' });
   return page;
 };
 const inBook = (book: string) => caller.json<BookEntry[]>(`/api/books/${book}/entries`);
@@ -112,7 +112,7 @@ describe.sequential('two people who share a tablet', () => {
   });
 
   it('set a PIN each; the second signs in beside the first', async () => {
-    await tablet.goto(`${address}/me`, { waitUntil: 'networkidle0' });
+    await tablet.goto(`${address}/me`, { waitUntil: 'domcontentloaded' });
     await click(tablet, 'Set a PIN');
     await type(tablet, 'PIN', '1234');
     await click(tablet, 'Set it');
@@ -156,7 +156,7 @@ describe.sequential('two people who share a tablet', () => {
     await tablet.setOfflineMode(false);
     await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
     expect((await inBook(round)).at(-1)).toMatchObject({ kind: 'level-read', author: ines.id });
-    await tablet.reload({ waitUntil: 'networkidle0' });
+    await tablet.reload({ waitUntil: 'domcontentloaded' });
     await click(tablet, 'IF');
     // The second has set no PIN here.
     await click(tablet, 'Rui Vale, coordinator');
@@ -177,7 +177,7 @@ describe.sequential('two people who share a tablet', () => {
     const elsewhere = await pageIn(await browser.createBrowserContext(), desk, '/');
     await comeIn(elsewhere, 'Inês Faria', secrets.ines);
     await see(elsewhere, 'Round SHARED');
-    await elsewhere.goto(`${address}/me`, { waitUntil: 'networkidle0' });
+    await elsewhere.goto(`${address}/me`, { waitUntil: 'domcontentloaded' });
     await click(elsewhere, 'Change the passphrase');
     await type(elsewhere, 'The one you have', secrets.ines);
     secrets.ines = 'wasps along the wall';
@@ -198,7 +198,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     phoneOfRui = await pageIn(await browser.createBrowserContext(), phone, '/');
     await comeIn(phoneOfRui, 'Rui Vale', passphrase);
     await see(phoneOfRui, 'Round SHARED');
-    await phoneOfRui.goto(`${address}/rounds/${round}`, { waitUntil: 'networkidle0' });
+    await phoneOfRui.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(phoneOfRui, 'Give this round up');
     await installed(phoneOfRui);
     await tablet.bringToFront();
@@ -216,7 +216,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     for (const page of [tablet, phoneOfRui]) {
       await page.bringToFront();
       await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
-      await page.goto(`${address}/rounds/${round}/book`, { waitUntil: 'networkidle0' });
+      await page.goto(`${address}/rounds/${round}/book`, { waitUntil: 'domcontentloaded' });
       await see(page, 'storm from the west');
       await see(page, '7.411');
     }
@@ -238,7 +238,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     const folder = mkdtempSync(join(tmpdir(), 'fonte-parcel-'));
     const saved = await walk.savedBy(tablet, folder, () => click(tablet, 'Give it to a colleague as a file'));
     await phoneOfRui.bringToFront();
-    await phoneOfRui.goto(`${address}/outbox`, { waitUntil: 'networkidle0' });
+    await phoneOfRui.goto(`${address}/outbox`, { waitUntil: 'domcontentloaded' });
     await see(phoneOfRui, 'Nothing is only on this device');
     const input = (await phoneOfRui.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(saved);
@@ -262,17 +262,18 @@ describe.sequential('a reader', () => {
     await type(page, 'Passphrase', secrets.reader);
     await click(page, 'Come in');
     await see(page, 'Round KIT');
-    await page.goto(`${address}/rounds/${kit}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/rounds/${kit}`, { waitUntil: 'domcontentloaded' });
     await see(page, 'Points and analyses');
     for (const offer of ['Add a point', 'Give this round up', 'labelled and packed']) expect(await shows(page, offer), offer).toBe(false);
-    await page.goto(`${address}/rounds/${round}/at/${visits.well}/level`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/rounds/${round}/at/${visits.well}/level`, { waitUntil: 'domcontentloaded' });
     await see(page, 'This is written by a technician or coordinator.');
-    await page.goto(`${address}/rounds`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/rounds`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Round KIT');
     expect(await shows(page, 'Plan a round')).toBe(false);
-    await page.goto(`${address}/door`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/door`, { waitUntil: 'domcontentloaded' });
     await see(page, 'Went on by PIN');
     expect(await seriousBarriers(page)).toEqual([]);
-    await page.goto(`${address}/people`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/people`, { waitUntil: 'domcontentloaded' });
     await see(page, 'Let in, last here');
     expect(await shows(page, 'End access')).toBe(false);
     expect(await seriousBarriers(page)).toEqual([]);
@@ -282,7 +283,7 @@ describe.sequential('a reader', () => {
     const folder = mkdtempSync(join(tmpdir(), 'fonte-book-'));
     const file = join(folder, 'shared.book.json');
     writeFileSync(file, await (await caller.ask(`/api/books/${round}/export`)).text());
-    await page.goto(`${address}/verify`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/verify`, { waitUntil: 'domcontentloaded' });
     await installed(page);
     await page.setOfflineMode(true);
     const drop = async (path: string) =>
@@ -311,12 +312,12 @@ describe.sequential('a householder', () => {
     await see(page, 'Round KIT');
     expect(await shows(page, 'Rounds')).toBe(false);
     expect(await seriousBarriers(page)).toEqual([]);
-    await page.goto(`${address}/rounds/${kit}/at/${visits.home}/tap`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/rounds/${kit}/at/${visits.home}/tap`, { waitUntil: 'domcontentloaded' });
     await walk.startAtTheTap(page);
     await see(page, 'Run cold water');
     const entries = await inBook(kit);
     expect(entries.at(-1)).toMatchObject({ author: home.id, kind: 'step-done' });
-    await page.goto(`${address}/rounds/${round}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(page, 'This link opens one kit and nothing else.');
     await page.close();
   });
@@ -339,7 +340,7 @@ describe.sequential('a coordinator', () => {
     });
     await comeIn(page, 'Rui Vale', passphrase);
     await see(page, 'Round KIT');
-    await page.goto(`${address}/me`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/me`, { waitUntil: 'domcontentloaded' });
     await click(page, 'Add a passkey');
     await see(page, 'A passkey, made');
     expect(await seriousBarriers(page)).toEqual([]);
@@ -347,7 +348,7 @@ describe.sequential('a coordinator', () => {
     await see(page, 'Sign in with a passkey');
     await click(page, 'Sign in with a passkey');
     await see(page, 'Round KIT');
-    await page.goto(`${address}/me`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}/me`, { waitUntil: 'domcontentloaded' });
     await click(page, 'Take it away');
     await page.waitForFunction(() => !document.body.innerText.includes('A passkey, made'));
     await page.close();
@@ -355,13 +356,13 @@ describe.sequential('a coordinator', () => {
 
   it('reports a device lost: it is signed out, and what it still sends stands set aside', async () => {
     await tablet.bringToFront();
-    await tablet.goto(`${address}/rounds/${round}/at/${visits.tap}/pictures`, { waitUntil: 'networkidle0' });
+    await tablet.goto(`${address}/rounds/${round}/at/${visits.tap}/pictures`, { waitUntil: 'domcontentloaded' });
     await walk.handedIn(tablet);
     await tablet.setOfflineMode(true);
     await walk.takePicture(tablet, 'late picture');
     await see(tablet, '1 entry only on this device');
     await phoneOfRui.bringToFront();
-    await phoneOfRui.goto(`${address}/devices`, { waitUntil: 'networkidle0' });
+    await phoneOfRui.goto(`${address}/devices`, { waitUntil: 'domcontentloaded' });
     await see(phoneOfRui, 'Yellow tablet');
     expect(await seriousBarriers(phoneOfRui)).toEqual([]);
     await click(phoneOfRui, 'Report it lost: Yellow tablet');
@@ -372,7 +373,7 @@ describe.sequential('a coordinator', () => {
     await see(tablet, '1 entry is only on this device. Nothing is lost');
     await comeIn(tablet, 'Inês Faria', secrets.ines);
     await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
-    await tablet.goto(`${address}/rounds/${round}`, { waitUntil: 'networkidle0' });
+    await tablet.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(tablet, 'It came from a device that was reported lost.');
     await click(tablet, 'It holds');
     await type(tablet, 'Why', 'she has the tablet again');

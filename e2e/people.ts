@@ -46,7 +46,7 @@ export async function firstCaller(server: Pick<Running, 'address' | 'code'>): Pr
 
 /** Sets an empty server up on its page. */
 export async function setUpOnPage(page: Page, server: Running, name: string, initials: string): Promise<void> {
-  await page.goto(server.address, { waitUntil: 'networkidle0' });
+  await page.goto(server.address, { waitUntil: 'domcontentloaded' });
   await see(page, 'Set Fonte up');
   await type(page, 'Set-up code', server.code!);
   await type(page, 'Your name', name);

@@ -57,7 +57,7 @@ const shown = () =>
 
 describe.sequential('pictures of a visit', () => {
   it('are kept with what they show, smaller than the camera makes them', async () => {
-    await page.goto(server.address, { waitUntil: 'networkidle0' });
+    await page.goto(server.address, { waitUntil: 'domcontentloaded' });
     await click(page, 'The whole round', 'link');
     await click(page, 'Market hall', 'link');
     await click(page, 'Pictures', 'link');
@@ -77,7 +77,7 @@ describe.sequential('pictures of a visit', () => {
     await type(page, 'What it shows, before you take it', 'label of the bottle');
     await chooseText();
     await see(page, 'cannot read the file as a picture');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Pictures (1)');
     expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('label of the bottle');
   });

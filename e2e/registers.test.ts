@@ -26,7 +26,7 @@ afterAll(async () => {
 
 const gone = (text: string) => page.waitForFunction((wanted) => !document.body.innerText.includes(wanted), { timeout: 8000 }, text);
 const open = async (path: string, text: string) => {
-  await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+  await page.goto(server.address + path, { waitUntil: 'domcontentloaded' });
   await see(page, text);
 };
 const time = async (label: string, text: string) => {
@@ -46,7 +46,7 @@ describe.sequential('an empty database is filled through the page', () => {
     await see(page, 'Missing.');
     await type(page, 'Initials', 'DS');
     await gone('Missing.');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'domcontentloaded' });
     await click(page, 'Register it');
     await see(page, 'Duarte Sá');
     await click(page, 'Labs', 'link');

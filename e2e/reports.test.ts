@@ -16,7 +16,7 @@ beforeAll(async () => {
   browser = await openBrowser();
   page = await browser.newPage();
   await page.setViewport(desk);
-  await page.goto(`${server.address}/rounds`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.address}/rounds`, { waitUntil: 'domcontentloaded' });
   await click(page, 'School tap', 'link');
   await see(page, 'Field book');
   round = page.url();
@@ -27,7 +27,7 @@ afterAll(async () => {
 });
 
 const open = async (what: string, text: string) => {
-  await page.goto(`${round}/${what}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${round}/${what}`, { waitUntil: 'domcontentloaded' });
   await see(page, text);
 };
 const headline = () => page.$eval('h1', (one) => one.textContent);
@@ -86,7 +86,7 @@ describe.sequential('several reports of one round', () => {
 
   it('have E. coli told by telephone a week later: what must be done is due that day, and leads the first page once it is late', async () => {
     for (let days = 0; days < 7; days += 1) await walk.skip(page, '1 d');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await page.reload({ waitUntil: 'domcontentloaded' });
     await click(page, `Told already: a result of ${bacteria}`);
     await click(page, 'Write it down');
     await see(page, 'Choose what was measured.');
@@ -99,7 +99,7 @@ describe.sequential('several reports of one round', () => {
     expect(await headline()).toContain('E. coli found, coliform bacteria pending');
     await see(page, 'by Mon 30 Nov, 23:59');
     await walk.skip(page, '1 d');
-    await page.goto(server.address, { waitUntil: 'networkidle0' });
+    await page.goto(server.address, { waitUntil: 'domcontentloaded' });
     await see(page, 'Overdue, and people drink this water');
     expect(await headline()).toContain('Overdue');
     expect(await seriousBarriers(page)).toEqual([]);

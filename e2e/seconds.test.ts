@@ -21,7 +21,7 @@ afterAll(async () => {
 });
 
 const open = async (path: string, text: string) => {
-  await page.goto(`${server.address}${path}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.address}${path}`, { waitUntil: 'domcontentloaded' });
   await see(page, text);
 };
 describe.sequential('one tap, lead and bacteria, visited twice', () => {
@@ -156,7 +156,7 @@ describe.sequential('a blank and a duplicate', () => {
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
     const visit = await page.$eval('.stream-point a', (one) => (one as HTMLAnchorElement).href);
-    await page.goto(visit.replace(/level$/, 'fill'), { waitUntil: 'networkidle0' });
+    await page.goto(visit.replace(/level$/, 'fill'), { waitUntil: 'domcontentloaded' });
     const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
     expect(label).toMatch(/-MW2-M-FR$/);
     await see(page, `Open ${label.replace('FR', 'FS')}, the water that the lab supplied`);

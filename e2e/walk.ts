@@ -6,7 +6,7 @@ import { choose, click, see, tick, type } from './browser.ts';
 /** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
 
 export async function openToday(page: Page, address: string): Promise<void> {
-  await page.goto(address, { waitUntil: 'networkidle0' });
+  await page.goto(address, { waitUntil: 'domcontentloaded' });
   await see(page, 'Tannery and market hall');
 }
 
@@ -91,12 +91,20 @@ export async function answerFitness(page: Page): Promise<void> {
 }
 
 export async function confirmStep(page: Page, say: string): Promise<void> {
-  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, say);
+  await page.waitForFunction(
+    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
+    { timeout: 15_000, polling: 80 },
+    say,
+  );
   await click(page, 'Done');
 }
 
 export async function waitClock(page: Page, say: string, wait = () => skip(page, '10 min')): Promise<void> {
-  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, say);
+  await page.waitForFunction(
+    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
+    { timeout: 15_000, polling: 80 },
+    say,
+  );
   await click(page, 'Start the clock');
   await page.waitForSelector('.countdown.big');
   await wait();
@@ -105,7 +113,11 @@ export async function waitClock(page: Page, say: string, wait = () => skip(page,
 }
 
 export async function measureStep(page: Page, label: string, text: string, button = 'Done'): Promise<void> {
-  await page.waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: 15_000 }, label);
+  await page.waitForFunction(
+    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
+    { timeout: 15_000, polling: 80 },
+    label,
+  );
   await type(page, label, text);
   await click(page, button);
 }
@@ -114,7 +126,7 @@ export async function chooseDisinfection(page: Page, option: string): Promise<vo
   await see(page, 'Choose how to disinfect the outlet');
   const choice = await page.waitForFunction(
     (wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted)) ?? null,
-    { timeout: 15_000 },
+    { timeout: 15_000, polling: 80 },
     option,
   );
   await (choice as unknown as ElementHandle<HTMLLabelElement>).evaluate((one) => one.click());

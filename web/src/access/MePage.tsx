@@ -19,7 +19,7 @@ import { ownDevice } from '../session/device.ts';
 import { forgetPin, hasPin, pinProblem, setPin } from '../session/pins.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
-import { showMoment } from '../time/show.ts';
+import { deviceZone, showMoment } from '../time/show.ts';
 import { ProveAgain } from './ProveAgain.tsx';
 
 /** Who I am here, what I prove it with, on what I write, and what is kept of me. */
@@ -186,7 +186,7 @@ function PasskeysOfMine() {
     <div className="stack">
       {data.map(({ id, made }) => (
         <div key={id} className="row">
-          <span>A passkey, made {showMoment(made, zone())}</span>
+          <span>A passkey, made {showMoment(made, deviceZone())}</span>
           <Button
             onClick={() => void run(async () => void (await mutate(await call(removePasskey, { body: { id } }), { revalidate: false })))}
           >
@@ -209,8 +209,6 @@ function PasskeysOfMine() {
     </div>
   );
 }
-
-const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 function ChangePassphrase({ close }: { close: () => void }) {
   const { enter } = useSession();

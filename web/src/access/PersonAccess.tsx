@@ -15,10 +15,8 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
-import { showMoment } from '../time/show.ts';
+import { deviceZone, showMoment } from '../time/show.ts';
 import { ProveAgain } from './ProveAgain.tsx';
-
-const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 const states: Record<Account['state'], string> = {
   none: 'Not let in',
@@ -28,7 +26,7 @@ const states: Record<Account['state'], string> = {
 };
 
 export const sayAccount = ({ state, seen }: Account): string =>
-  seen === null || state !== 'open' ? states[state] : `${states[state]}, last here ${showMoment(seen, zone())}`;
+  seen === null || state !== 'open' ? states[state] : `${states[state]}, last here ${showMoment(seen, deviceZone())}`;
 
 /** What a coordinator does about a person's access. */
 export function PersonAccess({ person, account }: { person: Person; account: Account }) {
@@ -97,8 +95,8 @@ function Invite({ person, done }: { person: Person; done: () => Promise<void> })
     return (
       <div className="stack">
         <p>
-          Give this link to {person.name}, and to nobody else. It lets in once, until {showMoment(link.until, zone())}, and is not shown
-          again.
+          Give this link to {person.name}, and to nobody else. It lets in once, until {showMoment(link.until, deviceZone())}, and is not
+          shown again.
         </p>
         <Input.TextArea aria-label="Link" readOnly autoSize value={link.address} onFocus={(event) => event.target.select()} />
         <div>

@@ -7,17 +7,21 @@ import { call, NoConnection, type Call } from './call.ts';
 /** How endpoints are answered from what lies on the device, by method and path. Fetched when it is first needed. */
 type Locals = ReadonlyMap<string, (question: never) => Promise<unknown>>;
 let locals: () => Promise<Locals> = () => Promise.resolve(new Map());
+/** When what they are worked out from was last fetched whole (ms); null where it never was. */
+let fetchedAt: () => Promise<number | null> = () => Promise.resolve(null);
 
-/** Says who answers without the server. */
-export function answerLocally(load: () => Promise<Locals>): void {
+/** Says who answers without the server, and from how long ago. */
+export function answerLocally(load: () => Promise<Locals>, asOf: () => Promise<number | null>): void {
   locals = load;
+  fetchedAt = asOf;
 }
 
 /** When the oldest was written that was read from the device since the signal was lost (ms); null while nothing was. */
 let oldest: number | null = null;
 const listeners = new Set<() => void>();
 
-function readOld(at: number | null): void {
+/** Something was read that is as old as that (ms), or, null, fresh from the server. */
+export function readOld(at: number | null): void {
   if (at !== null && oldest !== null && oldest <= at) return;
   if (at === oldest) return;
   oldest = at;
@@ -82,7 +86,7 @@ export async function readOrKept<E extends AnyEndpoint>(endpoint: E, question: C
       .catch(() => undefined);
     const kept = await keptAnswer(address);
     if (local === undefined && !kept) throw failure;
-    readOld(kept?.at ?? null);
+    readOld(kept?.at ?? (await fetchedAt().catch(() => null)) ?? oldest);
     return (local ?? kept!.answer) as Answer<E>;
   }
 }

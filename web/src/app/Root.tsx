@@ -7,7 +7,7 @@ import { call, NoConnection, onSignedOut } from '../api/call.ts';
 import { useConnection } from '../api/connection.ts';
 import { answerLocally } from '../api/kept.ts';
 import { keepSending, sendAfter, sendDue } from '../book/send.ts';
-import { inOutbox, tryAgain } from '../book/outbox.ts';
+import { inOutbox, outboxRead, tryAgain } from '../book/outbox.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { later } from '../feedback/later.tsx';
 import { catchUp, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
@@ -16,11 +16,15 @@ import { SessionContext, type Session } from '../session/session.ts';
 import { antdTheme } from '../theme/antd.ts';
 import { useVariantState, VariantContext } from '../theme/variant.ts';
 import { askToday } from '../today/index.ts';
+import { forgetDrafts } from '../units/drafts.ts';
 import { RoomsContext } from '../visit/room.ts';
 import { rooms } from './rooms.ts';
 import { router } from './router.tsx';
 
-answerLocally(async () => (await import('../ready/index.ts')).localAnswers);
+answerLocally(
+  async () => (await import('../ready/index.ts')).localAnswers,
+  async () => (await (await import('../ready/index.ts')).readyNote())?.at ?? null,
+);
 
 // On its way while the page is still being drawn.
 whenTold(({ me }) => {
@@ -73,6 +77,8 @@ function WithSession() {
       },
       signOut: async (everywhere) => {
         await call(signOutOf, { body: { everywhere } });
+        forgetDrafts();
+        await outboxRead();
         if (inOutbox().length === 0) await forgetHere();
         // Nothing of it stays before anybody's eyes either.
         location.assign('/');

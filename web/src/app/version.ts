@@ -1,5 +1,6 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
+import { isTyping } from '../units/drafts.ts';
 
 /** ms after the first drawing, by when nobody waits for anything any more. */
 const rest = 4000;
@@ -47,11 +48,6 @@ export function installLater(): void {
   setTimeout(() => void install(), rest);
 }
 
-/** Whether anything is being typed in this tab that is not written down yet. */
-function isInHand(): boolean {
-  return Object.keys(sessionStorage).some((key) => key.startsWith('fonte.draft.'));
-}
-
 let isReloading = false;
 
 /** The version that waits takes over, and the page is opened anew with it. */
@@ -77,7 +73,7 @@ export function useNewVersion(): boolean {
   const { pathname } = useLocation();
   const [opened] = useState(pathname);
   useEffect(() => {
-    const isAtWork = pathname.startsWith('/rounds/') || isInHand();
+    const isAtWork = pathname.startsWith('/rounds/') || isTyping();
     // Not under the finger that has just opened the page.
     if (isWaiting && !isAtWork && pathname !== opened) takeOver();
   }, [isWaiting, pathname, opened]);

@@ -3,10 +3,11 @@ import { millis } from '@fonte/core/time';
 import type { Entry } from '@fonte/core/book';
 import { Button, Upload } from 'antd';
 import { z } from 'zod';
-import { useState, useSyncExternalStore } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { useConnection } from '../api/connection.ts';
 import type { Kept } from '../disk/index.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
+import { Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -16,13 +17,11 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { showMoment } from '../time/show.ts';
-import { inOutbox, replace, subscribe, tryAgain } from './outbox.ts';
+import { deviceZone, showMoment } from '../time/show.ts';
+import { inOutbox, isOutboxRead, outboxRead, replace, subscribe, tryAgain } from './outbox.ts';
 import { makeParcel, takeParcel } from './parcel.ts';
 import { penned } from './pen.ts';
 import { sendDue } from './send.ts';
-
-const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** What a refused entry says of its fate: every reason of the server, in its words. */
 const reasonOf = ({ problem }: Kept): string =>
@@ -32,6 +31,11 @@ const reasonOf = ({ problem }: Kept): string =>
 
 /** All that only this device has: what waits, what was refused and why, and how it leaves without a signal. */
 export function OutboxPage() {
+  useEffect(() => void outboxRead(), []);
+  return useSyncExternalStore(subscribe, isOutboxRead) ? <Outbox /> : <Loading what="what lies on this device" />;
+}
+
+function Outbox() {
   const everything = useSyncExternalStore(subscribe, inOutbox);
   const kept = everything.filter(({ state }) => state !== 'replaced');
   const replaced = everything.length - kept.length;
@@ -126,7 +130,7 @@ export function OutboxPage() {
           rows={kept}
           rowKey={({ id }) => id}
           columns={[
-            { title: 'Written', isShort: true, render: ({ entry }) => showMoment(millis(entry.at), zone()) },
+            { title: 'Written', isShort: true, render: ({ entry }) => showMoment(millis(entry.at), deviceZone()) },
             {
               title: 'Entry',
               render: ({ entry }) => (
@@ -149,7 +153,7 @@ export function OutboxPage() {
                     <Mark kind="stop" size={15} /> Refused: {reasonOf(one)} <OtherCode of={one} />
                   </span>
                 ) : (
-                  `Waits since ${showMoment(one.at, zone())}`
+                  `Waits since ${showMoment(one.at, deviceZone())}`
                 ),
             },
           ]}

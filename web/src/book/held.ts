@@ -1,6 +1,8 @@
 import { bookEntries, type BookEntry } from '@fonte/core/book';
 import { call, NoConnection } from '../api/call.ts';
-import { disk } from '../disk/index.ts';
+import { readOld } from '../api/kept.ts';
+import { disk, note, noted } from '../disk/index.ts';
+import { now } from '../time/clock.ts';
 
 /** What this device has of a book that the server has acknowledged, and up to which number nothing is missing. */
 interface Held {
@@ -63,13 +65,29 @@ export async function rereadHeld(): Promise<void> {
 
 export const shownOf = (book: string): readonly BookEntry[] => held.get(book)?.entries ?? nothing.entries;
 
+/** When each book was last read from the server (ms), as far as it was noted; not at every look. */
+const readAt = new Map<string, number>();
+const noteEvery = 60_000;
+const noteOf = (book: string) => `read.${book}`;
+
+function noteRead(book: string): void {
+  if (now() - (readAt.get(book) ?? 0) < noteEvery) return;
+  readAt.set(book, now());
+  void note(noteOf(book), now()).catch(() => undefined);
+}
+
 /** A book as the server has it now, and without a signal as this device has it. @throws NoConnection, ApiProblem */
 export async function readBook(book: string): Promise<readonly BookEntry[]> {
   const known = await heldOf(book);
   try {
-    return take(book, await call(bookEntries, { in: { book }, query: { after: held.get(book)!.through } }));
+    const more = await call(bookEntries, { in: { book }, query: { after: held.get(book)!.through } });
+    readOld(null);
+    noteRead(book);
+    return take(book, more);
   } catch (failure) {
-    if (failure instanceof NoConnection && known.length > 0) return known;
-    throw failure;
+    if (!(failure instanceof NoConnection) || known.length === 0) throw failure;
+    const at = readAt.get(book) ?? (await noted<number>(noteOf(book)).catch(() => undefined));
+    if (at !== undefined) readOld(at);
+    return known;
   }
 }

@@ -46,11 +46,21 @@ async function look(): Promise<void> {
 
 let reading: Promise<void> | null = null;
 
-/** Resolves once it is known what lies on the disk. */
+let isRead = false;
+
+/** Resolves once it is known what lies on the disk; where nothing can be kept, nothing does. */
 export function outboxRead(): Promise<void> {
-  reading ??= look().catch(() => undefined);
+  reading ??= look()
+    .catch(() => undefined)
+    .then(() => {
+      isRead = true;
+      for (const changed of listeners) changed();
+    });
   return reading;
 }
+
+/** Whether it is known what lies on the disk: before that nobody may say that nothing does. */
+export const isOutboxRead = (): boolean => isRead;
 
 /** What is done first when another tab, or the background, has changed what lies here. */
 let first: () => Promise<void> = () => Promise.resolve();

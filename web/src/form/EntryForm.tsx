@@ -7,6 +7,7 @@ import { Said } from '../feedback/Said.tsx';
 import { SessionContext } from '../session/session.ts';
 import { sayWho } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
+import { deviceZone, showMoment } from '../time/show.ts';
 import type { EntryFormState } from './useEntryForm.ts';
 
 /** The schema that fields of a form ask for their label, units and length. */
@@ -131,6 +132,17 @@ export function EntryForm<V extends object>({
         onFinish={of.finish}
         onKeyDown={press}
       >
+        {of.broughtBack !== null && (
+          <div className="finding question" role="status">
+            <Mark kind="question" />
+            <p>
+              Typed {showMoment(of.broughtBack, deviceZone())} and not written down. Is it still so?{' '}
+              <button type="button" className="as-link" onClick={of.startAfresh}>
+                Start afresh
+              </button>
+            </p>
+          </div>
+        )}
         {lead}
         {lead ? <section className="panel">{below}</section> : below}
       </Form>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { z } from 'zod';
 import { ApiProblem } from '../api/call.ts';
 import { useAction } from '../feedback/useAction.ts';
+import { broughtBack } from '../units/drafts.ts';
 import { useDraft } from '../units/useDraft.ts';
 import { asTyped, fieldOf, nameOf, withTyped, type FieldProblem, type Read } from './values.ts';
 
@@ -15,7 +16,7 @@ export interface Writing {
 }
 
 export interface EntryFormOptions<V extends object, P> {
-  /** Where the draft is kept in this tab. */
+  /** The name under which the draft is kept. */
   keep: string;
   initial: V;
   /** What the payload must be. The names of the fields are the paths of the payload. */
@@ -44,6 +45,8 @@ export interface EntryFormState<V extends object> {
   schema: z.ZodType;
   /** What is typed now. */
   values: V;
+  /** When what it holds was typed (ms), if a browser that ended had left it; else null. */
+  broughtBack: number | null;
   /** Changes what other controls than its fields decide. */
   set: (change: Partial<V>) => void;
   /** Somebody tried to write it as it is. */
@@ -60,6 +63,8 @@ export interface EntryFormState<V extends object> {
   finish: () => void;
   /** Forgets what was typed. */
   clear: () => void;
+  /** Forgets it, and shows the empty form. */
+  startAfresh: () => void;
 }
 
 /** What a question was about: another number asks anew. */
@@ -157,6 +162,13 @@ export function useEntryForm<V extends object, P>({
     keep,
     schema,
     values,
+    broughtBack: broughtBack(keep),
+    startAfresh: () => {
+      clear();
+      put(initial);
+      setTried(false);
+      mend(initial);
+    },
     set: (change) => {
       put(change);
       setValues(valuesNow());

@@ -24,6 +24,7 @@ import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
 import { DayInput } from '../time/DayInput.tsx';
 import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
+import { deviceZone } from '../time/show.ts';
 
 interface Draft {
   name: string;
@@ -38,8 +39,6 @@ interface Draft {
   /** The id of the round's book. */
   book: string;
 }
-
-const deviceZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 function PlanForm({ labs }: { labs: Lab[] }) {
   const author = useMe().id;

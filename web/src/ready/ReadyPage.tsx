@@ -10,13 +10,12 @@ import { ownDevice } from '../session/device.ts';
 import { hasPin } from '../session/pins.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { showMoment } from '../time/show.ts';
+import { deviceZone, showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { isInstalled, storageRoom, type StorageRoom } from './device.ts';
 import { makeReady, readyNote, type ReadyNote, type Step } from './fetch.ts';
 import './ready.css';
 
-const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 const names: Record<RegisterName, [one: string, many: string]> = {
   points: ['point', 'points'],
   labs: ['lab', 'labs'],
@@ -105,7 +104,7 @@ export function ReadyPage() {
           {note.rounds.length === 0
             ? 'none is open.'
             : `${note.rounds.map(({ name, points }) => `${name} (${count(points, names.points)})`).join('; ')}.`}{' '}
-          As of {showMoment(note.at, zone())}.
+          As of {showMoment(note.at, deviceZone())}.
         </>
       ) : (
         'none of the open rounds is on this device.'

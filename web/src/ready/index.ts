@@ -1,2 +1,2 @@
 export { localAnswers } from './answers.ts';
-export { keepReady } from './fetch.ts';
+export { keepReady, readyNote } from './fetch.ts';

@@ -12,6 +12,7 @@ import { thingPage } from './ThingPage.tsx';
 import { TimeInput } from './TimeInput.tsx';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import './registers.css';
+import { deviceZone } from '../time/show.ts';
 
 const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
   value: index + 1,
@@ -38,7 +39,7 @@ function valuesOf(lab: Lab | null): Values {
   const known = lab ?? {
     id: freshId(),
     name: '',
-    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    zone: deviceZone(),
     source: '',
     asksForSeal: false,
     intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '', closes: '' })),

@@ -1,5 +1,8 @@
 import { wallTime } from '@fonte/core/time';
 
+/** The zone that this device is set to. */
+export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 /** `14:05` on the site's wall clock. */
 export function showTime(milliseconds: number, zone: string): string {
   return wallTime(milliseconds, zone).time;

@@ -1,6 +1,7 @@
 import { newId } from '@fonte/core/book';
 import { useCallback, useState } from 'react';
 import { now } from '../time/clock.ts';
+import { dropDraft, keepDraft, readDraft } from './drafts.ts';
 
 interface Kept<T> {
   value: T;
@@ -27,30 +28,29 @@ export function keptDraft<T>(text: string | null, fresh: Kept<T>): Kept<T> {
 }
 
 /**
- * What is being typed, kept in this tab until it is written down, so that a reload loses nothing. With it is kept the id of
- * the entry it will become. `clear` forgets both once it stands in the book.
+ * What is being typed, kept until it is written down, so that neither a reload nor a dead battery loses it. With it is kept the id
+ * of the entry it will become. `clear` forgets both once it stands in the book.
  * @param isSecret nothing of it is kept
  */
 export function useDraft<T>(key: string, initial: T, isSecret = false): [T, (value: T) => void, () => void, string] {
-  const name = `fonte.draft.${key}`;
   const [{ value, id }, setKept] = useState<Kept<T>>(() =>
-    keptDraft(isSecret ? null : sessionStorage.getItem(name), { value: initial, id: newId(now()) }),
+    keptDraft(isSecret ? null : readDraft(key), { value: initial, id: newId(now()) }),
   );
   const change = useCallback(
     (next: T) => {
       setKept((kept) => {
         const changed = { value: next, id: kept.id };
-        if (!isSecret) sessionStorage.setItem(name, JSON.stringify(changed));
+        if (!isSecret) keepDraft(key, JSON.stringify(changed));
         return changed;
       });
     },
-    [name, isSecret],
+    [key, isSecret],
   );
   const clear = useCallback(() => {
-    sessionStorage.removeItem(name);
+    dropDraft(key);
     setKept({ value: initial, id: newId(now()) });
     // The initial value is a constant of the form.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [name]);
+  }, [key]);
   return [value, change, clear, id];
 }
