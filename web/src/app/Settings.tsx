@@ -1,7 +1,7 @@
 import { SettingOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
-import { useState } from 'react';
 import { later } from '../feedback/later.tsx';
+import { useAsked } from '../feedback/useAsked.ts';
 
 const SettingsDialog = later(
   async () => (await import('./SettingsDialog.tsx')).SettingsDialog,
@@ -10,16 +10,11 @@ const SettingsDialog = later(
 
 /** The way to the settings; the dialog is fetched when it is first asked for. */
 export function Settings() {
-  const [state, setState] = useState<'never' | 'open' | 'closed'>('never');
-  const [asked, setAsked] = useState(0);
-  const open = () => {
-    setAsked(asked + 1);
-    setState('open');
-  };
+  const { ask, dialog } = useAsked();
   return (
     <>
-      <Button icon={<SettingOutlined />} onClick={open} aria-label="Settings" />
-      {state !== 'never' && <SettingsDialog key={asked} open={state === 'open'} close={() => setState('closed')} />}
+      <Button icon={<SettingOutlined />} onClick={ask} aria-label="Settings" />
+      {dialog && <SettingsDialog {...dialog} key={dialog.key} />}
     </>
   );
 }

@@ -8,6 +8,7 @@ import { useMe, useSession } from '../session/session.ts';
 import { call } from '../api/call.ts';
 import { usePageTitle } from './usePageTitle.ts';
 import { later } from '../feedback/later.tsx';
+import { useAsked } from '../feedback/useAsked.ts';
 import { Empty, Failed } from '../feedback/Feedback.tsx';
 import { rooms } from './rooms.ts';
 import { useIdle } from './useIdle.ts';
@@ -35,19 +36,14 @@ const PersonMenu = later(
 /** Whoever writes here, and the way to hand the device on. */
 function WhoGoesOn() {
   const me = useMe();
-  const [state, setState] = useState<'never' | 'open' | 'closed'>('never');
-  const [asked, setAsked] = useState(0);
-  const open = () => {
-    setAsked(asked + 1);
-    setState('open');
-  };
+  const { ask, dialog } = useAsked();
   return (
     <>
-      <Button onClick={open} title={`${roleNames[me.role]}. Change the person`}>
+      <Button onClick={ask} title={`${roleNames[me.role]}. Change the person`}>
         <span className="wide">{me.name}</span>
         <span className="narrow">{me.initials}</span>
       </Button>
-      {state !== 'never' && <PersonMenu key={asked} open={state === 'open'} close={() => setState('closed')} />}
+      {dialog && <PersonMenu {...dialog} key={dialog.key} />}
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { readNumber, sayNumber, toBase, type Typed } from '@fonte/core/units';
 import type { z } from 'zod';
 import { fieldAt } from './schema.ts';
+import { isPlain } from '../units/useDraft.ts';
 
 /** What is wrong with a field: the path of its value, dotted. */
 export interface FieldProblem {
@@ -78,8 +79,6 @@ export function fieldOf(path: string, fields: readonly string[]): string | undef
     fields.find((field) => field.startsWith(`${path}.`))
   );
 }
-
-const isPlain = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
  * The empty form for the next entry, with what was typed into it while the one before was still being kept: the next one has

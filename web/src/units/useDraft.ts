@@ -9,7 +9,9 @@ interface Kept<T> {
   id: string;
 }
 
-const isPlain = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value);
+/** Whether a value has named parts. */
+export const isPlain = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
  * A kept draft as the form has it now. One that an earlier version of the form kept lacks what is new in it: that comes from
