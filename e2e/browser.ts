@@ -58,7 +58,10 @@ export const click = (page: Page, name: string, role = 'button'): Promise<void> 
 async function clickOnce(page: Page, name: string, role: string): Promise<void> {
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
   await page.waitForFunction(
-    (one) => !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading'),
+    (one) => {
+      if (!one.isConnected) throw new Error('detached');
+      return !(one as HTMLButtonElement).disabled && !(one as HTMLElement).classList.contains('ant-btn-loading');
+    },
     { timeout: patience, polling },
     element,
   );
@@ -66,6 +69,8 @@ async function clickOnce(page: Page, name: string, role: string): Promise<void> 
   // A dialog that is closing may still lie over it.
   await page.waitForFunction(
     (one) => {
+      // The page has drawn it anew meanwhile.
+      if (!one.isConnected) throw new Error('detached');
       const { left, top, width, height } = one.getBoundingClientRect();
       return one.contains(document.elementFromPoint(left + width / 2, top + height / 2));
     },
