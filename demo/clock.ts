@@ -1,5 +1,5 @@
-import { atWall, day, wallTime, type Clock } from '@fonte/core/time';
-import { zone } from './data/registers.ts';
+import { atWall, dateAfter, day, wallTime, type Clock } from '@fonte/core/time';
+import { lab, zone } from './data/registers.ts';
 
 /** A clock that can be moved forward. */
 export interface DemoClock {
@@ -14,7 +14,8 @@ export interface DemoClock {
 export function demoMorning(now: number): number {
   for (let back = 0; ; back += 1) {
     const { date, weekday } = wallTime(now - back * day, zone);
-    if (weekday <= 3) return atWall(date, '09:20', zone);
+    const isShut = lab.closedDays.some((closed) => closed.date === date || closed.date === dateAfter(date, 1));
+    if (weekday <= 3 && !isShut) return atWall(date, '09:20', zone);
   }
 }
 

@@ -9,7 +9,7 @@ import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signed } from '../core/test/keys.ts';
 import { tapPoint, wellPoint } from '../core/test/script.ts';
-import { choose, click, openBrowser, phone, see, shows, type } from './browser.ts';
+import { choose, click, openBrowser, option, phone, see, shows, type } from './browser.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -133,6 +133,7 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await see(page, 'Kind');
     await page.setOfflineMode(true);
     await choose(page, 'Kind', 'Tap');
+    await option(page, 'Which kind', 'House tap');
     await type(page, 'Name', 'Fountain');
     await type(page, 'Code for labels', 'FO1');
     await type(page, 'Place', 'Lomba Velha');

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, openBrowser, phone, see, shows, tick, type } from './browser.ts';
+import { choose, click, openBrowser, option, phone, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { setUpOnPage } from './people.ts';
 import * as walk from './walk.ts';
@@ -34,6 +34,7 @@ describe.sequential('an empty database, on a phone', () => {
 
   it('takes a tap into the register', async () => {
     await choose(page, 'Kind', 'Tap');
+    await option(page, 'Which kind', 'House tap');
     await type(page, 'Name', 'Fire station');
     await type(page, 'Code for labels', 'fs1');
     await type(page, 'Place', 'Pedrinha');

@@ -93,7 +93,17 @@ it(`keeps every acknowledged entry once and the chain whole over ${kills} kills`
     screenBottom: 18,
     insideDiameter: 0.05,
   };
-  const point: Point = { id: thing, code: 'P1', name: 'P', place: 'P', use: 'monitoring', access: '', type: 'well', well };
+  const point: Point = {
+    id: thing,
+    code: 'P1',
+    name: 'P',
+    place: 'P',
+    use: 'monitoring',
+    access: '',
+    type: 'well',
+    kind: 'monitoring-well',
+    well,
+  };
   expect((await post(server, writeEntry({ ...pen(), book: thing }, pointRegistered, point))).status).toBe(201);
   const planned = await post(
     server,

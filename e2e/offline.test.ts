@@ -150,6 +150,7 @@ describe.sequential('a day without signal', () => {
   it('registers a point that was found on the way, and adds it to the round', async () => {
     await page.goto(`${server.address}/points/new`);
     await choose(page, 'Kind', 'Tap');
+    await option(page, 'Which kind', 'House tap');
     await type(page, 'Name', 'Fountain behind the chapel');
     await type(page, 'Code for labels', 'FC1');
     await type(page, 'Place', 'Lomba Velha');

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, phone, pick, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -54,6 +54,7 @@ describe.sequential('the other pages', () => {
     await see(page, 'Missing.');
     await type(page, 'Name', 'Farm well');
     await type(page, 'Code for labels', 'fw1');
+    await option(page, 'Which kind', 'Monitoring well');
     await type(page, 'Place', 'Pedrinha');
     for (const [label, text] of [
       ['Elevation of the mark', '31,2'],

@@ -69,6 +69,7 @@ describe.sequential('an empty database is filled through the page', () => {
 
   it('with a well, and asks where an inch was typed as a millimetre', async () => {
     await open('/points/new', 'Register a point');
+    await option(page, 'Which kind', 'Private well');
     for (const [label, text] of [
       ['Name', 'Farm well'],
       ['Code for labels', 'fw1'],
@@ -93,6 +94,7 @@ describe.sequential('an empty database is filled through the page', () => {
   it('whose entries can be changed, and refuses a code that another has', async () => {
     await open('/points/new', 'Register a point');
     await choose(page, 'Kind', 'Tap');
+    await option(page, 'Which kind', 'House tap');
     await type(page, 'Name', 'Washhouse');
     await type(page, 'Code for labels', 'fw1');
     await type(page, 'Place', 'Lomba Velha');
@@ -113,6 +115,7 @@ describe.sequential('an empty database is filled through the page', () => {
 describe.sequential('a well of which only the mark is known', () => {
   it('is registered so, and asks for its bottom where a volume needs it', async () => {
     await open('/points/new', 'Leave empty what is not known.');
+    await option(page, 'Which kind', 'Open well');
     for (const [label, text] of [
       ['Name', 'Old well'],
       ['Code for labels', 'ow1'],

@@ -24,6 +24,7 @@ export const wellPoint: WellPoint = {
   use: 'monitoring',
   access: '',
   type: 'well',
+  kind: 'monitoring-well',
   well: {
     measuringPoints: [{ name: 'North rim', elevation: 52.34, stickUp: 0.6 }],
     bottom: 18,
@@ -40,6 +41,7 @@ export const tapPoint: TapPoint = {
   use: 'supply',
   access: '',
   type: 'tap',
+  kind: 'house-tap',
   tap: { outlet: 'Tap in the cleaning room', residualMinimum: 0.2 },
 };
 export const lab: Lab = {
@@ -52,6 +54,7 @@ export const lab: Lab = {
   bacteriaCloses: { 4: '12:00', 5: null },
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
+  closedDays: [],
 };
 
 /** The newest edition of a protocol. */

@@ -21,26 +21,52 @@ export const lab: Lab = {
   bacteriaCloses: { 3: '14:30', 5: null },
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
+  position: { latitude: 36.5604, longitude: -31.0512 },
+  closedDays: [{ date: '2026-12-08', name: 'Holiday' }, { date: '2026-12-25', name: 'Christmas' }, { date: '2027-01-01', name: 'New Year' }],
 };
 
+const at = (latitude: number, longitude: number) => ({ latitude, longitude });
+
 const monitoring = (
-  number: number, code: string, name: string, elevation: number, bottom: number, screen: [number, number], access: string,
+  number: number, code: string, name: string, elevation: number, bottom: number, screen: [number, number], access: string, more: Partial<Point>,
 ): Point => ({
-  id: id(number), code, name, place: 'Lomba Velha', use: 'monitoring', access, type: 'well',
+  id: id(number), code, name, place: 'Lomba Velha', use: 'monitoring', access, kind: 'monitoring-well', source: 'groundwater', zone: 'Tannery',
+  ...more, type: 'well',
   well: {
     measuringPoints: [{ name: 'North rim of the casing', elevation, stickUp: 0.62 }], bottom, screenTop: screen[0], screenBottom: screen[1],
     pipe: 'dn50', insideDiameter: 0.052, intake: (screen[0] + screen[1]) / 2,
   },
-});
+} as Point);
 
-const tap = (number: number, code: string, name: string, place: string, outlet: string, access: string, residualMinimum: number | null = 0.2): Point =>
-  ({ id: id(number), code, name, place, use: 'supply', access, type: 'tap', tap: { outlet, residualMinimum } });
+const tap = (
+  number: number, code: string, name: string, place: string, outlet: string, access: string, more: Partial<Point>, residualMinimum: number | null = 0.2,
+): Point => ({
+  id: id(number), code, name, place, use: 'supply', access, kind: 'house-tap', system: 'Marenta', zone: place, ...more,
+  type: 'tap', tap: { outlet, residualMinimum },
+} as Point);
 
 export const points: Point[] = [
-  monitoring(21, 'MW1', 'Tannery 1, upstream', 61.48, 21, [14, 20], 'Gate code at the town hall. Goats: shut the gate.'),
-  monitoring(22, 'MW2', 'Tannery 2, yard', 54.07, 19, [12, 18], 'Key at the town hall. Broken concrete, mind the step.'),
-  monitoring(23, 'MW3', 'Tannery 3, downstream', 52.34, 18, [11, 17], 'Path along the wall, 200 m on foot. Wasps in summer.'),
-  tap(31, 'MH1', 'Market hall', 'Porto Amaro', 'Steel tap in the cleaning room, left of two', 'Ask at the fish counter before 11:00.'),
-  tap(32, 'SC1', 'School', 'Pedrinha', 'Tap at the kitchen sink', 'Ring at the side door, not during breaks.'),
-  tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', null),
+  monitoring(21, 'MW1', 'Tannery 1, upstream', 61.48, 21, [14, 20], 'Gate code at the town hall. Goats: shut the gate.', {
+    position: at(36.5238, -31.0449), walk: 180, hazards: ['lone-work'],
+  }),
+  monitoring(22, 'MW2', 'Tannery 2, yard', 54.07, 19, [12, 18], 'Key at the town hall. Broken concrete, mind the step.', {
+    position: at(36.5224, -31.0461), hazards: ['contaminated', 'ground'],
+  }),
+  monitoring(23, 'MW3', 'Tannery 3, downstream', 52.34, 18, [11, 17], 'Path along the wall, 200 m on foot. Wasps in summer.', {
+    position: at(36.5211, -31.0473), walk: 240, hazards: ['contaminated', 'insects'],
+  }),
+  tap(31, 'MH1', 'Market hall', 'Porto Amaro', 'Steel tap in the cleaning room, left of two', 'Ask at the fish counter before 11:00.', {
+    position: at(36.5012, -31.0815), disinfection: 'free-chlorine', water: 'treated', building: 'Market hall', siting: { isRoutine: true, number: 'PA-04' },
+    contacts: [{ name: 'Fish counter', windows: [{ weekdays: [1, 2, 3, 4, 5, 6], from: '07:00', to: '11:00' }] }],
+  }),
+  tap(32, 'SC1', 'School', 'Pedrinha', 'Tap at the kitchen sink', 'Ring at the side door, not during breaks.', {
+    position: at(36.5352, -31.1024), disinfection: 'free-chlorine', water: 'treated', building: 'School', room: 'Kitchen',
+    contacts: [{
+      name: 'School office',
+      windows: [{ weekdays: [1, 2, 3, 4, 5], from: '08:30', to: '10:15' }, { weekdays: [1, 2, 3, 4, 5], from: '10:45', to: '15:30' }],
+    }],
+  }),
+  tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', {
+    position: at(36.5279, -31.0402), kind: 'spring', disinfection: 'none', water: 'raw', source: 'groundwater',
+  }, null),
 ];

@@ -81,7 +81,14 @@ describe('a caller who means harm', () => {
   it('gets markup back as data, never as a page', async () => {
     const name = '<img src=x onerror=alert(1)>';
     const id = newId(at.script.now);
-    const entry = { ...level(), book: id, visit: null, kind: pointRegistered.kind, payload: { ...tapPoint, id, code: 'XX1', name } };
+    const entry = {
+      ...level(),
+      book: id,
+      visit: null,
+      kind: pointRegistered.kind,
+      version: pointRegistered.version,
+      payload: { ...tapPoint, id, code: 'XX1', name },
+    };
     expect((await at.post(entry, id)).status).toBe(201);
     const points = await at.api.get('/api/points');
     expect(points.type).toBe('application/json');

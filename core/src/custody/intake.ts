@@ -10,6 +10,7 @@ export interface IntakeSpan {
 /** The lab's intake on the day that a moment falls on, by the lab's own wall clock; null when it is closed that day. */
 export function intakeOn(lab: Lab, moment: number, bacteria: boolean): IntakeSpan | null {
   const { date, weekday } = wallTime(moment, lab.zone);
+  if (lab.closedDays.some((day) => day.date === date)) return null;
   const hours = lab.intake.find((row) => row.weekday === weekday);
   if (!hours) return null;
   const early = bacteria ? lab.bacteriaCloses[String(weekday)] : undefined;

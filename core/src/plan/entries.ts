@@ -3,7 +3,7 @@ import { AnalysisId, extraPurposes } from '../bottles/index.ts';
 import { entryKind, Id } from '../book/index.ts';
 import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
-import { Lab, Point } from '../registers/index.ts';
+import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, Point } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
@@ -13,14 +13,16 @@ const Limits = z
   .max(6)
   .meta({ title: 'Limits, the first one leads' });
 
+const visitOf = <P extends z.ZodType>(point: P) =>
+  z.object({
+    id: Id,
+    point,
+    analyses: z.array(AnalysisId).max(60),
+    /** Limits of this point alone, where they are others than the round's: a well on another law, water that nobody drinks. */
+    limits: Limits.optional(),
+  });
 /** One point of a round, with the register's row as it stood when the round was planned. */
-export const PlannedVisit = z.object({
-  id: Id,
-  point: Point,
-  analyses: z.array(AnalysisId).max(60),
-  /** Limits of this point alone, where they are others than the round's: a well on another law, water that nobody drinks. */
-  limits: Limits.optional(),
-});
+export const PlannedVisit = visitOf(Point);
 export type PlannedVisit = z.infer<typeof PlannedVisit>;
 
 const editions = { bottles: EditionRef, tolerances: EditionRef, followUps: EditionRef };
@@ -29,42 +31,66 @@ const editions = { bottles: EditionRef, tolerances: EditionRef, followUps: Editi
 export const RoundEditions = z.object({ ...editions, limits: Limits });
 export type RoundEditions = z.infer<typeof RoundEditions>;
 
-const plan = {
-  name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120).meta({ title: 'Name' }),
-  /** Part of every label, unique among rounds. */
-  code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
-  /** The supply system or site the round belongs to, as the form states it. */
-  system: z.string().trim().min(1, { error: 'Name the system.' }).max(120).meta({ title: 'System or site' }),
-  date: z.iso.date({ error: 'A date such as 2026-11-23.' }).meta({ title: 'Day' }),
-  zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
-  lab: Lab.nullable().meta({ title: 'Lab' }),
-  /** In the order of the day; a point may be visited more than once. */
-  visits: z
-    .array(PlannedVisit)
-    .min(1, { error: 'Choose at least one point.' })
-    .max(200)
-    .refine((visits) => new Set(visits.map((visit) => visit.id)).size === visits.length, { error: 'Two visits have one id.' }),
-};
+const planOf = <V extends z.ZodType<{ id: string }>, L extends z.ZodType, E extends z.ZodType>(visit: V, lab: L, judgedBy: E) =>
+  z.object({
+    name: z.string().trim().min(1, { error: 'Give the round a name.' }).max(120).meta({ title: 'Name' }),
+    /** Part of every label, unique among rounds. */
+    code: z.string().regex(/^[A-Z0-9]{3,10}$/, { error: '3 to 10 capital letters or digits.' }),
+    /** The supply system or site the round belongs to, as the form states it. */
+    system: z.string().trim().min(1, { error: 'Name the system.' }).max(120).meta({ title: 'System or site' }),
+    date: z.iso.date({ error: 'A date such as 2026-11-23.' }).meta({ title: 'Day' }),
+    zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }),
+    lab: lab.nullable().meta({ title: 'Lab' }),
+    /** In the order of the day; a point may be visited more than once. */
+    visits: z
+      .array(visit)
+      .min(1, { error: 'Choose at least one point.' })
+      .max(200)
+      .refine((visits) => new Set(visits.map(({ id }) => id)).size === visits.length, { error: 'Two visits have one id.' }),
+    editions: judgedBy,
+  });
+
+const FirstVisit = visitOf(FirstPoint);
+const visitFromFirst = (visit: z.infer<typeof FirstVisit>): PlannedVisit => ({ ...visit, point: fromFirst(visit.point) });
+
 /** At first one set of limits judged a round. */
-const withOneSet = z.object({ ...plan, editions: z.object({ ...editions, limits: EditionRef }) });
+const withOneSet = planOf(FirstVisit, FirstLab, z.object({ ...editions, limits: EditionRef }));
+/** Then points and labs had no place on the map yet. */
+const withoutPlaces = planOf(FirstVisit, FirstLab, RoundEditions);
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
  * on and verified alone.
  */
-export const roundPlanned = entryKind('round-planned', 'Round planned', z.object({ ...plan, editions: RoundEditions }), {
+export const roundPlanned = entryKind('round-planned', 'Round planned', planOf(PlannedVisit, Lab, RoundEditions), {
   stands: 'in-book',
   by: field,
   earlier: [
     {
       payload: withOneSet,
-      upgrade: (before: z.infer<typeof withOneSet>) => ({ ...before, editions: { ...before.editions, limits: [before.editions.limits] } }),
+      upgrade: (before: z.infer<typeof withOneSet>): z.infer<typeof withoutPlaces> => ({
+        ...before,
+        editions: { ...before.editions, limits: [before.editions.limits] },
+      }),
+    },
+    {
+      payload: withoutPlaces,
+      upgrade: (before: z.infer<typeof withoutPlaces>) => ({
+        ...before,
+        lab: before.lab && labFromFirst(before.lab),
+        visits: before.visits.map(visitFromFirst),
+      }),
     },
   ],
 });
 
 /** A point is visited that the plan did not have: one that was forgotten, or found on the way. It comes last. */
-export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, { stands: 'in-book', by: field, correction: 'strike' });
+export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, {
+  stands: 'in-book',
+  by: field,
+  correction: 'strike',
+  earlier: [{ payload: FirstVisit, upgrade: visitFromFirst }],
+});
 
 const change = z.object({ analysis: AnalysisId });
 const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const;

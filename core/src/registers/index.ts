@@ -1,3 +1,5 @@
+export * from './position.ts';
+export * from './contact.ts';
 export * from './point.ts';
 export * from './people.ts';
 export * from './device.ts';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
 import { isZone } from '../time/index.ts';
+import { Position } from './position.ts';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 16:30.' });
 
@@ -13,8 +14,7 @@ export const IntakeHours = z.object({
   closes: time.meta({ title: 'Closes' }),
 });
 
-/** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
-export const Lab = z.object({
+const rules = {
   /** The lab's own book. */
   id: Id,
   name: z.string().trim().min(1).max(120).meta({ title: 'Name' }),
@@ -28,7 +28,33 @@ export const Lab = z.object({
   holding: z.record(z.string().max(40), z.number().positive()).default({}),
   asksForSeal: z.boolean().default(false),
   source: z.string().max(300).meta({ title: 'Where these rules stand' }).default(''),
+};
+
+/** A day on which it takes nothing in, whatever the weekday. */
+export const ClosedDay = z.object({
+  date: z.iso.date({ error: 'A date such as 2026-12-25.' }).meta({ title: 'Day' }),
+  name: z.string().trim().min(1, { error: 'Say why.' }).max(80).meta({ title: 'Why' }),
+});
+export type ClosedDay = z.infer<typeof ClosedDay>;
+
+/** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
+export const Lab = z.object({
+  ...rules,
+  /** Where its door is. */
+  position: Position.optional(),
+  /** Holidays and days of its own. */
+  closedDays: z.array(ClosedDay).max(400).default([]),
+  /** Labs that take its samples where it is shut, the first to be asked first. */
+  backUps: z.array(Id).max(5).meta({ title: 'Where it is shut' }).optional(),
 });
 export type Lab = z.infer<typeof Lab>;
 
-export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, { stands: 'in-book', by: ['coordinator'] });
+/** A lab as it was registered before it had a place and holidays. */
+export const FirstLab = z.object(rules);
+export const labFromFirst = (lab: z.infer<typeof FirstLab>): Lab => ({ ...lab, closedDays: [] });
+
+export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, {
+  stands: 'in-book',
+  by: ['coordinator'],
+  earlier: [{ payload: FirstLab, upgrade: labFromFirst }],
+});

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { tapPoint, wellPoint } from '../../test/script.ts';
-import { belowMark, Point } from './index.ts';
+import { belowMark, distance, Point, questionPosition } from './index.ts';
 
 const [mark] = wellPoint.well.measuringPoints;
 const refused = (well: object) => {
@@ -32,5 +32,59 @@ describe('a point as it is registered', () => {
     expect(belowMark(mark!, wellPoint.well.bottom)).toBeCloseTo(18.6, 9);
     expect(belowMark(mark!, undefined)).toBeNull();
     expect(belowMark({ name: 'Cut in the cap' }, 18)).toBeNull();
+  });
+});
+
+describe('what a point says beside', () => {
+  const paths = (change: object) => Point.safeParse({ ...tapPoint, ...change }).error?.issues.map(({ path }) => path.join('.')) ?? [];
+
+  it('is of a kind that fits its type', () => {
+    expect(paths({ kind: 'spring' })).toEqual([]);
+    expect(paths({ kind: 'open-well' })).toEqual(['kind']);
+    expect(paths({ kind: undefined })).toEqual(['kind']);
+  });
+
+  it('has both numbers of its position, on the earth, or none', () => {
+    expect(paths({ position: { latitude: 36.5, longitude: -31.1 } })).toEqual([]);
+    expect(paths({ position: { latitude: 36.5 } })).toEqual(['position.longitude']);
+    expect(paths({ position: { latitude: 365, longitude: -311 } })).toEqual(['position.latitude', 'position.longitude']);
+  });
+
+  it('lets one in between two times, the later one last', () => {
+    const contact = (from: string, to: string) => paths({ contacts: [{ name: 'Fish counter', windows: [{ from, to }] }] });
+    expect(contact('07:00', '11:00')).toEqual([]);
+    expect(contact('11:00', '07:00')).toEqual(['contacts.0.windows.0.to']);
+    expect(contact('7', '11:00')).toEqual(['contacts.0.windows.0.from']);
+  });
+});
+
+describe('the way between two places', () => {
+  // A degree of a great circle of the mean earth radius 6371.0088 km is 111.195 km; a quarter of it 10,007.557 km (geometry).
+  it.each([
+    [{ latitude: 0, longitude: 0 }, { latitude: 1, longitude: 0 }, 111_195],
+    [{ latitude: 0, longitude: 0 }, { latitude: 0, longitude: 90 }, 10_007_557],
+    [{ latitude: 60, longitude: 10 }, { latitude: 60, longitude: 11 }, 55_597],
+    [{ latitude: -10, longitude: 179.5 }, { latitude: -10, longitude: -179.5 }, 109_506],
+    [{ latitude: 36.5, longitude: -31 }, { latitude: 36.5, longitude: -31 }, 0],
+  ])('%j to %j is %d m', (a, b, metres) => {
+    expect(Math.abs(distance(a, b) - metres)).toBeLessThanOrEqual(Math.max(1, metres * 2e-5));
+    expect(distance(b, a)).toBeCloseTo(distance(a, b), 6);
+  });
+});
+
+describe('a position is asked about', () => {
+  const others = [36.5, 36.52, 36.54].map((latitude) => ({ latitude, longitude: -31.05 }));
+  it.each([
+    [{ latitude: 36.53, longitude: -31.1 }, []],
+    [{ latitude: 0, longitude: 0 }, ['position-nowhere']],
+    [{ latitude: -31.1, longitude: 36.53 }, ['position-swapped']],
+    [{ latitude: 36.53, longitude: 31.1 }, ['position-far']],
+  ])('%j', (position, codes) => {
+    expect(questionPosition(position, others).map(({ code }) => code)).toEqual(codes);
+  });
+
+  it('where it is the first, only if it is nowhere', () => {
+    expect(questionPosition({ latitude: 70, longitude: 20 }, [])).toEqual([]);
+    expect(questionPosition({ latitude: 0, longitude: 0 }, [])).toHaveLength(1);
   });
 });

@@ -1,11 +1,16 @@
 import { inBook, type Says } from '../book/index.ts';
+import type { FindingWords } from '../findings/index.ts';
+import { pointKind, pointRegistered } from './point.ts';
 import { deviceRegistered } from './device.ts';
 import { labRegistered } from './lab.ts';
 import { personRegistered } from './people.ts';
-import { pointRegistered } from './point.ts';
 
 export const registerSays: readonly Says[] = [
-  inBook(pointRegistered, ({ code, name, place, type, use }) => `${name}, ${code}, ${place}: a ${type} for ${use}.`),
+  inBook(
+    pointRegistered,
+    ({ code, name, place, kind, use, outOfUse }) =>
+      `${name}, ${code}, ${place}. ${pointKind(kind).name}, ${use}.${outOfUse ? ` Out of use: ${outOfUse.reason}` : ''}`,
+  ),
   inBook(labRegistered, ({ name }) => `${name}.`),
   inBook(
     personRegistered,
@@ -17,3 +22,14 @@ export const registerSays: readonly Says[] = [
       `${name}, ${people.length === 1 ? '1 person' : `${people.length} people`} on it${revoked ? `. Reported lost: ${revoked.reason}` : ''}.`,
   ),
 ];
+
+const place = ({ latitude, longitude }: Readonly<Record<string, string | number>>) => `${latitude}°, ${longitude}°`;
+
+export const registerFindings: FindingWords = {
+  'position-nowhere': [() => 'Latitude and longitude are both 0: that is in the open sea.', 'Is that the place?'],
+  'position-swapped': [
+    (data) => `${place(data)} is ${data['away']} km from the other points; the other way round it is among them.`,
+    'Are latitude and longitude swapped?',
+  ],
+  'position-far': [(data) => `${place(data)} is ${data['away']} km from the other points.`, 'Is that the place?'],
+};

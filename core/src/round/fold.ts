@@ -47,7 +47,8 @@ export interface Folding {
   corrections: Aside<Entry>[];
 }
 
-function inPresentVersion<E extends Entry>(entry: E): E {
+/** An entry as it would be written today. One of a later version than this copy of the product knows stays as it is. */
+export function inPresentVersion<E extends Entry>(entry: E): E {
   const kind = kindOf(entry.kind);
   if (!kind || entry.version >= kind.version) return entry;
   return { ...entry, version: kind.version, payload: upgraded(kind, entry.version, entry.payload) };

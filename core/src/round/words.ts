@@ -11,7 +11,7 @@ import { planFindings, planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
-import { registerSays } from '../registers/index.ts';
+import { registerFindings, registerSays } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
 import { tapSays, tapWords } from '../tap/index.ts';
 
@@ -30,7 +30,14 @@ export const misfitWords: Words = {
 };
 
 /** The words of every room for its findings. */
-export const findingWords: FindingWords = { ...planFindings, ...readingFindings, ...levelFindings, ...purgeFindings, ...custodyFindings };
+export const findingWords: FindingWords = {
+  ...registerFindings,
+  ...planFindings,
+  ...readingFindings,
+  ...levelFindings,
+  ...purgeFindings,
+  ...custodyFindings,
+};
 
 /** A misfit as a sentence. */
 export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);

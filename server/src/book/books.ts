@@ -1,6 +1,6 @@
 import { chained, sameEntry, type BookEntry, type Entry, type Misfit } from '@fonte/core/book';
 import { server } from '@fonte/core/roles';
-import { belongsIn, opens, type RoundState } from '@fonte/core/round';
+import { belongsIn, inPresentVersion, opens, type RoundState } from '@fonte/core/round';
 import { registerOf } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { LRUCache } from 'lru-cache';
@@ -212,7 +212,7 @@ export class Books {
     stage.books.set(entry.book, staged);
     stage.entries.set(added.id, added);
     const register = registerOf(entry.kind);
-    if (register) stage.registry.add(register, entry.payload as { id: string });
+    if (register) stage.registry.add(register, inPresentVersion(entry).payload as { id: string });
     return () => ({ entry: added, isNew: true, aside: this.asideNow(added) });
   }
 

@@ -14,7 +14,7 @@ import {
 import { server, type Writer } from '@fonte/core/roles';
 import { roundPlanned } from '@fonte/core/plan';
 import { registerOf } from '@fonte/core/registers';
-import { kindOf, sayMisfit } from '@fonte/core/round';
+import { inPresentVersion, kindOf, sayMisfit } from '@fonte/core/round';
 import { fieldErrors, Problem } from '../http/index.ts';
 import { sha256 } from './codec.ts';
 import { isSignedBy } from './signature.ts';
@@ -121,7 +121,7 @@ export async function checkOpening(registry: Registry, entry: Entry): Promise<vo
     throw refuse(422, 'other-book', 'payload.id', 'A thing is registered in a book of its own.');
   if (!roundPlanned.is(entry)) return;
   const message = 'This is not what the register says. Open the page again.';
-  const { visits, lab } = entry.payload;
+  const { visits, lab } = inPresentVersion(entry).payload;
   for (const [index, visit] of visits.entries())
     if (!(await registry.everRead('points', visit.point))) throw refuse(422, 'register', `payload.visits.${index}.point`, message);
   if (lab && !(await registry.everRead('labs', lab))) throw refuse(422, 'register', 'payload.lab', message);

@@ -1,5 +1,6 @@
 import { canonicalJson } from '@fonte/core/book';
 import type { Device, Lab, Person, Point, RegisterName } from '@fonte/core/registers';
+import { inPresentVersion } from '@fonte/core/round';
 import type { Store } from '../store/index.ts';
 import { loadEntries } from './codec.ts';
 
@@ -53,6 +54,6 @@ export class StagedRegistry implements Registry {
     const text = canonicalJson(said);
     const now = await this.thing(register, said.id);
     if (!now) return false;
-    return canonicalJson(now) === text || (await loadEntries(this.store, said.id)).some((entry) => canonicalJson(entry.payload) === text);
+    return canonicalJson(now) === text || (await loadEntries(this.store, said.id)).some((entry) => canonicalJson(inPresentVersion(entry).payload) === text);
   }
 }

@@ -7,6 +7,7 @@ import {
   fold,
   listRounds,
   opens,
+  inPresentVersion,
   roundLine,
   roundsIn,
   today,
@@ -61,7 +62,7 @@ async function keptThings(register: RegisterName): Promise<KeptThingOf[]> {
   const found = new Map<string, KeptThingOf>();
   for (const { id, data } of await things.where('register').equals(register).toArray()) found.set(id, data as KeptThingOf);
   for (const { entry, state } of inOutbox())
-    if (state === 'waiting' && registerOf(entry.kind) === register) found.set(entry.book, entry.payload as KeptThingOf);
+    if (state === 'waiting' && registerOf(entry.kind) === register) found.set(entry.book, inPresentVersion(entry).payload as KeptThingOf);
   return [...found.values()].sort((a, b) => (a.name === b.name ? (a.id < b.id ? -1 : 1) : a.name < b.name ? -1 : 1));
 }
 

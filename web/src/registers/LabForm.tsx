@@ -9,15 +9,14 @@ import { inBase } from '../form/values.ts';
 import type { Typed } from '@fonte/core/units';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
+import { DayInput } from '../time/DayInput.tsx';
+import { typed } from './pointValues.ts';
 import { TimeInput } from './TimeInput.tsx';
+import { weekdays } from './weekdays.ts';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import './registers.css';
 import { deviceZone } from '../time/show.ts';
 
-const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'].map((label, index) => ({
-  value: index + 1,
-  label,
-}));
 /** Temperature classes of bottles that a lab has a band for. */
 const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled' } as const;
 type TemperatureClass = keyof typeof classes;
@@ -26,7 +25,8 @@ interface Band {
   least: Typed;
   most: Typed;
 }
-interface Values extends Omit<Lab, 'temperature' | 'bacteriaCloses' | 'holding'> {
+interface Values extends Omit<Lab, 'temperature' | 'bacteriaCloses' | 'holding' | 'position'> {
+  position: { latitude: Typed; longitude: Typed };
   temperature: Record<TemperatureClass, Band>;
   /** Days on which bacteria are taken for a shorter time, or not at all where there is no time. */
   bacteria: { weekday: number; closes: string | null }[];
@@ -46,11 +46,13 @@ function valuesOf(lab: Lab | null): Values {
     temperature: {} as Lab['temperature'],
     bacteriaCloses: {},
     holding: {},
+    closedDays: [],
   };
-  const { temperature, bacteriaCloses, holding, ...rest } = known;
+  const { temperature, bacteriaCloses, holding, position, ...rest } = known;
   const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
   return {
     ...rest,
+    position: { latitude: typed(position?.latitude, 'deg'), longitude: typed(position?.longitude, 'deg') },
     temperature: { bacteria: band('bacteria'), chilled: band('chilled') },
     bacteria: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ weekday: Number(weekday), closes })),
     holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),
@@ -64,8 +66,12 @@ export function labOf(values: object, before: Lab | null): object {
     holding = [],
     temperature = {},
     intake = [],
+    position = {},
+    closedDays = [],
     ...rest
   } = values as {
+    position?: object;
+    closedDays?: { date: string }[];
     bacteria?: { weekday?: number; closes?: string | null }[];
     holding?: { rule?: string; hours?: string }[];
     temperature?: Record<string, { least?: number; most?: number }>;
@@ -74,6 +80,8 @@ export function labOf(values: object, before: Lab | null): object {
   const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
   return {
     ...rest,
+    ...(Object.keys(position).length > 0 ? { position } : {}),
+    closedDays: [...closedDays].sort((a, b) => (a.date < b.date ? -1 : 1)),
     // A day without hours is a day on which the lab is shut.
     intake: intake.filter(({ opens, closes }) => opens || closes),
     temperature: { ...before?.temperature, ...Object.fromEntries(bands) },
@@ -105,6 +113,8 @@ function LabForm({ thing }: { thing: Lab | null }) {
             <ZoneSelect />
           </Field>
           <Field name="source" />
+          <Field name={['position', 'latitude']} hint="Of its door. South is negative" />
+          <Field name={['position', 'longitude']} hint="West is negative" />
           <Field name="asksForSeal" label="Custody" isTicked>
             <Checkbox>It asks for a seal number</Checkbox>
           </Field>
@@ -115,7 +125,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
             {(row) => (
               <>
                 <Field name={[row, 'weekday']}>
-                  <Select size="large" options={days} />
+                  <Select size="large" options={weekdays} />
                 </Field>
                 <Field name={[row, 'opens']}>
                   <TimeInput />
@@ -128,13 +138,27 @@ function LabForm({ thing }: { thing: Lab | null }) {
           </RowList>
         </section>
         <section className="stack">
+          <h2>Days on which it is shut</h2>
+          <p className="soft small">Holidays and days of its own. On the other days the hours above hold.</p>
+          <RowList name={['closedDays']} one="closed day" add="One more closed day" fresh={() => ({ date: '', name: '' })}>
+            {(row) => (
+              <>
+                <Field name={[row, 'date']}>
+                  <DayInput />
+                </Field>
+                <Field name={[row, 'name']} />
+              </>
+            )}
+          </RowList>
+        </section>
+        <section className="stack">
           <h2>Bacteria on some days</h2>
           <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
           <RowList name={['bacteria']} one="day" add="One more day" fresh={() => ({ weekday: 5, closes: null })}>
             {(row) => (
               <>
                 <Field name={[row, 'weekday']} label="Day">
-                  <Select size="large" options={days} />
+                  <Select size="large" options={weekdays} />
                 </Field>
                 <Field name={[row, 'closes']} label="Until">
                   <TimeInput />

@@ -1,12 +1,28 @@
 import { pipe, pipeIds, questionBuilt } from '@fonte/core/purge';
-import { Point, pointRegistered } from '@fonte/core/registers';
-import { Checkbox, Segmented, Select } from 'antd';
+import {
+  disinfections,
+  hazard,
+  hazardIds,
+  Point,
+  pointKind,
+  pointKindIds,
+  pointRegistered,
+  questionPosition,
+  registerLists,
+  sources,
+  waters,
+} from '@fonte/core/registers';
+import { Checkbox, Input, Segmented, Select } from 'antd';
+import { useAnswer } from '../api/useAnswer.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { inBase, type Read } from '../form/values.ts';
-import { emptyMark, pointOf, valuesOf, type PointValues } from './pointValues.ts';
+import { emptyContact, emptyMark, fieldOfPoint, pointOf, valuesOf, type PointValues } from './pointValues.ts';
+import { DayInput } from '../time/DayInput.tsx';
+import { TimeInput } from './TimeInput.tsx';
+import { weekdaysInShort } from './weekdays.ts';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
 import './registers.css';
@@ -49,7 +65,7 @@ function TapFields({ isChlorinated }: { isChlorinated: boolean }) {
   return (
     <div className="form-grid">
       <Field name={['tap', 'outlet']} />
-      <Field name={['tap', 'isChlorinated']} label="Disinfection" isTicked>
+      <Field name={['tap', 'isChlorinated']} label="Chlorine" isTicked>
         <Checkbox>The water is chlorinated</Checkbox>
       </Field>
       {isChlorinated && <Field name={['tap', 'residualMinimum']} />}
@@ -57,7 +73,116 @@ function TapFields({ isChlorinated }: { isChlorinated: boolean }) {
   );
 }
 
-const askBuilt = (point: Point) => (point.type === 'well' ? questionBuilt(point.well) : []);
+const options = (table: Record<string, string>) => Object.entries(table).map(([value, label]) => ({ value, label }));
+
+/** What kind of water it is and where it belongs. */
+function WaterFields() {
+  return (
+    <section className="stack">
+      <h2>Its water</h2>
+      <p className="soft">What is not said here is asked for where it decides something.</p>
+      <div className="form-grid">
+        <Field name="water">
+          <Select size="large" allowClear options={options(waters)} />
+        </Field>
+        <Field name="source">
+          <Select size="large" allowClear options={options(sources)} />
+        </Field>
+        <Field name="disinfection">
+          <Select size="large" allowClear options={options(disinfections)} />
+        </Field>
+        <Field name="system" />
+        <Field name="zone" />
+      </div>
+    </section>
+  );
+}
+
+/** Where it is, to the step. */
+function PlaceFields() {
+  return (
+    <section className="stack">
+      <h2>Where it is</h2>
+      <div className="form-grid">
+        <Field name={['position', 'latitude']} hint="South is negative" />
+        <Field name={['position', 'longitude']} hint="West is negative" />
+        <Field name="walk" />
+        <Field name="building" />
+        <Field name="floor" />
+        <Field name="room" hint="Taps of one room are flushed together" />
+      </div>
+      <Field name="hazards">
+        <Select size="large" mode="multiple" options={hazardIds.map((id) => ({ value: id, label: hazard(id).name }))} />
+      </Field>
+    </section>
+  );
+}
+
+/** Whom to call before a visit, and when they let one in. */
+function ContactFields() {
+  return (
+    <section className="stack">
+      <h2>Whom to ask</h2>
+      <RowList name={['contacts']} one="contact" add="Somebody to ask" fresh={emptyContact}>
+        {(row) => (
+          <>
+            <Field name={[row, 'name']} />
+            <Field name={[row, 'call']} />
+            <Field name={[row, 'weekdays']} label="Days, if not every day">
+              <Select size="large" mode="multiple" options={weekdaysInShort} />
+            </Field>
+            <Field name={[row, 'from']} label="There from">
+              <TimeInput />
+            </Field>
+            <Field name={[row, 'to']} label="There until">
+              <TimeInput />
+            </Field>
+          </>
+        )}
+      </RowList>
+    </section>
+  );
+}
+
+/** What the siting list says of it, what stands in for it, and whether it is used at all. */
+function UseFields({ self, isOut }: { self: string; isOut: boolean }) {
+  const { data: points = [] } = useAnswer(registerLists.points, { query: { limit: 500 } });
+  const others = points.filter(({ id }) => id !== self).map(({ id, name, code }) => ({ value: id, label: `${name}, ${code}` }));
+  return (
+    <section className="stack">
+      <h2>Whether it may be sampled</h2>
+      <div className="form-grid">
+        <Field name={['siting', 'says']} label="Siting list">
+          <Select
+            size="large"
+            options={[
+              { value: 'nothing', label: 'It is on none' },
+              { value: 'routine', label: 'May give routine samples' },
+              { value: 'not-routine', label: 'Not for routine samples' },
+            ]}
+          />
+        </Field>
+        <Field name={['siting', 'number']} />
+        <Field name="alternatives">
+          <Select size="large" mode="multiple" options={others} optionFilterProp="label" />
+        </Field>
+        <Field name={['outOfUse', 'is']} label="State" isTicked>
+          <Checkbox>Out of use now</Checkbox>
+        </Field>
+        {isOut && (
+          <>
+            <Field name={['outOfUse', 'reason']}>
+              <Input size="large" maxLength={300} autoComplete="off" />
+            </Field>
+            <Field name={['outOfUse', 'lookAgain']}>
+              <DayInput />
+            </Field>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
 
 function readPoint(values: PointValues): Read {
   const { value, problems } = inBase(values);
@@ -66,12 +191,18 @@ function readPoint(values: PointValues): Read {
 
 /** A point with everything that its work needs: where, the way in, how it is built. */
 function PointForm({ thing }: { thing: Point | null }) {
+  const { data: known = [] } = useAnswer(registerLists.points, { query: { limit: 500 } });
+  const others = known.flatMap(({ id, position }) => (position && id !== thing?.id ? [position] : []));
   const entry = useEntryForm<PointValues, Point>({
     keep: `point.${thing?.id ?? 'new'}`,
     initial: valuesOf(thing, freshId),
     schema: Point,
     read: readPoint,
-    ask: askBuilt,
+    ask: (point) => [
+      ...(point.type === 'well' ? questionBuilt(point.well) : []),
+      ...(point.position ? questionPosition(point.position, others) : []),
+    ],
+    at: fieldOfPoint,
     write: useRegister('points', pointRegistered),
   });
   return (
@@ -90,8 +221,17 @@ function PointForm({ thing }: { thing: Point | null }) {
                 { value: 'tap', label: 'Tap' },
               ]}
               onChange={(type) => {
-                if (type === 'tap') entry.set({ use: 'supply' });
+                entry.set({ kind: undefined, ...(type === 'tap' ? { use: 'supply' } : {}) });
               }}
+            />
+          </Field>
+          <Field name="kind">
+            <Select
+              size="large"
+              placeholder="Choose"
+              options={pointKindIds
+                .filter((id) => pointKind(id).type === entry.values.type)
+                .map((id) => ({ value: id, label: pointKind(id).name }))}
             />
           </Field>
           <Field name="use">
@@ -112,6 +252,10 @@ function PointForm({ thing }: { thing: Point | null }) {
           <Field name="access" />
         </div>
         {entry.values.type === 'well' ? <WellFields /> : <TapFields isChlorinated={entry.values.tap.isChlorinated} />}
+        <WaterFields />
+        <PlaceFields />
+        <ContactFields />
+        <UseFields self={entry.values.id} isOut={entry.values.outOfUse.is} />
       </EntryForm>
     </>
   );

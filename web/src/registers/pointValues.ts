@@ -1,4 +1,4 @@
-import type { Point } from '@fonte/core/registers';
+import type { Contact, Point, PointKind } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
 import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
 
@@ -11,6 +11,22 @@ export interface PointValues {
   place: string;
   use: Point['use'];
   access: string;
+  kind?: PointKind | undefined;
+  water?: Point['water'];
+  source?: Point['source'];
+  disinfection?: Point['disinfection'];
+  system: string;
+  zone: string;
+  building: string;
+  room: string;
+  floor: string;
+  position: { latitude: Typed; longitude: Typed };
+  walk: Typed;
+  hazards: string[];
+  alternatives: string[];
+  contacts: ContactValues[];
+  siting: { says: 'nothing' | 'routine' | 'not-routine'; number: string };
+  outOfUse: { is: boolean; reason: string; lookAgain: string };
   tap: { outlet: string; isChlorinated: boolean; residualMinimum: Typed };
   well: {
     measuringPoints: { name: string; elevation: Typed; stickUp: Typed }[];
@@ -23,9 +39,19 @@ export interface PointValues {
   };
 }
 
-/** As many digits as a length needs to come back as it was. */
-const typed = (metres: number | undefined, unit: UnitId): Typed => ({
-  text: metres === undefined ? '' : String(Number(fromBase(metres, unit).toFixed(6))),
+/** Somebody to call, with the hours that the form shows; whatever else is known of them stays as it was. */
+export interface ContactValues {
+  name: string;
+  call: string;
+  weekdays: number[];
+  from: string;
+  to: string;
+  more?: Contact['windows'];
+}
+
+/** As many digits as a length or an angle needs to come back as it was. */
+export const typed = (value: number | undefined, unit: UnitId): Typed => ({
+  text: value === undefined ? '' : String(Number(fromBase(value, unit).toFixed(6))),
   unit,
 });
 
@@ -34,6 +60,20 @@ export const emptyMark = (): PointValues['well']['measuringPoints'][number] => (
   elevation: typed(undefined, 'm'),
   stickUp: typed(undefined, 'm'),
 });
+
+export const emptyContact = (): ContactValues => ({ name: '', call: '', weekdays: [], from: '', to: '' });
+
+const contactValues = ({ name, call = '', windows = [] }: Contact): ContactValues => {
+  const [first, ...more] = windows;
+  return {
+    name,
+    call,
+    weekdays: first?.weekdays ?? [],
+    from: first?.from ?? '',
+    to: first?.to ?? '',
+    ...(more.length > 0 ? { more } : {}),
+  };
+};
 
 export function valuesOf(point: Point | null, freshId: () => string): PointValues {
   const well = point?.type === 'well' ? point.well : null;
@@ -46,6 +86,29 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     place: point?.place ?? '',
     use: point?.use ?? 'monitoring',
     access: point?.access ?? '',
+    kind: point?.kind,
+    water: point?.water,
+    source: point?.source,
+    disinfection: point?.disinfection,
+    system: point?.system ?? '',
+    zone: point?.zone ?? '',
+    building: point?.building ?? '',
+    room: point?.room ?? '',
+    floor: point?.floor ?? '',
+    position: { latitude: typed(point?.position?.latitude, 'deg'), longitude: typed(point?.position?.longitude, 'deg') },
+    walk: typed(point?.walk, 'min'),
+    hazards: point?.hazards ?? [],
+    alternatives: point?.alternatives ?? [],
+    contacts: (point?.contacts ?? []).map(contactValues),
+    siting: {
+      says: point?.siting === undefined ? 'nothing' : point.siting.isRoutine ? 'routine' : 'not-routine',
+      number: point?.siting?.number ?? '',
+    },
+    outOfUse: {
+      is: point?.outOfUse !== undefined,
+      reason: point?.outOfUse?.reason ?? '',
+      lookAgain: point?.outOfUse?.lookAgain ?? '',
+    },
     tap: {
       outlet: tap?.outlet ?? '',
       isChlorinated: tap ? tap.residualMinimum !== null : true,
@@ -70,17 +133,51 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
 }
 
 interface Based {
+  position?: object;
+  hazards?: string[];
+  alternatives?: string[];
+  contacts?: { name?: string; call?: string; weekdays?: number[]; from?: string; to?: string; more?: object[] }[];
+  siting?: { says?: string; number?: string };
+  outOfUse?: { is?: boolean; reason?: string; lookAgain?: string };
   type: Point['type'];
   access?: string;
   tap?: { outlet?: string; isChlorinated?: boolean; residualMinimum?: number };
   well?: object;
 }
 
-/** The point as the register has it: only what is of its type. */
+/** What is not empty, under its name. */
+const given = (name: string, value: object | undefined): object => {
+  const isEmpty = value === undefined || (Array.isArray(value) ? value.length === 0 : Object.keys(value).length === 0);
+  return isEmpty ? {} : { [name]: value };
+};
+
+const contactOf = ({ weekdays = [], from, to, more = [], ...who }: NonNullable<Based['contacts']>[number]) => {
+  const isSaid = from !== undefined || to !== undefined || weekdays.length > 0;
+  const windows = [...(isSaid ? [{ ...(weekdays.length > 0 ? { weekdays } : {}), from, to }] : []), ...more];
+  return { ...who, ...given('windows', windows) };
+};
+
+/** The point as the register has it: only what is of its type, and only what is said. */
 export function pointOf(values: object): object {
-  const { tap, well, ...shared } = values as Based;
-  if (shared.type === 'well') return { access: '', ...shared, well };
+  const { tap, well, position, hazards, alternatives, contacts, siting, outOfUse, ...rest } = values as Based;
+  const { is, ...out } = outOfUse ?? {};
+  const shared = {
+    access: '',
+    ...rest,
+    ...given('position', position),
+    ...given('hazards', hazards),
+    ...given('alternatives', alternatives),
+    ...given('contacts', contacts?.map(contactOf)),
+    ...(siting?.says === 'routine' || siting?.says === 'not-routine'
+      ? { siting: { isRoutine: siting.says === 'routine', ...(siting.number ? { number: siting.number } : {}) } }
+      : {}),
+    ...(is ? { outOfUse: out } : {}),
+  };
+  if (rest.type === 'well') return { ...shared, well };
   // mg/L is what the register keeps: a typed one comes in its base unit, which is the same.
   const residualMinimum = tap?.isChlorinated ? tap.residualMinimum : null;
-  return { access: '', ...shared, tap: { outlet: tap?.outlet, residualMinimum } };
+  return { ...shared, tap: { outlet: tap?.outlet, residualMinimum } };
 }
+
+/** Where the form shows what is wrong with a point. */
+export const fieldOfPoint = (path: string): string => path.replace(/^(contacts\.\d+)\.windows\.0\./, '$1.');

@@ -28,6 +28,7 @@ export type Dimension =
   | 'count'
   | 'hardness'
   | 'ratio'
+  | 'angle'
   | 'number';
 
 const gallon = 3.785411784e-3;
@@ -51,6 +52,7 @@ export const units = {
   'm3/h': { dimension: 'flow', label: 'm³/h', factor: 1 / 3600 },
   gpm: { dimension: 'flow', label: 'gal/min (US)', factor: gallon / 60 },
 
+  deg: { dimension: 'angle', label: '°', factor: 1 },
   s: { dimension: 'duration', label: 's', factor: 1 },
   min: { dimension: 'duration', label: 'min', factor: 60 },
   h: { dimension: 'duration', label: 'h', factor: 3600 },
