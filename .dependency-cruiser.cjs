@@ -20,6 +20,7 @@ const rooms = [
   'fill',
   'pictures',
   'custody',
+  'day',
   'lab',
   'read',
   'limits',

@@ -54,6 +54,9 @@ export class StagedRegistry implements Registry {
     const text = canonicalJson(said);
     const now = await this.thing(register, said.id);
     if (!now) return false;
-    return canonicalJson(now) === text || (await loadEntries(this.store, said.id)).some((entry) => canonicalJson(inPresentVersion(entry).payload) === text);
+    return (
+      canonicalJson(now) === text ||
+      (await loadEntries(this.store, said.id)).some((entry) => canonicalJson(inPresentVersion(entry).payload) === text)
+    );
   }
 }

@@ -1,0 +1,89 @@
+/** From one moment to another, in ms. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** A bottle that is filled at a stop and has to reach the lab. */
+export interface DayBottle {
+  id: string;
+  /** ms from the beginning of the work there until it is full. */
+  filledAfter: number;
+  /** ms at most from then until it is handed over. */
+  keeps: number;
+}
+
+/** A stop of a day's drive. */
+export interface DayStop {
+  id: string;
+  name: string;
+  /** How long the work there takes, in ms. */
+  lasts: number;
+  /** When one is let in: the work begins and ends within one of them. At any time where there is none. */
+  windows: readonly Span[];
+  bottles: readonly DayBottle[];
+  /** Stops, by their number, that have to come before it. */
+  after: readonly number[];
+}
+
+/** A pause between two stops, begun within a span. */
+export interface Lunch extends Span {
+  lasts: number;
+}
+
+/** A day's drive: from a place, to stops in an order that is sought, to the lab's door. All times in ms. */
+export interface DayProblem {
+  stops: readonly DayStop[];
+  /** From row to column: the stops, then the place where the day begins, then the lab, or where the day ends without one. */
+  travel: readonly (readonly number[])[];
+  /** Nobody sets out before. */
+  start: number;
+  /** When the lab takes in what is brought; with no lab, any time up to the end of the day. */
+  intake: readonly Span[];
+  lunch: Lunch | null;
+}
+
+/** The moment from `from` on at which all of a stop's work fits into one of its windows; Infinity where there is none. */
+export function beginAt({ windows, lasts }: DayStop, from: number): number {
+  if (windows.length === 0) return from;
+  let best = Infinity;
+  for (const window of windows) {
+    const begin = Math.max(from, window.from);
+    if (begin + lasts <= window.to && begin < best) best = begin;
+  }
+  return best;
+}
+
+/** The moment from `from` on at which the lab takes things in; Infinity where it does not any more. */
+export function takenInAt(intake: readonly Span[], from: number): number {
+  let best = Infinity;
+  for (const span of intake) if (from <= span.to) best = Math.min(best, Math.max(from, span.from));
+  return best;
+}
+
+/** What is filled before this moment is too old when it is handed over at another: the work may not begin earlier. */
+export function notBefore({ bottles }: DayStop, handOver: number): number {
+  return bottles.reduce((latest, { filledAfter, keeps }) => Math.max(latest, handOver - keeps - filledAfter), -Infinity);
+}
+
+/** When the pause begins for somebody who is free from a moment on; Infinity where it is too late for it. */
+export function pauseAt(lunch: Lunch, from: number): number {
+  const begin = Math.max(from, lunch.from);
+  return begin <= lunch.to ? begin : Infinity;
+}
+
+/**
+ * The least moment of handing over at which nothing is too old. Handing over later makes what was filled first older, so that it must
+ * be filled later, and the arrival, as `arrive` tells it, is never earlier for it: the least fixed point is the answer (Knaster–Tarski).
+ * @param arrive the earliest arrival at the lab if it is handed over at a moment; Infinity where that cannot be
+ * @returns Infinity where there is none
+ */
+export function leastHandOver(intake: readonly Span[], arrive: (handOver: number) => number): number {
+  let handOver = takenInAt(intake, arrive(-Infinity));
+  while (handOver < Infinity) {
+    const next = takenInAt(intake, arrive(handOver));
+    if (next <= handOver) return handOver;
+    handOver = next;
+  }
+  return Infinity;
+}
