@@ -44,6 +44,7 @@ const floors = {
       'access',
       'bench',
       'plan',
+      'day',
       'level',
       'purge',
       'fill',

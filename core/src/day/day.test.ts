@@ -119,7 +119,7 @@ describe('a day in its time', () => {
   it('has a pause between two stops once it is time for it', () => {
     const lunch = { from: 8.5 * hour, to: 9 * hour, lasts: 30 * minute };
     const { day } = solveDay(row({ lunch }))!;
-    expect(day.lunch).toEqual({ begins: 8.5 * hour, after: 1 });
+    expect(day.lunch).toEqual({ begins: 8.5 * hour, ends: 9 * hour, after: 1 });
     expect(clock(day.handOver)).toBe('09:40');
     expect(solveDay(row({ lunch: { ...lunch, from: 12 * hour, to: 14 * hour } }))!.day.lunch).toBeNull();
   });

@@ -1,4 +1,10 @@
 export * from './problem.ts';
 export * from './timing.ts';
 export * from './solve.ts';
+export * from './faults.ts';
+export * from './minutes.ts';
+export * from './build.ts';
+export * from './remedies.ts';
+export * from './propose.ts';
+export * from './words.ts';
 export { mostExact } from './exact.ts';

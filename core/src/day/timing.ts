@@ -14,7 +14,7 @@ export interface TimedDay {
   leaves: number;
   stops: readonly TimedStop[];
   /** When the pause begins, and after how many stops; null without one. */
-  lunch: { begins: number; after: number } | null;
+  lunch: { begins: number; ends: number; after: number } | null;
   /** At the lab's door, and handed over. */
   arrives: number;
   handOver: number;
@@ -43,8 +43,8 @@ function walk(
     if (pauseAfter === place) {
       const from = pauseAt(lunch!, time);
       if (from === Infinity) return null;
-      pause = { begins: from, after: place + 1 };
       time = from + lunch!.lasts;
+      pause = { begins: from, ends: time, after: place + 1 };
     }
     here = number;
   }

@@ -3,7 +3,7 @@ import { AnalysisId, extraPurposes } from '../bottles/index.ts';
 import { entryKind, Id } from '../book/index.ts';
 import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
-import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, Point } from '../registers/index.ts';
+import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, Point, Position } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
@@ -111,6 +111,50 @@ export const bottlesPacked = entryKind(
   'Bottles packed',
   z.object({
     bottles: z.array(z.string().min(1).max(60)).max(2000).min(1, { error: 'There is no bottle to pack.' }),
+  }),
+  { stands: 'in-book', by: field, correction: 'strike' },
+);
+
+/** How the day of a round is driven. */
+export const DaySettings = z.object({
+  start: z
+    .string()
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 08:00.' })
+    .meta({ title: 'Set out not before' }),
+  /** Where the day begins; at the lab's door where it is left out. */
+  from: Position.optional(),
+  /** On the roads of the region, in m/s. */
+  speed: z
+    .number()
+    .min(1.3, { error: 'Slower than on foot.' })
+    .max(40, { error: 'Faster than any van.' })
+    .meta({ title: 'Usual speed', units: ['km/h', 'mph'] }),
+  /** How much longer the road is than the straight line. */
+  roadFactor: z
+    .number()
+    .min(1, { error: 'A road is never shorter than the straight line.' })
+    .max(4)
+    .meta({ title: 'Road, times the straight line', units: ['1'] }),
+  /** A pause at noon, in s. */
+  lunch: z
+    .number()
+    .min(0, { error: 'Cannot be negative.' })
+    .max(7200, { error: 'Cannot be more than two hours.' })
+    .meta({ title: 'Pause at noon', units: ['min'] })
+    .optional(),
+});
+export type DaySettings = z.infer<typeof DaySettings>;
+
+/** The visits of a round in the order in which the day goes to them. */
+export const dayPlanned = entryKind(
+  'day-planned',
+  'Order of the day',
+  DaySettings.extend({
+    order: z
+      .array(Id)
+      .min(1)
+      .max(200)
+      .refine((order) => new Set(order).size === order.length, { error: 'A visit stands there twice.' }),
   }),
   { stands: 'in-book', by: field, correction: 'strike' },
 );

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { Lab, Point } from '../registers/index.ts';
 import { fold } from '../round/index.ts';
-import { bottleId, freeCode, questionDay, roundPlanned } from './index.ts';
+import { bottleId, dayPlanned, freeCode, questionDay, roundPlanned, visitAdded } from './index.ts';
 
 const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
 const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
@@ -85,5 +85,46 @@ describe('the code of a round', () => {
     const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((letter) => `261123${letter}`);
     expect(freeCode('2026-11-23', letters)).toBe('261123Z2');
     expect(freeCode('2026-11-23', [...letters, '261123Z2'])).toBe('261123Z3');
+  });
+});
+
+describe('the order of the day', () => {
+  const settings = { start: '08:00', speed: 11, roadFactor: 1.4 };
+  const ordered = (script: Script, order: string[]) => fold([...script.entries, script.make(dayPlanned, { ...settings, order }, null)])!;
+
+  it('is the order of the visits from then on; one that it does not name comes last', () => {
+    const script = new Script().plan();
+    script.now += 60_000;
+    const { visits, day, aside } = ordered(script, [script.tap]);
+    expect(visits.map(({ id }) => id)).toEqual([script.tap, script.well]);
+    expect(day).toEqual(settings);
+    expect(aside).toEqual([]);
+  });
+
+  it('names visits of the round, and leaves two visits to one point as their labels count them', () => {
+    const script = new Script().plan();
+    script.now += 60_000;
+    const other = ordered(script, [idOf(99), script.tap]);
+    expect(other.aside.map(({ misfit }) => misfit.code)).toEqual(['no-such-visit']);
+    expect(other.visits.map(({ id }) => id)).toEqual([script.well, script.tap]);
+    const [again, later] = [idOf(98), idOf(97)];
+    script.write(visitAdded, { id: again, point: tapPoint, analyses: [] });
+    script.write(visitAdded, { id: later, point: tapPoint, analyses: [] });
+    script.now += 60_000;
+    expect(ordered(script, [later, again, script.tap]).aside.map(({ misfit }) => misfit.code)).toEqual(['visits-turned']);
+    expect(ordered(script, [script.tap, again, later, script.well]).visits[0]!.id).toBe(script.tap);
+  });
+
+  it.each([
+    ['start', { start: '8' }],
+    ['speed', { speed: 0 }],
+    ['speed', { speed: 400 }],
+    ['roadFactor', { roadFactor: 0.5 }],
+    ['lunch', { lunch: -60 }],
+    ['order', { order: [] }],
+    ['order', { order: [idOf(1), idOf(1)] }],
+  ])('is refused at %s: %j', (path, change) => {
+    const read = dayPlanned.payload.safeParse({ ...settings, order: [idOf(1)], ...change });
+    expect(read.error?.issues.map((issue) => issue.path.join('.'))).toEqual([path]);
   });
 });

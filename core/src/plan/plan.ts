@@ -7,11 +7,13 @@ import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
+  dayPlanned,
   extraPlanned,
   judgedAnew,
   roundGivenUp,
   roundPlanned,
   visitAdded,
+  type DaySettings,
   type PlannedVisit,
   type RoundEditions,
 } from './entries.ts';
@@ -26,6 +28,8 @@ export interface PlanBook {
   /** The editions that judge now: those of the plan, unless a person had it judged anew. */
   editions: RoundEditions | null;
   packed: ReadonlySet<string>;
+  /** How the day is driven, if that was planned. */
+  day: DaySettings | null;
   /** What is taken along beside the samples. */
   extras: readonly PlannedExtra[];
   /** That the rest of it will not be done, and why. */
@@ -65,6 +69,21 @@ function removalFits(visit: PlannedVisit, id: AnalysisId, around: PlanAround): M
 /** A visit with its analyses in the order of the table. */
 const inOrder = (visit: PlannedVisit): PlannedVisit => ({ ...visit, analyses: analysisIds.filter((id) => visit.analyses.includes(id)) });
 
+/** The visits in an order; those that it does not name come after, as they stood. */
+function inDaysOrder(visits: readonly PlannedVisit[], order: readonly string[]): PlannedVisit[] {
+  const place = new Map(order.map((id, index) => [id, index]));
+  return [...visits].sort((a, b) => (place.get(a.id) ?? Infinity) - (place.get(b.id) ?? Infinity) || 0);
+}
+
+/** An order names visits of the round, and those of one point as they were planned: the labels count them. */
+function orderFits(visits: readonly PlannedVisit[], order: readonly string[]): Misfit | null {
+  if (order.some((id) => !visits.some((visit) => visit.id === id))) return misfit('no-such-visit', 'payload.order');
+  const points = (all: readonly PlannedVisit[], point: string) => all.filter((visit) => visit.point.id === point).map(({ id }) => id);
+  const ordered = inDaysOrder(visits, order);
+  const turned = visits.find(({ point }) => points(visits, point.id).join() !== points(ordered, point.id).join());
+  return turned ? misfit('visits-turned', 'payload.order', { name: turned.point.name }) : null;
+}
+
 /** Labels tell points apart by their codes: two points of one round never share one. */
 function additionFits(visits: readonly PlannedVisit[], { id, point }: PlannedVisit): Misfit | null {
   if (visits.some((visit) => visit.id === id)) return misfit('in-plan', 'payload.id');
@@ -88,11 +107,12 @@ interface PlanView {
 export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   // A well may be visited for its level alone; a tap is visited for its water.
   next: { choose: ({ point, analyses }) => (point.type === 'tap' && analyses.length === 0 ? { code: 'choose-analyses' } : null) },
-  kinds: [roundPlanned, visitAdded, analysisAdded, analysisRemoved, extraPlanned, bottlesPacked, judgedAnew, roundGivenUp],
-  empty: { first: null, plan: null, editions: null, packed: new Set(), extras: [], givenUp: null },
+  kinds: [roundPlanned, visitAdded, analysisAdded, analysisRemoved, extraPlanned, dayPlanned, bottlesPacked, judgedAnew, roundGivenUp],
+  empty: { first: null, plan: null, editions: null, packed: new Set(), day: null, extras: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
     if (visitAdded.is(entry)) return additionFits(plan?.visits ?? [], entry.payload);
+    if (dayPlanned.is(entry)) return orderFits(plan?.visits ?? [], entry.payload.order);
     const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
     if (extraPlanned.is(entry)) {
@@ -115,6 +135,10 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
     const { plan, editions } = book;
     if (!plan || !editions) return book;
     if (visitAdded.is(entry)) return { ...book, plan: { ...plan, visits: [...plan.visits, inOrder(entry.payload)] } };
+    if (dayPlanned.is(entry)) {
+      const { order, ...day } = entry.payload;
+      return { ...book, day, plan: { ...plan, visits: inDaysOrder(plan.visits, order) } };
+    }
     if (analysisAdded.is(entry)) return { ...book, plan: withAnalyses(plan, entry, (now) => [...now, entry.payload.analysis]) };
     if (analysisRemoved.is(entry))
       return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };

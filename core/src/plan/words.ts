@@ -1,11 +1,13 @@
 import type { FindingWords, Words } from '../findings/index.ts';
 import { showDate } from '../time/index.ts';
+import { show } from '../units/index.ts';
 import { analysisName, bottleTables, purpose, type AnalysisId } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
+  dayPlanned,
   extraPlanned,
   judgedAnew,
   roundGivenUp,
@@ -22,6 +24,7 @@ export const planWords: Words = {
   'code-in-round': ({ code }) => `Another point of this round has the code ${code}: their labels could not be told apart.`,
   'not-in-plan': 'It is not in the plan.',
   'bottle-used': ({ bottle, state, analysis }) => `Bottle ${bottle} was ${state} already: ${analysis} stays in the plan.`,
+  'visits-turned': ({ name }) => `The visits to ${name} keep their order: their labels count them.`,
   'not-in-round': ({ bottle }) => `${bottle} is not in this round.`,
 };
 
@@ -47,6 +50,11 @@ export const planSays = (called: (edition: string) => string): readonly Says[] =
   inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
   inBook(analysisRemoved, ({ analysis }) => `${names([analysis])}.`),
   inBook(extraPlanned, ({ analysis, purpose: id }) => `${purpose(id).name} for ${names([analysis])}.`),
+  inBook(
+    dayPlanned,
+    ({ order, start, speed }) =>
+      `Set out at ${start}, ${order.length === 1 ? '1 stop' : `${order.length} stops`}, ${show(speed, 'km/h', 0)} on the road.`,
+  ),
   inBook(bottlesPacked, ({ bottles }) => `${bottles.join(', ')}.`),
   inBook(
     judgedAnew,

@@ -19,6 +19,8 @@ export interface RoundState {
   givenUp: PlanBook['givenUp'];
   /** Duplicates and blanks beside the samples. */
   extras: PlanBook['extras'];
+  /** How the day is driven; null where nobody has said it. */
+  day: PlanBook['day'];
   tables: RoundTables;
   /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
   unknown: string[];
@@ -82,7 +84,7 @@ export function followBook(folding: Folding, entry: Entry): Folding | null {
 
 /** What a book says, laid out for those who read it; null for a book whose round was not planned. */
 export function look({ round, strikes, corrections }: Folding): RoundState | null {
-  const { plan, editions, givenUp, extras } = round.plan;
+  const { plan, editions, givenUp, extras, day } = round.plan;
   if (!plan || !editions) return null;
   const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
@@ -90,6 +92,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     editions,
     givenUp,
     extras,
+    day,
     tables: tablesOf(editions),
     unknown: unknownEditions(editions, plan.visits),
     visits,

@@ -1,6 +1,7 @@
 import { accessSays } from '../access/index.ts';
 import { actSays, actWords } from '../act/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
+import { dayFindings } from '../day/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
 import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
@@ -37,6 +38,7 @@ export const findingWords: FindingWords = {
   ...levelFindings,
   ...purgeFindings,
   ...custodyFindings,
+  ...dayFindings,
 };
 
 /** A misfit as a sentence. */

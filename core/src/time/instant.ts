@@ -48,3 +48,9 @@ export function showDuration(milliseconds: number): string {
   if (hours > 0) return `${hours} h ${String(minutes).padStart(2, '0')} min`;
   return `${minutes}:${String(left % 60).padStart(2, '0')}`;
 }
+
+/** A stretch of a plan to the minute, what it takes rounded up, what is left of it down: `17 min`, `1 h 05 min`. */
+export function showMinutes(milliseconds: number, is: 'taken' | 'left' = 'taken'): string {
+  const minutes = is === 'taken' ? Math.ceil(milliseconds / minute) : Math.floor(milliseconds / minute);
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+}

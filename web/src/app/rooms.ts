@@ -1,6 +1,7 @@
 import { accessRoom } from '../access/room.ts';
 import { benchRoom } from '../bench/room.ts';
 import { custodyRoom } from '../custody/room.ts';
+import { dayRoom } from '../day/room.ts';
 import { fillRoom } from '../fill/room.ts';
 import { levelRoom } from '../level/room.ts';
 import { limitsRoom } from '../limits/room.ts';
@@ -24,6 +25,7 @@ export const rooms: readonly WebRoom[] = [
   readyRoom,
   benchRoom,
   roundRoom,
+  dayRoom,
   levelRoom,
   purgeRoom,
   tapRoom,

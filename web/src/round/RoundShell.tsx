@@ -7,6 +7,7 @@ import { Stream } from './Stream.tsx';
 export function RoundShell() {
   const { round: id = '' } = useParams();
   const inField = useMatch('/rounds/:round/at/:visit/*') !== null;
+  const onDay = useMatch('/rounds/:round/day') !== null;
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble } = book;
   if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
@@ -31,14 +32,15 @@ export function RoundShell() {
       )}
       <div className="row between">
         <p className="crumb">
-          <Link to="/">Today</Link> / {inField ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
+          <Link to="/">Today</Link> /{' '}
+          {inField || onDay ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
           <span className="soft">{round.plan.code}</span>
         </p>
         <p className="crumb">
-          <Link to={`/rounds/${id}/book`}>Field book</Link>
+          <Link to={`/rounds/${id}/day`}>The day</Link> · <Link to={`/rounds/${id}/book`}>Field book</Link>
         </p>
       </div>
-      {!inField && <Stream id={id} round={round} />}
+      {!inField && !onDay && <Stream id={id} round={round} />}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />
     </>
   );

@@ -29,6 +29,7 @@ export type Dimension =
   | 'hardness'
   | 'ratio'
   | 'angle'
+  | 'speed'
   | 'number';
 
 const gallon = 3.785411784e-3;
@@ -52,6 +53,8 @@ export const units = {
   'm3/h': { dimension: 'flow', label: 'm³/h', factor: 1 / 3600 },
   gpm: { dimension: 'flow', label: 'gal/min (US)', factor: gallon / 60 },
 
+  'km/h': { dimension: 'speed', label: 'km/h', factor: 1 / 3.6 },
+  mph: { dimension: 'speed', label: 'mph', factor: 1609.344 / 3600 },
   deg: { dimension: 'angle', label: '°', factor: 1 },
   s: { dimension: 'duration', label: 's', factor: 1 },
   min: { dimension: 'duration', label: 'min', factor: 60 },

@@ -1,0 +1,105 @@
+import { cardAt, type BottleTable } from '../bottles/index.ts';
+import { holdingOf } from '../custody/index.ts';
+import type { PlannedBottle, PlannedVisit } from '../plan/index.ts';
+import { casingVolume } from '../purge/index.ts';
+import type { Lab, Point } from '../registers/index.ts';
+import { protocolsFor, type Protocol } from '../tap/index.ts';
+import { hour } from '../time/index.ts';
+import { usual } from './tables/usual.ts';
+import type { DayBottle } from './problem.ts';
+
+/** What the time at a stop goes into. */
+export type PieceCode = 'walk' | 'arrive' | 'level' | 'purge' | 'protocol' | 'fill' | 'leave';
+
+/** A piece of the work at a stop, in ms; `about` names the protocol it is. */
+export interface Piece {
+  code: PieceCode;
+  lasts: number;
+  about?: string;
+}
+
+/** What a stop takes and what is filled there, worked out from its own clocks. */
+export interface StopWork {
+  pieces: readonly Piece[];
+  lasts: number;
+  bottles: readonly (DayBottle & Pick<PlannedBottle, 'rule'>)[];
+}
+
+const minutes = (count: number) => count * 60_000;
+
+/** Nobody plans seconds. */
+const wholeMinutes = (lasts: number) => Math.ceil(lasts / 60_000) * 60_000;
+
+/** How long a purge takes (ms): three casing volumes at the usual rate, and never less than readings need to hold; the usual time where the well is not known. */
+function purgeLasts(point: Point, depth: number | null): number {
+  if (point.type !== 'well') return 0;
+  const { bottom, insideDiameter, measuringPoints } = point.well;
+  const stickUp = measuringPoints[0]?.stickUp;
+  if (bottom === undefined || insideDiameter === undefined || depth === null || stickUp === undefined) return minutes(usual.purge);
+  const column = bottom + stickUp - depth;
+  if (column <= 0) return minutes(usual.purge);
+  const litres = casingVolume({ insideDiameter, column }).value * 1000;
+  return Math.max(minutes(usual.leastPurge), minutes((usual.volumes * litres) / usual.litresPerMinute));
+}
+
+/** What a protocol takes (ms) up to the bottle and after it: its clocks, and a little for every other step. */
+function runLasts({ steps }: Protocol): { before: number; after: number } {
+  const fill = steps.findIndex(({ act }) => act.type === 'fill');
+  const sum = (part: Protocol['steps']) =>
+    part.reduce((time, { act }) => time + (act.type === 'clock' ? act.least * 1000 : minutes(usual.step)), 0);
+  const place = fill < 0 ? steps.length : fill;
+  return { before: sum(steps.slice(0, place)), after: sum(steps.slice(place + 1)) };
+}
+
+/**
+ * The work at a stop.
+ * @param depth the last level at rest, in m below the mark; null where there is none
+ */
+export function stopWork(
+  visit: PlannedVisit,
+  bottles: readonly PlannedBottle[],
+  table: BottleTable,
+  { lab, depth }: { lab: Lab | null; depth: number | null },
+): StopWork {
+  const { point } = visit;
+  const pieces: Piece[] = [];
+  const filled: StopWork['bottles'][number][] = [];
+  let time = 0;
+  const spend = (code: PieceCode, lasts: number, about?: string) => {
+    if (lasts <= 0) return;
+    pieces.push({ code, lasts: wholeMinutes(lasts), ...(about === undefined ? {} : { about }) });
+    time += wholeMinutes(lasts);
+  };
+  const fill = (some: readonly PlannedBottle[]) => {
+    const each = (bottle: PlannedBottle) => minutes(usual.bottle + (cardAt(table, bottle.rule, point.type).filter ? usual.filter : 0));
+    const from = time;
+    spend(
+      'fill',
+      some.reduce((sum, bottle) => sum + each(bottle), 0),
+    );
+    some.reduce((at, bottle) => {
+      const full = at + each(bottle);
+      const { hours } = holdingOf(bottle.rule, cardAt(table, bottle.rule, point.type), 0, lab);
+      filled.push({ id: bottle.id, rule: bottle.rule, filledAfter: full, keeps: hours * hour });
+      return full;
+    }, from);
+  };
+  const walk = (point.walk ?? 0) * 1000;
+  spend('walk', walk);
+  spend('arrive', minutes(usual.arrive));
+  if (point.type === 'well') spend('level', minutes(usual.level));
+  if (point.type === 'well' && visit.analyses.length > 0) spend('purge', purgeLasts(point, depth));
+  const left = new Set(bottles);
+  for (const protocol of protocolsFor(visit.analyses, point)) {
+    const { before, after } = runLasts(protocol);
+    spend('protocol', before, protocol.title);
+    const own = bottles.filter((bottle) => left.has(bottle) && table.analyses[protocol.analysis]?.bottles.includes(bottle.rule));
+    for (const bottle of own) left.delete(bottle);
+    fill(own);
+    spend('protocol', after, protocol.title);
+  }
+  fill([...left]);
+  spend('leave', minutes(usual.leave));
+  spend('walk', walk);
+  return { pieces, lasts: time, bottles: filled };
+}

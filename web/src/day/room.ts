@@ -1,0 +1,6 @@
+import type { WebRoom } from '../visit/room.ts';
+
+export const dayRoom: WebRoom = {
+  name: 'day',
+  pages: [{ path: '/rounds/:round/day', page: async () => (await import('./DayPage.tsx')).DayPage }],
+};

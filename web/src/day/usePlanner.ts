@@ -1,0 +1,37 @@
+import { tellDay, type DayOf, type DayTold, type Proposal } from '@fonte/core/day';
+import type { DaySettings } from '@fonte/core/plan';
+import type { Lab } from '@fonte/core/registers';
+import { wrap, type Remote } from 'comlink';
+import { useMemo } from 'react';
+import useSWR from 'swr';
+import type { Planner } from './planner.worker.ts';
+
+let remote: Remote<Planner> | null = null;
+
+/** The worker that plans, begun when it is first asked. */
+function planner(): Remote<Planner> {
+  remote ??= wrap<Planner>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
+  return remote;
+}
+
+export interface Planned {
+  proposal: Proposal | undefined;
+  /** The order that a person gave it; null while it is the proposed one. */
+  own: DayTold | null;
+  isWeighing: boolean;
+  error: unknown;
+}
+
+/** The best order of a day, and beside it the one that a person gave it, timed at once. */
+export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[], order: readonly string[] | null): Planned {
+  const key = JSON.stringify([of.date, of.code, of.visits, of.extras, of.lab, [...of.depths], settings, labs.map(({ id }) => id)]);
+  const { data, error, isLoading } = useSWR(['day', key], () => planner().propose(of, settings, labs), {
+    revalidateOnFocus: false,
+    revalidateOnReconnect: false,
+    keepPreviousData: true,
+  });
+  // By what it is made of: a round is folded anew all the time.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const own = useMemo(() => (order ? tellDay(of, settings, order) : null), [key, order?.join()]);
+  return { proposal: data, own, isWeighing: isLoading, error };
+}
