@@ -50,7 +50,7 @@ describe.sequential('the day of a round', () => {
     const order = await stops();
     const yard = order.indexOf('Tannery 2, yard');
     for (let place = yard; place > order.indexOf('Tannery 1, upstream'); place -= 1) await click(page, 'Tannery 2, yard earlier');
-    await see(page, 'This day cannot be done');
+    await see(page, 'It cannot be done in this order');
     await see(page, 'Tannery 2, yard comes after Tannery 1, upstream.');
     await see(page, 'This is your order.');
     await click(page, 'Take the proposed order');

@@ -62,29 +62,6 @@ const tap = page.url();
 await home(page);
 await see(page, 'Running');
 await shot('today');
-await page.goto(tap.replace(/\/tap.*/, '/pictures'));
-for (const [shows, colour] of [
-  ['outlet from below', '#8fa39a'],
-  ['the tap in its corner', '#a39a8f'],
-] as const) {
-  await type(page, 'What it shows, before you take it', shows);
-  await page.evaluate(async (fill) => {
-    const canvas = new OffscreenCanvas(1200, 900);
-    const pen = canvas.getContext('2d')!;
-    pen.fillStyle = fill;
-    pen.fillRect(0, 0, 1200, 900);
-    pen.fillStyle = '#45504b';
-    pen.fillRect(540, 0, 120, 420);
-    pen.fillRect(430, 380, 340, 90);
-    const chosen = new DataTransfer();
-    chosen.items.add(new File([await canvas.convertToBlob({ type: 'image/png' })], 'tap.png', { type: 'image/png' }));
-    const input = document.querySelector<HTMLInputElement>('input[type=file]')!;
-    input.files = chosen.files;
-    input.dispatchEvent(new Event('change', { bubbles: true }));
-  }, colour);
-  await page.waitForSelector(`.pictures img[alt="${shows}"]`);
-}
-await shot('pictures');
 await page.goto(tap);
 await see(page, 'to go');
 await walk.skip(page, '10 min');
@@ -136,6 +113,14 @@ await tick(page, 'School');
 await tick(page, 'Lead and copper at the tap');
 await click(page, 'Visit again: School');
 await shot('new-round');
+for (const point of ['Market hall', 'Tannery 1, upstream', 'Tannery 2, yard', 'Public spring']) await tick(page, point);
+await type(page, 'Name', 'Lead, bacteria and the tannery');
+await type(page, 'System or site', 'Marenta');
+await click(page, 'Plan it');
+await see(page, 'Field book');
+await click(page, 'The day', 'link');
+await see(page, 'all were weighed');
+await shot('day');
 await page.goto(`${server.address}/labs`, { waitUntil: 'networkidle0' });
 await option(page, 'Who writes', 'coordinator');
 await click(page, 'Ponta Norte water laboratory', 'link');

@@ -1,4 +1,5 @@
 import { appends, batches, folding, sideBySide } from './books.ts';
+import { planner } from './days.ts';
 import { comeBack, fleet } from './fleet.ts';
 import { beQuiet, figures } from './measure.ts';
 import { register, today, wholeDatabase } from './registers.ts';
@@ -24,6 +25,7 @@ const parts = {
   firstPage,
   comeBack,
   deviceSync,
+  planner,
 };
 type Part = keyof typeof parts;
 

@@ -2,7 +2,7 @@ import { beginAt, leastHandOver, notBefore, type DayProblem, type DayStop } from
 import { timeDay } from './timing.ts';
 
 /** So many steps from stop to stop are tried in all: some seconds. */
-const budget = 30_000_000;
+const budget = 22_000_000;
 /** A local best is shaken so often at most. */
 const shakes = 60;
 

@@ -1,4 +1,4 @@
-import { sayFault, sayRemedy, usualSettings, type DayOf, type DayTold, type Proposal, type Remedy } from '@fonte/core/day';
+import { mostExact, sayFault, sayRemedy, usualSettings, type DayOf, type DayTold, type Proposal, type Remedy } from '@fonte/core/day';
 import { levelRecord } from '@fonte/core/level';
 import { dayPlanned, DaySettings } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
@@ -127,7 +127,7 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
   const isSame = proposal !== undefined && orderOf(told).join() === orderOf(proposal).join();
   return (
     <>
-      <Verdict told={told} of={of} />
+      <Verdict told={told} of={of} isOwn={own !== null && !isSame} />
       <Timeline told={told} zone={of.zone} />
       <div className="day">
         <section aria-label="Stops">
@@ -176,8 +176,14 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
 const orderOf = ({ day, problem }: DayTold): string[] => day.order.map((stop) => problem.stops[stop]!.id);
 
 /** The day in one sentence. */
-function Verdict({ told, of }: { told: DayTold; of: DayOf }) {
+function Verdict({ told, of, isOwn }: { told: DayTold; of: DayOf; isOwn: boolean }) {
   const { day, faults, latestStart, problem } = told;
+  // Of many stops not every order was weighed: that none was found proves nothing.
+  const cannot = isOwn
+    ? 'It cannot be done in this order'
+    : problem.stops.length <= mostExact
+      ? 'This day cannot be done'
+      : 'No order was found that can be done';
   const time = (moment: number) => wallTime(moment, of.zone).time;
   const where = of.lab ? 'At the lab' : 'Back';
   return (
@@ -185,7 +191,7 @@ function Verdict({ told, of }: { told: DayTold; of: DayOf }) {
       <p className="soft">{showDate(of.date)}</p>
       <h1 className={`word ${faults.length > 0 ? 'tone-stop' : ''}`}>
         {faults.length > 0 && <Mark kind="stop" />}
-        {faults.length > 0 ? 'This day cannot be done' : `${where} at ${time(day.handOver)}`}
+        {faults.length > 0 ? cannot : `${where} at ${time(day.handOver)}`}
       </h1>
       {faults.length > 0 ? (
         <ul className="day-faults">
