@@ -110,3 +110,24 @@ describe.sequential('the day of a round', () => {
     await walk.closed(page);
   });
 });
+
+describe.sequential('somebody who stands at a point on the day itself', () => {
+  it('is told until when the work may begin there, and what is lost once that has passed', async () => {
+    await page.goto(`${server.address}/rounds`);
+    await option(page, 'Who writes', 'Inês Faria');
+    await click(page, 'Tannery and market hall', 'link');
+    await click(page, 'Market hall', 'link');
+    await see(page, 'Begin here at the latest 10:2');
+    await page.goto(page.url().replace(/\/at\/.*/, ''));
+    await click(page, 'Tannery 3, downstream', 'link');
+    await see(page, 'Begin here at the latest');
+    await page.goBack();
+    for (const by of ['1 h', '10 min', '10 min'] as const) await walk.skip(page, by);
+    await click(page, 'Market hall', 'link');
+    await see(page, 'Market hall: you would be there at 10:40, and the work must be done by 11:00.');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    await walk.startAtTheTap(page);
+    await page.waitForFunction(() => !document.body.innerText.includes('must be done by 11:00'));
+  });
+});

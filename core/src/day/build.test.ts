@@ -4,7 +4,7 @@ import { bottleTables } from '../bottles/index.ts';
 import type { DaySettings, PlannedVisit } from '../plan/index.ts';
 import type { Lab, Point } from '../registers/index.ts';
 import { atWall, minute, wallTime } from '../time/index.ts';
-import { buildDay, driveLasts, proposeDay, sayFault, sayRemedy, tellDay, usualSettings, type DayOf } from './index.ts';
+import { buildDay, driveLasts, fromHere, proposeDay, sayFault, sayRemedy, tellDay, usualSettings, type DayOf } from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const at = (latitude: number, longitude = -31.05) => ({ latitude, longitude });
@@ -149,5 +149,37 @@ describe('a day of a round', () => {
     expect(told.faults).toEqual([]);
     const [back] = told.problem.travel.map((row) => row.at(-1)!);
     expect(told.day.handOver).toBe(told.day.stops[0]!.ends + back!);
+  });
+});
+
+describe('somebody who stands at a point', () => {
+  const of = day(visits);
+  const nine = atWall('2026-11-23', '09:00', zone);
+  const stand = (more: object = {}) =>
+    fromHere(of, settings, { here: idOf(42), after: [idOf(43), idOf(41)], deadlines: [], now: nine, ...more });
+
+  it('is told until when the work may begin: here somebody is there until eleven', () => {
+    const { latest, faults } = stand();
+    expect(faults).toEqual([]);
+    const { works } = buildDay(of, settings);
+    expect(latest).toBe(atWall('2026-11-23', '11:00', zone) - works[1]!.lasts);
+  });
+
+  it('is told earlier where bottles in the cooler must be at the lab', () => {
+    const before = stand().latest!;
+    const deadline = atWall('2026-11-23', '13:00', zone);
+    const { latest } = stand({ deadlines: [deadline] });
+    expect(latest).toBeLessThan(before);
+    // From that minute on they are in time, and a minute later they are not.
+    expect(stand({ deadlines: [deadline], now: latest! }).faults).toEqual([]);
+    expect(stand({ deadlines: [deadline], now: latest! + minute }).latest).toBeNull();
+  });
+
+  it('is told what is lost once it is too late', () => {
+    const late = stand({ now: atWall('2026-11-23', '10:50', zone) });
+    expect(late.latest).toBeNull();
+    expect(late.faults.map(({ code }) => code)).toEqual(['not-let-in']);
+    const cooler = stand({ deadlines: [nine + 30 * minute] });
+    expect(cooler.faults.map((fault) => sayFault(fault, cooler.problem, zone)).join(' ')).toMatch(/cooler must be there by 09:30/);
   });
 });

@@ -8,6 +8,7 @@ export type Fault =
   | { code: 'must-wait'; stop: number; before: number }
   | { code: 'lab-shut' }
   | { code: 'too-late'; arrives: number; closes: number }
+  | { code: 'cooler-late'; arrives: number; by: number }
   | { code: 'too-old'; stop: number; bottle: string; by: number };
 
 /** A day as it would go, and what is wrong with it: nothing where it can be done. */

@@ -6,5 +6,6 @@ export * from './minutes.ts';
 export * from './build.ts';
 export * from './remedies.ts';
 export * from './propose.ts';
+export * from './from-here.ts';
 export * from './words.ts';
 export { mostExact } from './exact.ts';

@@ -38,6 +38,8 @@ export function sayFault(fault: Fault, { stops }: DayProblem, zone: string): str
       return 'The lab does not take these bottles in that day.';
     case 'too-late':
       return `You would be at the lab at ${time(fault.arrives)}; it takes these bottles in until ${time(fault.closes)}.`;
+    case 'cooler-late':
+      return `You would be at the lab at ${time(fault.arrives)}; a bottle in the cooler must be there by ${time(fault.by)}.`;
     case 'too-old':
       return `${fault.bottle} of ${name} would be ${showMinutes(fault.by)} too old at the lab.`;
   }

@@ -1,14 +1,11 @@
 import { mostExact, sayFault, sayRemedy, usualSettings, type DayOf, type DayTold, type Proposal, type Remedy } from '@fonte/core/day';
-import { levelRecord } from '@fonte/core/level';
 import { dayPlanned, DaySettings } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
 import { showDate, showMinutes, wallTime } from '@fonte/core/time';
 import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
-import useSWR from 'swr';
-import { readOrKept } from '../api/kept.ts';
+import { useState } from 'react';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
@@ -19,6 +16,7 @@ import { inBase } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { StopList } from './StopList.tsx';
 import { Timeline } from './Timeline.tsx';
+import { useDayOf } from './useDayOf.ts';
 import { usePlanner } from './usePlanner.ts';
 import './day.css';
 
@@ -41,39 +39,12 @@ const valuesOf = ({ start, speed, roadFactor, lunch }: DaySettings): Values => (
   lunch: typed(lunch, 'min'),
 });
 
-/** The last level at rest of each well of a round, by its point. */
-function useDepths(wells: readonly string[]): ReadonlyMap<string, number> {
-  const { data } = useSWR(['depths', ...wells], () =>
-    Promise.all(
-      wells.map(async (point) => {
-        const levels = await readOrKept(levelRecord, { in: { point } }).catch(() => []);
-        return [point, levels.filter(({ water }) => water === 'static').at(-1)?.depth] as const;
-      }),
-    ),
-  );
-  return useMemo(() => new Map((data ?? []).flatMap(([point, depth]) => (depth === undefined ? [] : [[point, depth] as const]))), [data]);
-}
-
 /** The day of a round, worked backwards from the lab's door: in which order, when, and what will go wrong while it can be helped. */
 export function DayPage() {
-  const { round } = useRound();
-  const { plan, tables, extras } = round;
-  const wells = plan.visits.flatMap(({ point }) => (point.type === 'well' ? [point.id] : []));
-  const depths = useDepths(wells);
+  const of = useDayOf();
   const { data: labs } = useAnswer(registerLists.labs, { query: { limit: 200 } });
-  if (!tables.bottles)
-    return <p role="alert">This copy of Fonte does not have the bottles of this round: the day cannot be worked out here.</p>;
+  if (!of) return <p role="alert">This copy of Fonte does not have the bottles of this round: the day cannot be worked out here.</p>;
   if (!labs) return <Loading what="the labs" />;
-  const of: DayOf = {
-    date: plan.date,
-    zone: plan.zone,
-    code: plan.code,
-    visits: plan.visits,
-    lab: plan.lab,
-    table: tables.bottles,
-    extras,
-    depths,
-  };
   return <Day of={of} labs={labs} />;
 }
 

@@ -3,13 +3,14 @@ import { NavLink } from 'react-router';
 import type { ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from './paths.ts';
-import { usePlaces } from './room.ts';
+import { useNotes, usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
   const { id } = useRound();
   const { point } = visit;
   const places = usePlaces(visit);
+  const notes = useNotes();
   return (
     <header className="stack">
       <div className="row between">
@@ -30,6 +31,9 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
           </NavLink>
         ))}
       </nav>
+      {notes.map(({ name, Note }) => (
+        <Note key={name} visit={visit} />
+      ))}
     </header>
   );
 }

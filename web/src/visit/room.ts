@@ -24,9 +24,16 @@ export interface WebRoom {
   entrance?: { path: string; label: string };
   /** Its places at a visit. */
   places?: (visit: VisitState) => readonly Place[];
+  /** What it says at the head of every page at a point. */
+  note?: ComponentType<{ visit: VisitState }>;
 }
 
 export const RoomsContext = createContext<readonly WebRoom[]>([]);
+
+/** What rooms say at the head of every page at a point. */
+export function useNotes(): { name: string; Note: ComponentType<{ visit: VisitState }> }[] {
+  return useContext(RoomsContext).flatMap(({ name, note }) => (note ? [{ name, Note: note }] : []));
+}
 
 /** The places of a visit, in the order of the work. */
 export function usePlaces(visit: VisitState): Place[] {

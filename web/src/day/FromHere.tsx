@@ -1,0 +1,46 @@
+import { fromHere, sayFault, usualSettings } from '@fonte/core/day';
+import { nextAtVisit, type VisitState } from '@fonte/core/round';
+import { minute, wallTime } from '@fonte/core/time';
+import { Link } from 'react-router';
+import { useRound } from '../book/useRound.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { useNow } from '../time/useNow.ts';
+import { useDayOf } from './useDayOf.ts';
+
+/** So near to the latest moment (ms) it is said louder. */
+const soon = 20 * minute;
+
+/** Whether anything was measured or taken at a visit yet. */
+const isBegun = ({ level, purge, runs, bottles }: VisitState) =>
+  (level?.readings.length ?? 0) > 0 ||
+  (purge?.setUp ?? null) !== null ||
+  runs.length > 0 ||
+  bottles.some(({ filledAt }) => filledAt !== null);
+
+/** Until when the work here may begin, from the lab's door: said before anything is opened, on the day itself. */
+export function FromHere({ visit }: { visit: VisitState }) {
+  const { id, round } = useRound();
+  const now = Math.floor(useNow(15_000) / minute) * minute;
+  const of = useDayOf();
+  const { zone, date, lab } = round.plan;
+  if (!of || !lab || round.givenUp || isBegun(visit) || wallTime(now, zone).date !== date) return null;
+  const after = round.visits.filter((one) => one.id !== visit.id && nextAtVisit(one) !== null).map((one) => one.id);
+  const deadlines = round.bottles.flatMap(({ stage, holding, lost }) => (stage === 'filled' && holding && !lost ? [holding.deadline] : []));
+  const { latest, faults, problem } = fromHere(of, round.day ?? usualSettings, { here: visit.id, after, deadlines, now });
+  const day = <Link to={`/rounds/${id}/day`}>The day</Link>;
+  if (latest === null)
+    return (
+      <div className="finding stop" role="alert">
+        <Mark kind="stop" />
+        {faults.map((fault) => (
+          <p key={JSON.stringify(fault)}>{sayFault(fault, problem, zone)}</p>
+        ))}
+        <p>{day}</p>
+      </div>
+    );
+  return (
+    <p className={latest - now <= soon ? 'strong tone-question' : 'soft'}>
+      Begin here at the latest {wallTime(latest, zone).time}. {day}
+    </p>
+  );
+}
