@@ -144,6 +144,15 @@ describe('a day of a round', () => {
     expect(told.faults.map(({ code }) => code)).toEqual(['nobody-there']);
   });
 
+  it('has an order whatever the register said of two wells at their two visits', () => {
+    const was = (number: number, point: Point, isDirty: boolean) =>
+      visit(number, { ...point, hazards: isDirty ? ['contaminated'] : [] }, []);
+    const turned = [was(51, clean, true), was(52, dirty, true), was(53, clean, false), was(54, dirty, false)];
+    const told = proposeDay(day(turned), settings, []);
+    expect(told.faults).toEqual([]);
+    expect(told.day.order).toHaveLength(4);
+  });
+
   it('without a lab ends where it began, by the evening', () => {
     const told = proposeDay(day([visit(43, clean, [])], { lab: null }), { ...settings, from: at(36.51) }, []);
     expect(told.faults).toEqual([]);

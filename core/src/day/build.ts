@@ -65,14 +65,17 @@ function intakeOf({ date, zone, lab }: DayOf, works: readonly StopWork[]): Span[
   return from <= to ? [{ from, to }] : [];
 }
 
-const isDirty = ({ hazards = [] }: Point) => hazards.includes('contaminated');
+/** Wells that are known to be contaminated: at one visit it stands in the register is enough. */
+const dirtyWells = (visits: readonly PlannedVisit[]): ReadonlySet<string> =>
+  new Set(visits.flatMap(({ point: { id, type, hazards = [] } }) => (type === 'well' && hazards.includes('contaminated') ? [id] : [])));
 
 /** Visits that come before one: earlier ones of its point, and of wells the clean ones before what is contaminated. */
 function before(visits: readonly PlannedVisit[], at: number): number[] {
   const { point } = visits[at]!;
+  const dirty = dirtyWells(visits);
   return visits.flatMap((other, number) => {
     const isEarlier = other.point.id === point.id && number < at;
-    const isCleaner = point.type === 'well' && other.point.type === 'well' && isDirty(point) && !isDirty(other.point);
+    const isCleaner = dirty.has(point.id) && other.point.type === 'well' && !dirty.has(other.point.id);
     return isEarlier || isCleaner ? [number] : [];
   });
 }
@@ -100,7 +103,9 @@ export function buildDay(of: DayOf, settings: DaySettings): BuiltDay {
     after: before(visits, number),
   }));
   const home = settings.from ?? lab?.position;
-  const places = [...visits.map(({ point }) => point.position), home, lab?.position ?? home];
+  // Where nothing is brought to the lab the day ends where it began.
+  const isBrought = works.some(({ bottles }) => bottles.length > 0);
+  const places = [...visits.map(({ point }) => point.position), home, (isBrought ? lab?.position : undefined) ?? home];
   const travel = places.map((from, row) => places.map((to, column) => (row === column ? 0 : driveLasts(from, to, settings))));
   const [opens, closes] = usual.noon;
   const lunch = settings.lunch ? { from: atWall(date, opens, zone), to: atWall(date, closes, zone), lasts: settings.lunch * 1000 } : null;

@@ -97,29 +97,24 @@ function settle(problem: DayProblem, from: readonly number[], earliest: readonly
   return { order, cost };
 }
 
-/** An order to begin with: each stop where it costs least, those that must come first before the others. */
+/** An order to begin with: one stop after the other where it costs least, those whose hours end first before the others. */
 function insertAll(problem: DayProblem, earliest: readonly number[]): number[] {
   const { stops } = problem;
-  let order: number[] = [];
+  const closes = stops.map(({ windows }) => (windows.length === 0 ? Infinity : Math.max(...windows.map(({ to }) => to))));
   const left = new Set(stops.keys());
+  let order: number[] = [];
   while (left.size > 0) {
     const ready = [...left].filter((number) => stops[number]!.after.every((before) => !left.has(before)));
-    let best: { order: number[]; cost: Cost; number: number } | null = null;
-    for (const number of ready)
-      for (let to = 0; to <= order.length; to += 1) {
-        const candidate = [...order.slice(0, to), number, ...order.slice(to)];
-        if (
-          !isInOrder(
-            { ...problem, stops: stops.map((stop, index) => (candidate.includes(index) ? stop : { ...stop, after: [] })) },
-            candidate,
-          )
-        )
-          continue;
-        const cost = weigh(problem, candidate, earliest);
-        if (!best || isLess(cost, best.cost)) best = { order: candidate, cost, number };
-      }
+    const next = ready.reduce((first, number) => (closes[number]! < closes[first]! ? number : first));
+    const from = Math.max(-1, ...stops[next]!.after.map((before) => order.indexOf(before))) + 1;
+    let best: { order: number[]; cost: Cost } | null = null;
+    for (let to = from; to <= order.length; to += 1) {
+      const candidate = [...order.slice(0, to), next, ...order.slice(to)];
+      const cost = weigh(problem, candidate, earliest);
+      if (!best || isLess(cost, best.cost)) best = { order: candidate, cost };
+    }
     order = best!.order;
-    left.delete(best!.number);
+    left.delete(next);
   }
   return order;
 }

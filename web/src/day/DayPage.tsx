@@ -1,8 +1,7 @@
-import { mostExact, sayFault, sayRemedy, usualSettings, type DayOf, type DayTold, type Proposal, type Remedy } from '@fonte/core/day';
+import { usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/core/day';
 import { dayPlanned, DaySettings } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
-import { showDate, showMinutes, wallTime } from '@fonte/core/time';
 import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -12,12 +11,14 @@ import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase } from '../form/values.ts';
+import { inBase, type Read } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { Remedies } from './Remedies.tsx';
 import { StopList } from './StopList.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useDayOf } from './useDayOf.ts';
 import { usePlanner } from './usePlanner.ts';
+import { compare, sayBest, Verdict } from './Verdict.tsx';
 import './day.css';
 
 interface Values {
@@ -25,6 +26,7 @@ interface Values {
   speed: Typed;
   roadFactor: Typed;
   lunch: Typed;
+  from: { latitude: Typed; longitude: Typed };
 }
 
 const typed = (value: number | undefined, unit: UnitId, digits = 0): Typed => ({
@@ -32,12 +34,20 @@ const typed = (value: number | undefined, unit: UnitId, digits = 0): Typed => ({
   unit,
 });
 
-const valuesOf = ({ start, speed, roadFactor, lunch }: DaySettings): Values => ({
+const valuesOf = ({ start, speed, roadFactor, lunch, from }: DaySettings): Values => ({
   start,
   speed: typed(speed, 'km/h'),
   roadFactor: typed(roadFactor, '1', 2),
   lunch: typed(lunch, 'min'),
+  from: { latitude: typed(from?.latitude, 'deg', 6), longitude: typed(from?.longitude, 'deg', 6) },
 });
+
+/** The settings that are typed, and what is no number among them. */
+function read(values: Values): Read {
+  const { value, problems } = inBase(values);
+  const { from, ...rest } = value as { from?: object };
+  return { value: { ...rest, ...(from && Object.keys(from).length > 0 ? { from } : {}) }, problems };
+}
 
 /** The day of a round, worked backwards from the lab's door: in which order, when, and what will go wrong while it can be helped. */
 export function DayPage() {
@@ -47,6 +57,9 @@ export function DayPage() {
   if (!labs) return <Loading what="the labs" />;
   return <Day of={of} labs={labs} />;
 }
+
+/** The visits of a day in its order. */
+const orderOf = ({ day, problem }: DayTold): string[] => day.order.map((stop) => problem.stops[stop]!.id);
 
 function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }) {
   const { id, round, append } = useRound();
@@ -62,17 +75,17 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
     initial: valuesOf(begun),
     schema: dayPlanned.payload,
     read: (values) => {
-      const { value, problems } = inBase(values);
-      return { value: { ...(value as object), ...(begun.from ? { from: begun.from } : {}), order: told ? orderOf(told) : [] }, problems };
+      const { value, problems } = read(values);
+      return { value: { ...(value as object), order: told ? orderOf(told) : [] }, problems };
     },
     write: (payload, { id: entry, kept }) =>
       append(dayPlanned, payload, { id: entry, kept: () => (kept(), setSettings(payload), setOrder(payload.order)) }),
     next: (values) => values,
   });
   const settle = () => {
-    const { value, problems } = inBase(form.values);
-    const read = DaySettings.safeParse({ ...(value as object), ...(begun.from ? { from: begun.from } : {}) });
-    if (problems.length === 0 && read.success && JSON.stringify(read.data) !== JSON.stringify(settings)) setSettings(read.data);
+    const { value, problems } = read(form.values);
+    const parsed = DaySettings.safeParse(value);
+    if (problems.length === 0 && parsed.success && JSON.stringify(parsed.data) !== JSON.stringify(settings)) setSettings(parsed.data);
   };
 
   if (error) return <Failed error={error} />;
@@ -135,86 +148,12 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
               <Field name="speed" />
               <Field name="roadFactor" />
               <Field name="lunch" hint="Between 11:30 and 14:00" />
+              <Field name={['from', 'latitude']} label="Start: latitude" hint="Empty: at the lab’s door" />
+              <Field name={['from', 'longitude']} label="Start: longitude" />
             </div>
           </EntryForm>
         </div>
       </div>
     </>
-  );
-}
-
-/** The visits of a day in its order. */
-const orderOf = ({ day, problem }: DayTold): string[] => day.order.map((stop) => problem.stops[stop]!.id);
-
-/** The day in one sentence. */
-function Verdict({ told, of, isOwn }: { told: DayTold; of: DayOf; isOwn: boolean }) {
-  const { day, faults, latestStart, problem } = told;
-  // Of many stops not every order was weighed: that none was found proves nothing.
-  const cannot = isOwn
-    ? 'It cannot be done in this order'
-    : problem.stops.length <= mostExact
-      ? 'This day cannot be done'
-      : 'No order was found that can be done';
-  const time = (moment: number) => wallTime(moment, of.zone).time;
-  const where = of.lab ? 'At the lab' : 'Back';
-  return (
-    <header className="stack">
-      <p className="soft">{showDate(of.date)}</p>
-      <h1 className={`word ${faults.length > 0 ? 'tone-stop' : ''}`}>
-        {faults.length > 0 && <Mark kind="stop" />}
-        {faults.length > 0 ? cannot : `${where} at ${time(day.handOver)}`}
-      </h1>
-      {faults.length > 0 ? (
-        <ul className="day-faults">
-          {faults.map((fault) => (
-            <li key={JSON.stringify(fault)}>{sayFault(fault, problem, of.zone)}</li>
-          ))}
-        </ul>
-      ) : (
-        <p>
-          Set out at {time(day.leaves)}
-          {latestStart !== null && latestStart > day.leaves ? `, at the latest at ${time(latestStart)}` : ''}.
-        </p>
-      )}
-    </header>
-  );
-}
-
-function sayBest({ isBest, day, bound }: Proposal): string {
-  if (isBest) return 'No order is at the lab earlier: all were weighed.';
-  const apart = bound === null ? null : day.handOver - bound;
-  return apart === null ? '' : `No order is at the lab more than ${showMinutes(apart)} earlier.`;
-}
-
-function compare(own: DayTold, proposal: Proposal, zone: string): string {
-  if (proposal.faults.length > 0) return 'This is your order. No order was found that can be done.';
-  const later = own.day.handOver - proposal.day.handOver;
-  const at = wallTime(proposal.day.handOver, zone).time;
-  return own.faults.length > 0 || later > 0
-    ? `This is your order. The proposed one is at the lab at ${at}${own.faults.length > 0 ? '' : `, ${showMinutes(later)} earlier`}.`
-    : 'This is your order. It is at the lab as early as the proposed one.';
-}
-
-/** What would help, each tried before it is said. What this page can do is a button; the rest is done elsewhere. */
-function Remedies({ remedies, zone, take }: { remedies: readonly Remedy[]; zone: string; take: (remedy: Remedy) => void }) {
-  if (remedies.length === 0)
-    return <p className="panel">Nothing that was tried helps: an earlier start, another lab, another day, a point less.</p>;
-  return (
-    <section className="panel stack" aria-label="What would help">
-      <h2>What would help</h2>
-      <ul className="day-remedies">
-        {remedies.map((remedy) => (
-          <li key={JSON.stringify(remedy)}>
-            {remedy.code === 'start-earlier' || remedy.code === 'no-lunch' ? (
-              <Button size="large" onClick={() => take(remedy)}>
-                {sayRemedy(remedy, zone)}
-              </Button>
-            ) : (
-              sayRemedy(remedy, zone)
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
