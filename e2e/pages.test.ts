@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick, type, overflow } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -71,6 +71,31 @@ describe.sequential('the other pages', () => {
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Register it');
     await see(page, 'Bottom 12.00 m, screen 8.00 m to 11.50 m below ground, inside 103.0 mm');
+  });
+
+  it('show all points in a list and on a map, sought by what one knows of them', async () => {
+    await open('/points/map', '7 points');
+    await page.waitForSelector('.point-map .point-mark');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await type(page, 'Find a point', 'lomba mw2');
+    await see(page, '1 of 7 points');
+    await page.click('.point-map .point-mark');
+    await see(page, 'Tannery 2, yard, MW2, Lomba Velha. Monitoring well. Open');
+    await type(page, 'Find a point', ' ');
+    await option(page, 'Kinds', 'Spring');
+    await see(page, '1 of 7 points');
+    await see(page, 'Public spring');
+    await option(page, 'Kinds', 'House tap');
+    await see(page, '3 of 7 points');
+    await choose(page, 'State', 'Out of use');
+    await see(page, 'No point is found by this.');
+    await choose(page, 'State', 'All');
+    expect(await overflow(page)).toBe(0);
+    await page.setViewport({ width: phone.width, height: phone.height });
+    await choose(page, 'Show', 'Map');
+    await page.waitForSelector('.point-map .point-mark');
+    expect(await shows(page, 'House tap')).toBe(true);
+    await page.setViewport(desk);
   });
 
   it('show levels through time, in the chosen units', async () => {

@@ -7,3 +7,4 @@ export * from './lab.ts';
 export * from './things.ts';
 export * from './words.ts';
 export * from './endpoints.ts';
+export * from './places.ts';

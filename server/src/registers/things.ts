@@ -1,4 +1,4 @@
-import type { RegisterName } from '@fonte/core/registers';
+import { placeOf, type Point, type PointPlace, type RegisterName } from '@fonte/core/registers';
 import type { Store } from '../store/index.ts';
 import type { ThingRow } from './tables.ts';
 
@@ -28,4 +28,10 @@ export async function listThings(store: Store, register: RegisterName, { search 
     values,
   );
   return `[${rows.map((row) => row.data).join(',')}]`;
+}
+
+/** All points in short, by name. */
+export async function listPlaces(store: Store): Promise<PointPlace[]> {
+  const rows = await store.read<Pick<ThingRow, 'data'>[]>(`SELECT data FROM things WHERE register = 'points' ORDER BY name, book`);
+  return rows.map(({ data }) => placeOf(JSON.parse(data) as Point));
 }

@@ -1,7 +1,16 @@
 import type { BookEntry, Entry } from '@fonte/core/book';
 import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
 import { codeAlone } from '@fonte/core/plan';
-import { registered, registerLists, registerNames, registerOf, type RegisterName } from '@fonte/core/registers';
+import {
+  placeOf,
+  pointPlaces,
+  registered,
+  registerLists,
+  registerNames,
+  registerOf,
+  type Point,
+  type RegisterName,
+} from '@fonte/core/registers';
 import {
   findFreeCode,
   fold,
@@ -110,6 +119,7 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
     return { code: codeAlone(date, taken, (await ownDevice()).id) };
   }),
   local(levelRecord, ({ in: { point } }) => levels(point)),
+  local(pointPlaces, async () => ((await keptThings('points')) as Point[]).map(placeOf)),
   ...registerNames.flatMap((name) => [
     local(registerLists[name], async (question) => (await page(name, question)) as never),
     local(registered[name], async ({ in: { id } }) => {

@@ -27,7 +27,11 @@ export function PointsPage() {
   if (!data) return <Loading what="the register" />;
   return (
     <>
-      <RegisterHead register="points" />
+      <RegisterHead register="points">
+        <p>
+          <Link to="/points/map">All of them in a list and on a map</Link>
+        </p>
+      </RegisterHead>
       {(data.length > 8 || search !== '') && (
         <Input
           allowClear

@@ -5,6 +5,7 @@ export const registersRoom: WebRoom = {
   entrance: { path: '/points', label: 'Points' },
   pages: [
     { path: '/points', page: async () => (await import('./PointsPage.tsx')).PointsPage },
+    { path: '/points/map', page: async () => (await import('./map/MapPage.tsx')).MapPage },
     { path: '/points/new', page: async () => (await import('./PointForm.tsx')).PointPage },
     { path: '/points/:thing/edit', page: async () => (await import('./PointForm.tsx')).PointPage },
     { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
