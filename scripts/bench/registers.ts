@@ -1,8 +1,9 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import type { WellPoint } from '@fonte/core/registers';
+import { desk, openBrowser, type } from '../../e2e/browser.ts';
 import { root, start } from '../../e2e/harness.ts';
-import { median, inTurn, record, timed } from './measure.ts';
+import { median, inTurn, quantile, record, timed } from './measure.ts';
 import { bareInserts, cookieIn, fill, freshFile, longBook, planned, registered, scene, sealed } from './scene.ts';
 
 let cookie = '';
@@ -68,7 +69,41 @@ export async function register(): Promise<void> {
     for (let time = 0; time < 15; time += 1) lists.push(await timed(() => get(`${server.address}/api/points?${query}`)));
     record(`list of 10,000 points over HTTP: ${what}, median of 15`, median(lists), 'ms', 100);
   }
+  await onMap(server.address);
   await server.stop();
+}
+
+/** All of them in Chromium, in a list and on a map: until a row and a mark stand, until a search is answered, and how evenly it scrolls. */
+async function onMap(address: string): Promise<void> {
+  const browser = await openBrowser();
+  const page = await browser.newPage();
+  await page.setViewport(desk);
+  const [name, value] = cookie.split('=') as [string, string];
+  await browser.setCookie({ name, value, domain: new URL(address).hostname, path: '/', httpOnly: true });
+  const from = performance.now();
+  await page.goto(`${address}/points/map`);
+  await page.waitForSelector('.places-list .ant-table-row');
+  record('list of 10,000 points in Chromium: first row', performance.now() - from, 'ms', 3000);
+  await page.waitForSelector('.point-map .leaflet-marker-icon');
+  record('the same: first mark on the map', performance.now() - from, 'ms', 4000);
+  const asked = performance.now();
+  await type(page, 'Find a point', 'well 99');
+  await page.waitForFunction(() => /^\d+ of/.test(document.querySelector('main [role=status]')?.textContent ?? ''));
+  record('a search among them, typed and answered', performance.now() - asked, 'ms', 1000);
+  const frames = await page.evaluate(async () => {
+    const list = document.querySelector('.ant-table-tbody-virtual-holder')!;
+    const gaps: number[] = [];
+    let last = performance.now();
+    for (let frame = 0; frame < 60; frame += 1) {
+      list.scrollTop += 120;
+      await new Promise(requestAnimationFrame);
+      gaps.push(performance.now() - last);
+      last = performance.now();
+    }
+    return gaps;
+  });
+  record('scrolling the list: the slowest of 60 frames but three', quantile(frames, 0.95), 'ms', 50);
+  await browser.close();
 }
 
 /** Peak memory in MB and seconds of one of the commands, in a process of its own. */

@@ -119,7 +119,10 @@ export function planned(
 export function registered(number: number): Entry {
   const id = newId(morning);
   const code = `W${number.toString(36).toUpperCase().padStart(4, '0')}`;
-  const point: WellPoint = { ...wellPoint, id, code, name: `Well ${number}` };
+  // Over some tens of kilometres, in a spiral that crowds in the middle.
+  const [turn, away] = [number * 2.4, 0.002 * Math.sqrt(number)];
+  const position = { latitude: 36.53 + away * Math.sin(turn), longitude: -31.07 + away * Math.cos(turn) };
+  const point: WellPoint = { ...wellPoint, id, code, name: `Well ${number}`, position, zone: `Zone ${number % 12}` };
   return writeEntry(pen(id, coordinator.id), pointRegistered, point);
 }
 

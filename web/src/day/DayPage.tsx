@@ -4,7 +4,7 @@ import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
 import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
@@ -88,6 +88,10 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
     if (problems.length === 0 && parsed.success && JSON.stringify(parsed.data) !== JSON.stringify(settings)) setSettings(parsed.data);
   };
 
+  // What was typed before a reload is planned by as well.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  useEffect(settle, []);
+
   if (error) return <Failed error={error} />;
   if (!told) return <Loading what="the day: the orders are weighed" />;
   const move = (from: number, to: number) => {
@@ -141,9 +145,10 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
             of={form}
             submit={round.day ? 'Write the order down anew' : 'Write the order down'}
             className="panel stack"
-            enter="moves-on"
+            enter="nothing"
+            disabled={isWeighing}
           >
-            <div className="form-grid" onBlur={settle}>
+            <div className="form-grid" onBlur={settle} onKeyDown={({ key }) => key === 'Enter' && settle()}>
               <Field name="start" placeholder="08:00" />
               <Field name="speed" />
               <Field name="roadFactor" />

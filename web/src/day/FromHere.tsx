@@ -3,6 +3,7 @@ import { nextAtVisit, type VisitState } from '@fonte/core/round';
 import { minute, wallTime } from '@fonte/core/time';
 import { Link } from 'react-router';
 import { useRound } from '../book/useRound.ts';
+import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useDayOf } from './useDayOf.ts';
@@ -19,6 +20,11 @@ const isBegun = ({ level, purge, runs, bottles }: VisitState) =>
 
 /** Until when the work here may begin, from the lab's door: said before anything is opened, on the day itself. */
 export function FromHere({ visit }: { visit: VisitState }) {
+  // Whoever has one kit at home drives nowhere.
+  return useSession().me.scope ? null : <OnTheWay visit={visit} />;
+}
+
+function OnTheWay({ visit }: { visit: VisitState }) {
   const { id, round } = useRound();
   const now = Math.floor(useNow(15_000) / minute) * minute;
   const of = useDayOf();

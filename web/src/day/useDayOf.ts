@@ -7,13 +7,17 @@ import { useRound } from '../book/useRound.ts';
 
 /** The last level at rest of each well of a round, by its point. */
 function useDepths(wells: readonly string[]): ReadonlyMap<string, number> {
-  const { data } = useSWR(['depths', ...wells], () =>
-    Promise.all(
-      wells.map(async (point) => {
-        const levels = await readOrKept(levelRecord, { in: { point } }).catch(() => []);
-        return [point, levels.filter(({ water }) => water === 'static').at(-1)?.depth] as const;
-      }),
-    ),
+  const { data } = useSWR(
+    ['depths', ...wells],
+    () =>
+      Promise.all(
+        wells.map(async (point) => {
+          const levels = await readOrKept(levelRecord, { in: { point } }).catch(() => []);
+          return [point, levels.filter(({ water }) => water === 'static').at(-1)?.depth] as const;
+        }),
+      ),
+    // The record hardly changes within a day, and a purge's minutes do not hang on millimetres.
+    { revalidateOnFocus: false, revalidateOnReconnect: false, dedupingInterval: 600_000 },
   );
   return useMemo(() => new Map((data ?? []).flatMap(([point, depth]) => (depth === undefined ? [] : [[point, depth] as const]))), [data]);
 }

@@ -25,7 +25,7 @@ export interface Planned {
 /** The best order of a day, and beside it the one that a person gave it, timed at once. */
 export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[], order: readonly string[] | null): Planned {
   const key = JSON.stringify([of.date, of.code, of.visits, of.extras, of.lab, [...of.depths], settings, labs.map(({ id }) => id)]);
-  const { data, error, isLoading } = useSWR(['day', key], () => planner().propose(of, settings, labs), {
+  const { data, error, isValidating } = useSWR(['day', key], () => planner().propose(of, settings, labs), {
     revalidateOnFocus: false,
     revalidateOnReconnect: false,
     keepPreviousData: true,
@@ -33,5 +33,5 @@ export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[
   // By what it is made of: a round is folded anew all the time.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const own = useMemo(() => (order ? tellDay(of, settings, order) : null), [key, order?.join()]);
-  return { proposal: data, own, isWeighing: isLoading, error };
+  return { proposal: data, own, isWeighing: isValidating, error };
 }
