@@ -89,7 +89,10 @@ async function typeOnce(page: Page, label: string, text: string): Promise<void> 
   await field.click({ count: 3 });
   await field.press('Backspace');
   // In one piece, as from a keyboard that completes words; key by key the sets of a purge are typed.
+  const before = await field.evaluate((one) => (one as HTMLInputElement).value);
   await page.keyboard.sendCharacter(text);
+  const after = await field.evaluate((one) => one.isConnected && (one as HTMLInputElement).value);
+  if (after === false || (after === before && after.toLowerCase() !== text.toLowerCase())) throw new Error(`${label}: not clickable yet`);
 }
 
 /** Ticks the box with this text beside it. */
@@ -118,7 +121,13 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
     group,
     option,
   );
-  await (found as unknown as { asElement: () => { click: () => Promise<void> } }).asElement().click();
+  const segment = found as unknown as ElementHandle<HTMLLabelElement>;
+  await segment.click();
+  // The page may move under the finger, as an error goes; where the choice is made, it may be gone as well.
+  const isChosen = (one: HTMLLabelElement) => !one.isConnected || one.classList.contains('ant-segmented-item-selected');
+  await page
+    .waitForFunction(isChosen, { timeout: 2000, polling }, segment)
+    .catch(() => Promise.reject(new Error(`“${option}” of “${group}”: not clickable yet`)));
 }
 
 /** Chooses from the list with this accessible name what contains a text. */

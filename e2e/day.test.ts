@@ -121,6 +121,7 @@ describe.sequential('somebody who stands at a point on the day itself', () => {
     await page.goto(page.url().replace(/\/at\/.*/, ''));
     await click(page, 'Tannery 3, downstream', 'link');
     await see(page, 'Begin here at the latest');
+    await see(page, 'Caution: Contaminated water.');
     await page.goBack();
     for (const by of ['1 h', '10 min', '10 min'] as const) await walk.skip(page, by);
     await click(page, 'Market hall', 'link');

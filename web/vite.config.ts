@@ -37,5 +37,22 @@ export default defineConfig({
     port: 5180, // The server compares Origin and Host: both stay the page's own.
     proxy: { '/api': { target: process.env['FONTE_API'] ?? 'http://127.0.0.1:4180', changeOrigin: false } },
   },
-  build: { target: 'es2022', chunkSizeWarningLimit: 1200 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 1200,
+    rolldownOptions: {
+      output: {
+        // What every page needs comes in few pieces: a weak signal pays for each request.
+        codeSplitting: {
+          groups: [
+            {
+              name: 'ground',
+              test: /node_modules[\\/](react|react-dom|scheduler|react-router|swr|zod|@noble|dequal|use-sync-external-store)[\\/]/,
+            },
+            { name: 'core', test: /core[\\/]src[\\/](schemas|endpoints|roles|findings|book|units|access|editions|time|registers)[\\/]/ },
+          ],
+        },
+      },
+    },
+  },
 });

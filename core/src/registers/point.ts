@@ -3,7 +3,7 @@ import { entryKind, Id } from '../book/index.ts';
 import { field } from '../roles/index.ts';
 import { Contact, Siting } from './contact.ts';
 import { Position } from './position.ts';
-import { hazards } from './tables/hazards.ts';
+import { hazards, type HazardRow } from './tables/hazards.ts';
 import { pointKinds } from './tables/point-kinds.ts';
 
 const metres = z.number().finite();
@@ -73,7 +73,7 @@ export const pointKind = (kind: PointKind) => pointKinds[kind];
 
 export type HazardId = keyof typeof hazards;
 export const hazardIds = Object.keys(hazards) as [HazardId, ...HazardId[]];
-export const hazard = (id: HazardId) => hazards[id];
+export const hazard = (id: HazardId): HazardRow => hazards[id];
 
 const first = {
   /** The point's own book. */

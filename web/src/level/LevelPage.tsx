@@ -25,7 +25,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
-import { WellCautions } from '../visit/WellCautions.tsx';
+import { Cautions } from '../visit/Cautions.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
@@ -143,7 +143,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               )}
             </section>
           )}
-          {!agreed && <WellCautions point={point} at="level" />}
+          {!agreed && <Cautions point={point} at="level" />}
           <EntryForm of={entry} submit="Write it down" tone={agreed ? 'default' : 'primary'} className="stack">
             <Field
               name="depth"

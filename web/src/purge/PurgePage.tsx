@@ -4,7 +4,7 @@ import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
-import { WellCautions } from '../visit/WellCautions.tsx';
+import { Cautions } from '../visit/Cautions.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
@@ -49,7 +49,7 @@ function PurgeAt({ visit }: { visit: VisitState }) {
           )}
         </div>
         <div className="ask">
-          {!purge.ended && <WellCautions point={point} at="purge" />}
+          {!purge.ended && <Cautions point={point} at="purge" />}
           {purge.setUp ? <Purging visit={visit} point={point} purge={purge} /> : <SetUpForm visit={visit} point={point} />}
         </div>
       </div>

@@ -10,6 +10,7 @@ import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
+import { Cautions } from '../visit/Cautions.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
@@ -107,6 +108,7 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
             : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
       <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>
+      <Cautions point={visit.point} at="tap" />
       <Said say={say} />
       <May do={runStarted}>
         <Button
