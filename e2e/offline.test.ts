@@ -109,7 +109,10 @@ describe.sequential('a day without signal', () => {
     await see(page, 'none of the open rounds is on this device');
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Fetch what is missing');
-    await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Ready to go without signal', { timeout: 60_000 });
+    await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Ready to go without signal', {
+      timeout: 60_000,
+      polling: 200,
+    });
     await see(page, '2 points, 1 lab');
   });
 
@@ -293,7 +296,7 @@ describe.sequential('a day without signal', () => {
     const count = await page.evaluate(() => Number(/(\d+) entries are only/.exec(document.body.innerText)![1]));
     server = await start({ what: 'server', database: server.database, env: { FONTE_PORT: new URL(server.address).port } });
     await page.reload();
-    await page.waitForFunction(() => /Nothing is only|Your name/.test(document.body.innerText), { timeout: 60_000 });
+    await page.waitForFunction(() => /Nothing is only|Your name/.test(document.body.innerText), { timeout: 60_000, polling: 200 });
     // A browser that was killed soon after signing in has lost its cookie: it says so, and what was written waits.
     if (await shows(page, 'Your name')) {
       await see(page, 'are only on this device. Nothing is lost');

@@ -154,7 +154,7 @@ describe.sequential('two people who share a tablet', () => {
     await walk.readLevel(tablet, '7.401');
     await see(tablet, '1 entry only on this device');
     await tablet.setOfflineMode(false);
-    await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
+    await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });
     expect((await inBook(round)).at(-1)).toMatchObject({ kind: 'level-read', author: ines.id });
     await tablet.reload({ waitUntil: 'domcontentloaded' });
     await click(tablet, 'IF');
@@ -188,7 +188,7 @@ describe.sequential('two people who share a tablet', () => {
     await see(tablet, '1 entry is only on this device. Nothing is lost');
     await comeIn(tablet, 'Inês Faria', secrets.ines);
     const last = async () => (await inBook(round)).at(-1);
-    await expect.poll(last, { timeout: 20_000 }).toMatchObject({ author: ines.id, payload: { depth: { text: '7.399' } } });
+    await expect.poll(last, { timeout: 30_000 }).toMatchObject({ author: ines.id, payload: { depth: { text: '7.399' } } });
     await elsewhere.close();
   });
 });
@@ -215,7 +215,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     await Promise.all([tablet.setOfflineMode(false), phoneOfRui.setOfflineMode(false)]);
     for (const page of [tablet, phoneOfRui]) {
       await page.bringToFront();
-      await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
+      await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });
       await page.goto(`${address}/rounds/${round}/book`, { waitUntil: 'domcontentloaded' });
       await see(page, 'storm from the west');
       await see(page, '7.411');
@@ -369,15 +369,21 @@ describe.sequential('a coordinator', () => {
     await type(phoneOfRui, 'Why', 'left on the ferry');
     await click(phoneOfRui, 'It is lost');
     await see(phoneOfRui, 'Lost since');
+    await tablet.bringToFront();
     await tablet.setOfflineMode(false);
     await see(tablet, '1 entry is only on this device. Nothing is lost');
     await comeIn(tablet, 'Inês Faria', secrets.ines);
-    await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 20_000 });
+    await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });
     await tablet.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(tablet, 'It came from a device that was reported lost.');
     await click(tablet, 'It holds');
     await type(tablet, 'Why', 'she has the tablet again');
     await click(tablet, 'It holds as it stands');
-    await tablet.waitForFunction(() => !document.body.innerText.includes('reported lost.'), { timeout: 15_000 });
+    await tablet.waitForFunction(() => !document.body.innerText.includes('reported lost.'), { timeout: 15_000, polling: 200 });
+    // The server is of the same mind.
+    await walk.handedIn(tablet);
+    await tablet.reload({ waitUntil: 'domcontentloaded' });
+    await see(tablet, 'Points and analyses');
+    expect(await shows(tablet, 'reported lost.')).toBe(false);
   });
 });

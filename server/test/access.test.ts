@@ -1,7 +1,7 @@
 import { proofText, sessionLasts, type Account, type Session } from '@fonte/core/access';
 import { newId, signEntry, writeEntry, type BookEntry, type Entry } from '@fonte/core/book';
 import { levelRead } from '@fonte/core/level';
-import { judgedAnew, roundGivenUp } from '@fonte/core/plan';
+import { analysisAdded, judgedAnew, roundGivenUp } from '@fonte/core/plan';
 import { personRegistered, type Device, type Person } from '@fonte/core/registers';
 import { roles, server as serverId, type Role } from '@fonte/core/roles';
 import { allKinds } from '@fonte/core/round';
@@ -187,6 +187,14 @@ describe('a lost device', () => {
     const [taken] = ((await boss.post('/api/entries').send({ entries: [correction] })).body as { results: { aside: null }[] }).results;
     expect(taken).toMatchObject({ status: 201, aside: null });
     expect((await at.books.round(at.script.book)).visits[0]!.level!.readings).toHaveLength(2);
+    // Also of a kind in whose place nothing else may be put.
+    const added = signed(at.script.atTap(analysisAdded, { analysis: 'nutrients' }));
+    await boss.post('/api/entries').send({ entries: [added] });
+    const so = { ...at.script.strike(added, 'she said so'), author: coordinator.id, device: tablet };
+    const word = signed({ ...so, payload: { ...(so.payload as object), instead: { holds: true } } });
+    const [heard] = ((await boss.post('/api/entries').send({ entries: [word] })).body as { results: { aside: null }[] }).results;
+    expect(heard).toMatchObject({ status: 201, aside: null });
+    expect((await at.books.round(at.script.book)).visits.flatMap(({ analyses }) => analyses)).toContain('nutrients');
     // Nobody doubts the first one.
     const needless = { ...at.script.strike(before, 'to be sure'), author: coordinator.id, device: tablet };
     const odd = signed({ ...needless, payload: { ...(needless.payload as object), instead: { holds: true } } });

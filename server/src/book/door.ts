@@ -66,6 +66,8 @@ function parseStruck(entry: Entry, payload: unknown): unknown {
   if (!target) throw refuse(422, 'unknown-kind', 'payload.kind', `“${correction.kind}” is no kind of entry here.`);
   const { instead } = correction;
   if (!instead) return payload;
+  // That it holds puts nothing else in its place, whatever may be put there.
+  if (instead.holds && Object.keys(instead).length === 1) return payload;
   if (target.correction !== 'replace')
     throw refuse(403, 'forbidden', 'payload.instead', sayMisfit({ code: 'only-struck', field: '', data: { title: target.title } }));
   if (instead.payload === undefined) return payload;
