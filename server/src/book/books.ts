@@ -10,7 +10,7 @@ import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, parseEntry } from './door.ts';
 import { StagedRegistry, type Remembered } from './registry.ts';
-import { commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
+import { idIn, commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
 import { takeWordsAway } from './unreadable.ts';
 import { asideIn, emptyView, readView, type BookView } from './view.ts';
 
@@ -240,12 +240,6 @@ export class Books {
     ]);
     return more.length === 0 ? known : readView(this.derivation, known.book, await loadEntries(this.store, known.book));
   }
-}
-
-/** The id that something sent claims to have; none where it is no id. */
-function idIn(sent: unknown): string[] {
-  const id = (sent as { id?: unknown } | null)?.id;
-  return typeof id === 'string' && id.length === 36 ? [id] : [];
 }
 
 /** What the server signs its own entries with. */

@@ -70,3 +70,9 @@ export async function commit(store: Store, stage: Stage): Promise<Map<string, Bo
   });
   return views;
 }
+
+/** The id that something sent claims to have; none where it is no id. */
+export function idIn(sent: unknown): string[] {
+  const id = (sent as { id?: unknown } | null)?.id;
+  return typeof id === 'string' && id.length === 36 ? [id] : [];
+}

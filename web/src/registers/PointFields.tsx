@@ -1,0 +1,167 @@
+import { disinfections, hazard, hazardIds, registerLists, sources, waters } from '@fonte/core/registers';
+import { pipe, pipeIds } from '@fonte/core/purge';
+import { Checkbox, Input, Select } from 'antd';
+import { useAnswer } from '../api/useAnswer.ts';
+import { Field } from '../form/Field.tsx';
+import { RowList } from '../form/RowList.tsx';
+import { DayInput } from '../time/DayInput.tsx';
+import { emptyContact, emptyMark } from './pointValues.ts';
+import { TimeInput } from './TimeInput.tsx';
+import { weekdaysInShort } from './weekdays.ts';
+
+export function WellFields() {
+  return (
+    <>
+      <section className="stack">
+        <h2>Measuring points</h2>
+        <p className="soft">Elevation and height may stay empty where they are not known.</p>
+        <RowList name={['well', 'measuringPoints']} one="mark" add="One more mark" fresh={emptyMark} least={1}>
+          {(row) => (
+            <>
+              <Field name={[row, 'name']} />
+              <Field name={[row, 'elevation']} />
+              <Field name={[row, 'stickUp']} />
+            </>
+          )}
+        </RowList>
+      </section>
+      <section className="stack">
+        <h2>How it is built</h2>
+        <p className="soft">Leave empty what is not known. It is asked for where it is needed.</p>
+        <div className="form-grid">
+          <Field name={['well', 'bottom']} />
+          <Field name={['well', 'screenTop']} />
+          <Field name={['well', 'screenBottom']} />
+          <Field name={['well', 'pipe']}>
+            <Select size="large" allowClear options={pipeIds.map((id) => ({ value: id, label: pipe(id).name }))} />
+          </Field>
+          <Field name={['well', 'insideDiameter']} />
+          <Field name={['well', 'intake']} />
+        </div>
+      </section>
+    </>
+  );
+}
+
+export function TapFields({ isChlorinated }: { isChlorinated: boolean }) {
+  return (
+    <div className="form-grid">
+      <Field name={['tap', 'outlet']} />
+      <Field name={['tap', 'isChlorinated']} label="Chlorine" isTicked>
+        <Checkbox>The water is chlorinated</Checkbox>
+      </Field>
+      {isChlorinated && <Field name={['tap', 'residualMinimum']} />}
+    </div>
+  );
+}
+
+const options = (table: Record<string, string>) => Object.entries(table).map(([value, label]) => ({ value, label }));
+
+/** What kind of water it is and where it belongs. */
+export function WaterFields() {
+  return (
+    <section className="stack">
+      <h2>Its water</h2>
+      <p className="soft">What is not said here is asked for where it decides something.</p>
+      <div className="form-grid">
+        <Field name="water">
+          <Select size="large" allowClear options={options(waters)} />
+        </Field>
+        <Field name="source">
+          <Select size="large" allowClear options={options(sources)} />
+        </Field>
+        <Field name="disinfection">
+          <Select size="large" allowClear options={options(disinfections)} />
+        </Field>
+        <Field name="system" />
+        <Field name="zone" />
+      </div>
+    </section>
+  );
+}
+
+/** Where it is, to the step. */
+export function PlaceFields() {
+  return (
+    <section className="stack">
+      <h2>Where it is</h2>
+      <div className="form-grid">
+        <Field name={['position', 'latitude']} hint="South is negative" />
+        <Field name={['position', 'longitude']} hint="West is negative" />
+        <Field name="walk" />
+        <Field name="building" />
+        <Field name="floor" />
+        <Field name="room" hint="Taps of one room are flushed together" />
+      </div>
+      <Field name="hazards">
+        <Select size="large" mode="multiple" options={hazardIds.map((id) => ({ value: id, label: hazard(id).name }))} />
+      </Field>
+    </section>
+  );
+}
+
+/** Whom to call before a visit, and when they let one in. */
+export function ContactFields() {
+  return (
+    <section className="stack">
+      <h2>Whom to ask</h2>
+      <RowList name={['contacts']} one="contact" add="Somebody to ask" fresh={emptyContact}>
+        {(row) => (
+          <>
+            <Field name={[row, 'name']} />
+            <Field name={[row, 'call']} />
+            <Field name={[row, 'weekdays']} label="Days, if not every day">
+              <Select size="large" mode="multiple" options={weekdaysInShort} />
+            </Field>
+            <Field name={[row, 'from']} label="There from">
+              <TimeInput />
+            </Field>
+            <Field name={[row, 'to']} label="There until">
+              <TimeInput />
+            </Field>
+          </>
+        )}
+      </RowList>
+    </section>
+  );
+}
+
+/** What the siting list says of it, what stands in for it, and whether it is used at all. */
+export function UseFields({ self, isOut }: { self: string; isOut: boolean }) {
+  const { data: points = [] } = useAnswer(registerLists.points, { query: { limit: 500 } });
+  const others = points.filter(({ id }) => id !== self).map(({ id, name, code }) => ({ value: id, label: `${name}, ${code}` }));
+  return (
+    <section className="stack">
+      <h2>Whether it may be sampled</h2>
+      <div className="form-grid">
+        <Field name={['siting', 'says']} label="Siting list">
+          <Select
+            size="large"
+            options={[
+              { value: 'nothing', label: 'It is on none' },
+              { value: 'routine', label: 'May give routine samples' },
+              { value: 'not-routine', label: 'Not for routine samples' },
+            ]}
+          />
+        </Field>
+        <Field name={['siting', 'number']} />
+        <Field name="alternatives">
+          <Select size="large" mode="multiple" options={others} optionFilterProp="label" />
+        </Field>
+        <Field name={['outOfUse', 'is']} label="State" isTicked>
+          <Checkbox>Out of use now</Checkbox>
+        </Field>
+        {isOut && (
+          <>
+            <Field name={['outOfUse', 'reason']}>
+              <Input size="large" maxLength={300} autoComplete="off" />
+            </Field>
+            <Field name={['outOfUse', 'lookAgain']}>
+              <DayInput />
+            </Field>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
