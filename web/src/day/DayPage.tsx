@@ -2,7 +2,7 @@ import { usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/cor
 import { dayPlanned, DaySettings } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
-import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
+import type { Typed } from '@fonte/core/units';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useAnswer } from '../api/useAnswer.ts';
@@ -11,7 +11,7 @@ import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase, type Read } from '../form/values.ts';
+import { inBase, typedOf, type Read } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Remedies } from './Remedies.tsx';
 import { StopList } from './StopList.tsx';
@@ -29,17 +29,12 @@ interface Values {
   from: { latitude: Typed; longitude: Typed };
 }
 
-const typed = (value: number | undefined, unit: UnitId, digits = 0): Typed => ({
-  text: value === undefined ? '' : String(Number(fromBase(value, unit).toFixed(digits))),
-  unit,
-});
-
 const valuesOf = ({ start, speed, roadFactor, lunch, from }: DaySettings): Values => ({
   start,
-  speed: typed(speed, 'km/h'),
-  roadFactor: typed(roadFactor, '1', 2),
-  lunch: typed(lunch, 'min'),
-  from: { latitude: typed(from?.latitude, 'deg', 6), longitude: typed(from?.longitude, 'deg', 6) },
+  speed: typedOf(speed, 'km/h'),
+  roadFactor: typedOf(roadFactor, '1'),
+  lunch: typedOf(lunch, 'min'),
+  from: { latitude: typedOf(from?.latitude, 'deg'), longitude: typedOf(from?.longitude, 'deg') },
 });
 
 /** The settings that are typed, and what is no number among them. */

@@ -1,4 +1,4 @@
-import { readNumber, sayNumber, toBase, type Typed } from '@fonte/core/units';
+import { fromBase, readNumber, sayNumber, toBase, type Typed, type UnitId } from '@fonte/core/units';
 import type { z } from 'zod';
 import { fieldAt } from './schema.ts';
 import { isPlain } from '../units/useDraft.ts';
@@ -93,3 +93,9 @@ export function withTyped<T>(sent: T, now: T, empty: T): T {
   );
   return Object.fromEntries(merged.filter(([, value]) => value !== undefined)) as T;
 }
+
+/** What a form shows of a number in base units: as many digits as it needs to come back as it was. */
+export const typedOf = (value: number | undefined, unit: UnitId): Typed => ({
+  text: value === undefined ? '' : String(Number(fromBase(value, unit).toFixed(6))),
+  unit,
+});

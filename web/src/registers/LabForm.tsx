@@ -5,12 +5,11 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase } from '../form/values.ts';
+import { inBase, typedOf } from '../form/values.ts';
 import type { Typed } from '@fonte/core/units';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
 import { DayInput } from '../time/DayInput.tsx';
-import { typed } from './pointValues.ts';
 import { TimeInput } from './TimeInput.tsx';
 import { weekdays } from './weekdays.ts';
 import { ZoneSelect } from './ZoneSelect.tsx';
@@ -52,7 +51,7 @@ function valuesOf(lab: Lab | null): Values {
   const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
   return {
     ...rest,
-    position: { latitude: typed(position?.latitude, 'deg'), longitude: typed(position?.longitude, 'deg') },
+    position: { latitude: typedOf(position?.latitude, 'deg'), longitude: typedOf(position?.longitude, 'deg') },
     temperature: { bacteria: band('bacteria'), chilled: band('chilled') },
     bacteria: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ weekday: Number(weekday), closes })),
     holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),

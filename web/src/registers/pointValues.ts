@@ -1,6 +1,7 @@
 import type { Contact, Point, PointKind } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
-import { fromBase, type Typed, type UnitId } from '@fonte/core/units';
+import type { Typed } from '@fonte/core/units';
+import { typedOf } from '../form/values.ts';
 
 /** What the form of a point holds: as the register has it, with lengths as they are typed. */
 export interface PointValues {
@@ -49,16 +50,10 @@ export interface ContactValues {
   more?: Contact['windows'];
 }
 
-/** As many digits as a length or an angle needs to come back as it was. */
-export const typed = (value: number | undefined, unit: UnitId): Typed => ({
-  text: value === undefined ? '' : String(Number(fromBase(value, unit).toFixed(6))),
-  unit,
-});
-
 export const emptyMark = (): PointValues['well']['measuringPoints'][number] => ({
   name: '',
-  elevation: typed(undefined, 'm'),
-  stickUp: typed(undefined, 'm'),
+  elevation: typedOf(undefined, 'm'),
+  stickUp: typedOf(undefined, 'm'),
 });
 
 export const emptyContact = (): ContactValues => ({ name: '', call: '', weekdays: [], from: '', to: '' });
@@ -95,8 +90,8 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     building: point?.building ?? '',
     room: point?.room ?? '',
     floor: point?.floor ?? '',
-    position: { latitude: typed(point?.position?.latitude, 'deg'), longitude: typed(point?.position?.longitude, 'deg') },
-    walk: typed(point?.walk, 'min'),
+    position: { latitude: typedOf(point?.position?.latitude, 'deg'), longitude: typedOf(point?.position?.longitude, 'deg') },
+    walk: typedOf(point?.walk, 'min'),
     hazards: point?.hazards ?? [],
     alternatives: point?.alternatives ?? [],
     contacts: (point?.contacts ?? []).map(contactValues),
@@ -118,16 +113,16 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
       measuringPoints: well
         ? well.measuringPoints.map(({ name, elevation, stickUp }) => ({
             name,
-            elevation: typed(elevation, 'm'),
-            stickUp: typed(stickUp, 'm'),
+            elevation: typedOf(elevation, 'm'),
+            stickUp: typedOf(stickUp, 'm'),
           }))
         : [{ ...emptyMark(), name: 'North rim of the casing' }],
-      bottom: typed(well?.bottom, 'm'),
-      screenTop: typed(well?.screenTop, 'm'),
-      screenBottom: typed(well?.screenBottom, 'm'),
-      insideDiameter: typed(well?.insideDiameter, 'mm'),
+      bottom: typedOf(well?.bottom, 'm'),
+      screenTop: typedOf(well?.screenTop, 'm'),
+      screenBottom: typedOf(well?.screenBottom, 'm'),
+      insideDiameter: typedOf(well?.insideDiameter, 'mm'),
       ...(well?.pipe ? { pipe: well.pipe } : {}),
-      intake: typed(well?.intake, 'm'),
+      intake: typedOf(well?.intake, 'm'),
     },
   };
 }
