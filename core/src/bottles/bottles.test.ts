@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { analysisIds, analysisName, bottleTables, cardOf, ruleIds, rulesFor, type RuleId } from './index.ts';
+import { analysisGroups, analysisIds, analysisName, bottleTables, cardOf, gearIds, ruleIds, rulesFor, type RuleId } from './index.ts';
 
 const table = bottleTables.newest[0]!;
 const bottleRule = (id: RuleId) => cardOf(table, id);
@@ -17,12 +17,20 @@ describe('bottle rules', () => {
     expect(rulesFor(table, [])).toEqual([]);
   });
 
-  it('say for every analysis what is measured, each parameter in one bottle', () => {
+  it('say for every analysis what is measured: parameters, each in one bottle, or words for what a person compares', () => {
     for (const id of analysisIds) {
-      const measured = rulesFor(table, [id]).flatMap((rule) => bottleRule(rule).parameters);
-      expect(measured, analysisName(table, id)).not.toEqual([]);
+      const cards = rulesFor(table, [id]).map(bottleRule);
+      const measured = cards.flatMap((card) => card.parameters);
+      for (const card of cards) expect(card.parameters.length > 0 !== (card.measures !== undefined), card.name).toBe(true);
       expect(new Set(measured).size, analysisName(table, id)).toBe(measured.length);
+      // The results of several vials are one: a report that names one of them must not leave the others open.
+      for (const { copies = 1, measures, name } of cards) expect(copies === 1 || measures !== undefined, name).toBe(true);
     }
+  });
+
+  it('know every group that the trade asks for', () => {
+    expect(Object.keys(table.analyses).length).toBeGreaterThanOrEqual(30);
+    for (const id of analysisIds) expect(analysisGroups, id).toContain(table.analyses[id]?.group);
   });
 
   it('of an earlier edition know nothing of an analysis that came later', () => {
@@ -45,14 +53,51 @@ describe('bottle rules', () => {
     for (const id of ruleIds) {
       const { preservative, rinse } = bottleRule(id);
       if (!preservative) continue;
-      expect(rinse, id).toBe('Never rinse');
-      if (/acid/i.test(preservative.name)) expect(preservative.hazard, id).toMatch(/gloves and eye protection/);
+      expect(rinse, id).toMatch(/^Never rinse/);
+      if (/acid to pH|hydroxide|alkaline/i.test(preservative.name)) expect(preservative.hazard, id).toMatch(/gloves and eye protection/);
     }
   });
 
-  it('hold as 40 CFR 136.3 Table II says', () => {
-    const hours = Object.fromEntries(ruleIds.map((id) => [id, bottleRule(id).holdingHours]));
-    expect(hours).toMatchObject({ nitrogen: 48, ammonium: 28 * 24, metals: 180 * 24, general: 48 });
+  // 40 CFR 136.3 Table II, in days
+  it.each<[RuleId, number]>([
+    ['nitrogen', 2],
+    ['ammonium', 28],
+    ['metals', 180],
+    ['totalMetals', 180],
+    ['mercury', 28],
+    ['chromium6', 28],
+    ['general', 2],
+    ['turbidity', 2],
+    ['colour', 2],
+    ['orthophosphate', 2],
+    ['phosphorus', 28],
+    ['nitratePreserved', 28],
+    ['alkalinity', 14],
+    ['cyanide', 14],
+    ['sulfide', 7],
+    ['solids', 7],
+    ['bod', 2],
+    ['cod', 28],
+    ['carbon', 28],
+    ['oil', 28],
+    ['phenols', 28],
+    ['volatiles', 14],
+    ['pesticides', 7],
+    ['polycyclic', 7],
+    ['grossActivity', 180],
+    ['fluoride', 28],
+  ])('%s holds for %d days', (rule, days) => {
+    expect(bottleRule(rule).holdingHours / 24).toBe(days);
+  });
+
+  it('of PFAS hold as their methods say, and name everything that must not be about', () => {
+    expect([bottleRule('pfas533').holdingHours, bottleRule('pfas537').holdingHours]).toEqual([28 * 24, 14 * 24]); // EPA 533, 537.1
+    expect(bottleRule('pfas533').gear).toContain('pfas-ice');
+    for (const id of ruleIds) for (const one of bottleRule(id).gear ?? []) expect(gearIds, id).toContain(one);
+  });
+
+  it('of Legionella are not put on ice', () => {
+    expect([bottleRule('legionella').temperature, bottleRule('legionella').volume]).toEqual(['cool', 1000]); // HSG274 part 2
   });
 
   it('leave air over bacteria', () => {

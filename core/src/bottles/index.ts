@@ -1,12 +1,18 @@
 import { z } from 'zod';
 import { shelf, type Edition } from '../editions/index.ts';
-import { analyses2026, type AnalysisRow } from './tables/analyses.ts';
-import { analyses, rules } from './tables/bottles-2026-2.ts';
+import type { AnalysisRow, BottleRule } from './rule.ts';
+import { analyses2026 } from './tables/analyses.ts';
+import { analyses as analyses2, rules as rules2 } from './tables/bottles-2026-2.ts';
 import { rules as rules3 } from './tables/bottles-2026-3.ts';
+import { analyses, rules } from './tables/bottles-2026-4/index.ts';
+import { gear, type GearId, type GearRow } from './tables/gear.ts';
 import { purposes, type PurposeRow } from './tables/purposes.ts';
-import { rules2026, type BottleRule } from './tables/rules.ts';
+import { rules2026 } from './tables/rules.ts';
 
-export type { AnalysisRow, BottleRule, PurposeRow };
+export * from './rule.ts';
+export type { GearId, GearRow, PurposeRow };
+export const gearIds = Object.keys(gear) as [GearId, ...GearId[]];
+export const gearRow = (id: GearId): GearRow => gear[id];
 export type PurposeId = keyof typeof purposes;
 /** What may be planned beside the sample itself. */
 export const extraPurposes = (Object.keys(purposes) as PurposeId[]).filter((id): id is Exclude<PurposeId, 'sample'> => id !== 'sample');
@@ -29,13 +35,20 @@ const common = { id: 'bottles', from: '2020-01-01', source: '40 CFR 136.3 Table 
 
 export const bottleTables = shelf<BottleTable>([
   { ...common, edition: '2026-1', analyses: analyses2026, rules: rules2026 },
-  { ...common, edition: '2026-2', source: `${common.source}; 40 CFR 141.86`, analyses, rules },
+  { ...common, edition: '2026-2', source: `${common.source}; 40 CFR 141.86`, analyses: analyses2, rules: rules2 },
   {
     ...common,
     edition: '2026-3',
     source: '40 CFR 136.3 Table II; ISO 19458:2006; 40 CFR 141.86',
-    analyses: { ...analyses, metals: { ...analyses.metals, name: 'Metals' } },
+    analyses: { ...analyses2, metals: { ...analyses2.metals, name: 'Metals' } },
     rules: rules3,
+  },
+  {
+    ...common,
+    edition: '2026-4',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
+    analyses,
+    rules,
   },
 ]);
 

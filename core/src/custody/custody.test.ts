@@ -24,6 +24,7 @@ const bottle = (rule: FieldBottle['rule'], filledAt = monday - hour): FieldBottl
   rule,
   purpose: 'sample',
   supply: null,
+  set: `A-${rule}`,
   card: card(rule),
   place: `A-${rule}`,
   spare: false,

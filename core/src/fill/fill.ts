@@ -12,6 +12,8 @@ export interface FieldBottle {
   purpose: PurposeId;
   /** The label of the bottle that is poured into this one; null where there is none. */
   supply: string | null;
+  /** The label of the sample that it is, or is a part of. */
+  set: string;
   /** The rule's card, of the edition that holds for the round. */
   card: BottleRule;
   /** The planned bottle whose place it takes; its own id when it is the planned one. */
@@ -60,6 +62,7 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       rule: planned.rule,
       purpose: planned.purpose,
       supply: planned.supply,
+      set: planned.set,
       card,
       place: planned.id,
       spare: id !== planned.id,

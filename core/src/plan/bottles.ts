@@ -10,12 +10,17 @@ export interface PlannedBottle {
   purpose: PurposeId;
   /** The label of the bottle that is poured into this one; null where there is none. */
   supply: string | null;
+  /** The label of the sample that it is, or is a part of: several vials are one sample. */
+  set: string;
 }
 
 /** The label's identifier: round, point and bottle letter, such as `261123A-MW3-N`; `261123A-MW3.2-N` at the second visit of a point. */
 export function bottleId(roundCode: string, pointCode: string, letter: string, nth = 1): string {
   return `${roundCode}-${pointCode}${nth > 1 ? `.${nth}` : ''}-${letter}`;
 }
+
+/** Bottles that make one sample together are told apart by a letter: `…-VA`, `…-VB`, `…-VC`. */
+const parts = 'ABCDEF';
 
 /** Whether a visit is the first of its point in the round, the second, …: 1, 2, … */
 export function nthVisit(visits: readonly PlannedVisit[], id: string): number {
@@ -34,11 +39,15 @@ export function bottlesAt(
   { nth = 1, extras = [] }: { nth?: number; extras?: readonly Pick<PlannedExtra, 'analysis' | 'purpose'>[] } = {},
 ): PlannedBottle[] {
   const rules = rulesFor(table, visit.analyses);
-  const of = (rule: RuleId, id: PurposeId): PlannedBottle => {
-    const { mark, supply } = purpose(id);
-    const label = (added: string) =>
-      bottleId(roundCode, visit.point.code, cardOf(table, rule).letter + (added === '' ? '' : `-${added}`), nth);
-    return { id: label(mark), visit: visit.id, rule, purpose: id, supply: supply && label(supply) };
+  const of = (rule: RuleId, id: PurposeId): PlannedBottle[] => {
+    const { mark, supply, isSingle } = purpose(id);
+    const { letter, copies = 1 } = cardOf(table, rule);
+    const label = (added: string, part = '') =>
+      bottleId(roundCode, visit.point.code, letter + part + (added === '' ? '' : `-${added}`), nth);
+    const set = label(mark);
+    const one = { visit: visit.id, rule, purpose: id, supply: supply && label(supply), set };
+    if (copies === 1 || isSingle) return [{ ...one, id: set }];
+    return [...parts].slice(0, copies).map((part) => ({ ...one, id: label(mark, part) }));
   };
   const asked = (rule: RuleId, isWater: boolean) =>
     [
@@ -49,26 +58,7 @@ export function bottlesAt(
       ),
     ].filter((id) => purpose(id).isWater === isWater);
   return [
-    ...rules.flatMap((rule) => asked(rule, false).map((id) => of(rule, id))),
-    ...rules.flatMap((rule) => [of(rule, 'sample'), ...asked(rule, true).map((id) => of(rule, id))]),
+    ...rules.flatMap((rule) => asked(rule, false).flatMap((id) => of(rule, id))),
+    ...rules.flatMap((rule) => [...of(rule, 'sample'), ...asked(rule, true).flatMap((id) => of(rule, id))]),
   ];
-}
-
-/** One line of the packing count. Spares are bottles without a label: one of each kind in ten, at least one. */
-export interface BottleCount {
-  rule: RuleId;
-  needed: number;
-  spares: number;
-}
-
-/**
- * How many bottles of each kind to pack for these.
- * Source: "always carry extra bottles", at least one in ten, common practice.
- */
-export function countBottles(table: BottleTable, bottles: readonly Pick<PlannedBottle, 'rule' | 'supply'>[]): BottleCount[] {
-  const counts = new Map<RuleId, number>();
-  for (const { rule, supply } of bottles) counts.set(rule, (counts.get(rule) ?? 0) + (supply === null ? 1 : 2));
-  return [...counts]
-    .map(([rule, needed]) => ({ rule, needed, spares: Math.ceil(needed / 10) }))
-    .sort((a, b) => cardOf(table, a.rule).order - cardOf(table, b.rule).order);
 }

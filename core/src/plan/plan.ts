@@ -41,7 +41,7 @@ export interface PlannedExtra {
   entry: string;
   visit: string;
   analysis: AnalysisId;
-  purpose: PurposeId;
+  purpose: Exclude<PurposeId, 'sample'>;
 }
 
 export interface PlanAround {

@@ -1,7 +1,7 @@
 import type { FindingWords, Words } from '../findings/index.ts';
 import { showDate } from '../time/index.ts';
 import { show } from '../units/index.ts';
-import { analysisName, bottleTables, purpose, type AnalysisId } from '../bottles/index.ts';
+import { analysisName, bottleTables, purpose, type AnalysisId, type ExtraEvery } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import {
   analysisAdded,
@@ -37,6 +37,12 @@ const names = (ids: readonly AnalysisId[], edition?: string) => {
   const table = (edition && bottleTables.find(edition)) || bottleTables.newest[0]!;
   return ids.map((id) => analysisName(table, id)).join(', ');
 };
+
+/** How often a blank or duplicate belongs to its bottles, in brackets behind it. */
+export function sayEvery(every: ExtraEvery): string {
+  if (every === 'round') return '(one a round)';
+  return every === 'building' ? '(one for each building or site)' : `(one in ${every})`;
+}
 
 /** `called` names an edition of limits or follow-ups for people. */
 export const planSays = (called: (edition: string) => string): readonly Says[] => [

@@ -107,6 +107,10 @@ export const reportRead = entryKind(
   },
 );
 
+/** What a comparison by hand came to. */
+export const handOutcomes = ['meets', 'over', 'cannot-tell'] as const;
+export type HandOutcome = (typeof handOutcomes)[number];
+
 const bottle = z.string().min(1).max(60);
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
 const inTheBook = { stands: 'in-book', by: field, correction: 'replace' } as const;
@@ -132,6 +136,21 @@ export const resultsGivenUp = entryKind(
   'results-given-up',
   'Results given up',
   z.object({ bottle, parameters: z.array(ParameterId).min(1).max(60), reason }),
+  inTheBook,
+);
+
+/**
+ * What Fonte has no values for, a person compared with the limits on paper. `set` is the label of the sample, also where several vials
+ * make it.
+ */
+export const comparedByHand = entryKind(
+  'compared-by-hand',
+  'Compared by hand',
+  z.object({
+    set: bottle,
+    outcome: z.enum(handOutcomes, { error: 'Say what came of it.' }).meta({ title: 'Against the limits' }),
+    words: z.string().trim().min(3, { error: 'Write down what the report says.' }).max(500).meta({ title: 'What the report says' }),
+  }),
   inTheBook,
 );
 

@@ -3,12 +3,14 @@ import type { BottleOnItsWay } from '../bottles/index.ts';
 import { inOwnUnit, questionReading, type ParameterId } from '../parameters/index.ts';
 import { millis } from '../time/index.ts';
 import {
+  comparedByHand,
   reportPutAside,
   reportRead,
   reportReceived,
   resultsGivenUp,
   resultTold,
   rowsSettled,
+  type HandOutcome,
   type LabResult,
   type ReadFault,
 } from './entries.ts';
@@ -55,17 +57,29 @@ export interface Without {
   reason: string;
 }
 
+/** A sample that a person compared with the limits, as Fonte has no values for it. */
+export interface HandCompared {
+  entry: string;
+  set: string;
+  outcome: HandOutcome;
+  words: string;
+  at: number;
+}
+
 /** What a lab said about a round, oldest first. */
 export interface ReadBook {
   reports: readonly RoundReport[];
   told: readonly ToldResult[];
   without: readonly Without[];
+  byHand: readonly HandCompared[];
 }
 
 /** What reading sees of the rest of the round. */
 export interface ReadAround {
   /** What is measured in a bottle of the round; null for none of its bottles. */
   measuredIn: (bottle: string) => readonly ParameterId[] | null;
+  /** Whether a sample of the round is one that a person compares with the limits; null for none of its samples. */
+  isComparedByHand: (set: string) => boolean | null;
 }
 
 /** Whether a report still waits for a person: it can be read, was not, and was not put aside. */
@@ -105,8 +119,8 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
       return rows > 0 ? { code: 'settle-rows', data: { count: rows } } : null;
     },
   },
-  kinds: [reportReceived, reportRead, reportPutAside, resultTold, resultsGivenUp, rowsSettled],
-  empty: { reports: [], told: [], without: [] },
+  kinds: [reportReceived, reportRead, reportPutAside, resultTold, resultsGivenUp, rowsSettled, comparedByHand],
+  empty: { reports: [], told: [], without: [], byHand: [] },
   fits: ({ reports }, entry, around) => {
     if (resultTold.is(entry)) {
       const { bottle, parameter: id, result, told } = entry.payload;
@@ -117,6 +131,10 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
       return questionReading(id, result).some(({ severity }) => severity === 'stop') ? misfit('not-told', 'payload.result') : null;
     }
     if (resultsGivenUp.is(entry)) return ofBottle(entry.payload.parameters, entry.payload.bottle, around);
+    if (comparedByHand.is(entry)) {
+      const isByHand = around.isComparedByHand(entry.payload.set);
+      return isByHand ? null : misfit(isByHand === null ? 'not-in-round' : 'read-by-fonte', 'payload.set', { bottle: entry.payload.set });
+    }
     const { sha256 } = entry.payload as { sha256: string };
     const report = reports.find((candidate) => candidate.sha256 === sha256);
     if (reportReceived.is(entry)) return report ? misfit('report-twice', 'payload.sha256') : null;
@@ -135,6 +153,11 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
     if (reportPutAside.is(entry)) return changed(entry.payload.sha256, { putAside: { entry: entry.id, at, reason: entry.payload.reason } });
     if (rowsSettled.is(entry)) return changed(entry.payload.sha256, { settled: { entry: entry.id, at, reason: entry.payload.reason } });
     if (resultsGivenUp.is(entry)) return { ...book, without: [...book.without, { entry: entry.id, ...entry.payload }] };
+    if (comparedByHand.is(entry))
+      return {
+        ...book,
+        byHand: [...book.byHand.filter(({ set }) => set !== entry.payload.set), { entry: entry.id, at, ...entry.payload }],
+      };
     if (resultTold.is(entry)) {
       const { bottle, parameter: id, result, told, by } = entry.payload;
       const value = result ? inOwnUnit(id, result) : null;

@@ -146,6 +146,16 @@ export function overlapsOf(results: readonly LabResult[], reports: readonly Roun
 export const unsaidOverlap = (overlaps: readonly Overlap[], replaces: Readonly<Record<string, string>> = {}): Overlap | null =>
   overlaps.find(({ sha256, differ }) => differ > 0 && !Object.hasOwn(replaces, sha256)) ?? null;
 
+/** Whether something that was asked of a bottle is still waited for: a result, or a comparison by hand. */
+export function isStillOut(
+  bottle: { id: string; set: string; card: { parameters: readonly ParameterId[]; measures?: string } },
+  book: ReadBook,
+  standing: readonly Standing[],
+): boolean {
+  if (bottle.card.measures !== undefined && !book.byHand.some(({ set }) => set === bottle.set)) return true;
+  return openResults(bottle, book, standing).length > 0;
+}
+
 /** What was asked of a bottle and is neither reported nor given up. */
 export function openResults(
   bottle: { id: string; card: { parameters: readonly ParameterId[] } },

@@ -2,7 +2,16 @@ import { say, type Coded, type Data, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { showTyped, unitLabel, type UnitId } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import { reportPutAside, reportRead, reportReceived, resultsGivenUp, resultTold, rowsSettled } from './entries.ts';
+import {
+  comparedByHand,
+  type HandOutcome,
+  reportPutAside,
+  reportRead,
+  reportReceived,
+  resultsGivenUp,
+  resultTold,
+  rowsSettled,
+} from './entries.ts';
 
 export const readWords: Words = {
   'report-twice': 'This report is here already.',
@@ -11,6 +20,7 @@ export const readWords: Words = {
   'not-read': 'This report is not read yet.',
   'not-in-round': 'There is no such bottle in this round.',
   'not-of-bottle': 'This is not measured in that bottle.',
+  'read-by-fonte': ({ bottle }) => `The results of ${bottle} are read from its report; nothing is compared by hand.`,
   'told-later': 'This is later than now.',
   'not-told': 'This cannot be a result of it. Is it the unit?',
   'replaces-unsaid': ({ name }) => `${name} says something else about the same. Say whether this report replaces it.`,
@@ -92,6 +102,9 @@ export const sayPlace = (place: Coded): string => say(placeWords, place);
 
 const sourceNames = { lab: 'From the lab', upload: 'Taken in as a file', typed: 'Typed off paper' } as const;
 
+/** What a comparison by hand came to, for people. */
+export const handOutcomeNames: Record<HandOutcome, string> = { meets: 'Meets', over: 'Over a limit', 'cannot-tell': 'Cannot be told' };
+
 export const readSays: readonly Says[] = [
   inBook(
     reportReceived,
@@ -111,6 +124,7 @@ export const readSays: readonly Says[] = [
     resultsGivenUp,
     ({ bottle, parameters, reason }) => `${bottle}: ${parameters.map((id) => parameter(id).name).join(', ')}. ${reason}`,
   ),
+  inBook(comparedByHand, ({ set, outcome, words }) => `${set}: ${handOutcomeNames[outcome].toLowerCase()}. ${words}`),
   inBook(rowsSettled, ({ sha256, reason }) => `Rows of ${sha256.slice(0, 16)}…: ${reason}`),
   inBook(reportPutAside, ({ sha256, reason }) => `${sha256.slice(0, 16)}…: ${reason}`),
 ];

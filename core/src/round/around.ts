@@ -46,13 +46,22 @@ export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAr
     return this.bottle(id)?.card.parameters ?? null;
   }
 
+  isComparedByHand(set: string): boolean | null {
+    const bottle = this.find((one) => one.set === set);
+    return bottle ? bottle.card.measures !== undefined : null;
+  }
+
   followUps(): readonly FollowUp[] {
     return judgedFollowUps(this.round);
   }
 
   private bottle(id: string): BottleState | undefined {
+    return this.find((bottle) => bottle.id === id);
+  }
+
+  private find(is: (bottle: BottleState) => boolean): BottleState | undefined {
     for (const visit of this.round.plan.plan?.visits ?? []) {
-      const found = visitState(this.round, visit.id)!.bottles.find((bottle) => bottle.id === id);
+      const found = visitState(this.round, visit.id)!.bottles.find(is);
       if (found) return found;
     }
     return undefined;

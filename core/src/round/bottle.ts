@@ -1,7 +1,7 @@
 import { worstSample, type SampleKind, type Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
-import { openResults, type ReadBook, type Standing } from '../read/index.ts';
+import { isStillOut, type ReadBook, type Standing } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
 import type { SampleReason } from '../tap/index.ts';
 
@@ -31,7 +31,7 @@ interface Surroundings {
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
   if (bottle.state === 'filled' && handed && accepted !== false) {
-    if (openResults(bottle, around.report, around.standing).length === 0) return 'judged';
+    if (!isStillOut(bottle, around.report, around.standing)) return 'judged';
     // A report that says something of it, and not all that was asked for.
     if (around.standing.some(({ report, result }) => report !== null && result.bottle === bottle.id)) return 'reported';
   }

@@ -7,7 +7,7 @@ import { advance, advanceAll } from './advance.ts';
 import type { BottleState } from './bottle.ts';
 import { tablesOf, unknownEditions, type RoundTables } from './editions.ts';
 import { kindOf, opens } from './kinds.ts';
-import { judge, type RoundVerdict } from './results.ts';
+import { handSamples, judge, type HandSample, type RoundVerdict } from './results.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
@@ -31,6 +31,8 @@ export interface RoundState {
   /** Results that were told before their report came, and those that nobody waits for any more. */
   told: readonly ToldResult[];
   without: readonly Without[];
+  /** Samples at the lab that a person compares with the limits. */
+  handSamples: HandSample[];
   verdict: RoundVerdict | null;
   followUps: FollowUp[];
   /** What stands in the book and does not fit, until a person places or strikes it. */
@@ -99,6 +101,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: round.custody,
     ...round.report,
+    handSamples: handSamples(visits, round.report),
     ...judge(round, visits),
     aside: [...corrections, ...round.aside.all()],
     strikes,

@@ -13,7 +13,7 @@ import {
   type SumVerdict,
 } from '../limits/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { openResults, openRows, standingResults, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
+import { openResults, openRows, standingResults, type HandCompared, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
 import type { BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
@@ -60,6 +60,18 @@ export interface OpenBottle {
   parameters: ParameterId[];
 }
 
+/** A sample of which Fonte has no values: a person compares its report with the limits. */
+export interface HandSample {
+  /** The label of the sample. */
+  set: string;
+  visit: string;
+  pointName: string;
+  /** What is measured in it, in words. */
+  measures: string;
+  /** Null until it was compared. */
+  given: HandCompared | null;
+}
+
 /** What a verdict does not know yet. */
 export interface VerdictGaps {
   pending: OpenBottle[];
@@ -70,6 +82,8 @@ export interface VerdictGaps {
   /** Of the results that were asked for, how many are there. */
   reported: number;
   asked: number;
+  /** Samples that nobody compared by hand yet. */
+  byHand: number;
 }
 
 export interface RoundVerdict {
@@ -78,6 +92,7 @@ export interface RoundVerdict {
   visits: VisitVerdict[];
   blanks: BlankResult[];
   occasions: Occasion[];
+  byHand: HandSample[];
   gaps: VerdictGaps;
 }
 
@@ -158,9 +173,21 @@ function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict
   return [...results, ...together];
 }
 
+const isAtLab = (bottle: BottleState) => bottle.handedOver && !bottle.lost && bottle.accepted !== false;
+
+/** Samples at the lab that a person compares with the limits, each once. */
+export function handSamples(visits: readonly VisitState[], { byHand }: ReadBook): HandSample[] {
+  const all = visits.flatMap((visit) =>
+    visit.bottles.filter(isAtLab).flatMap(({ set, card: { measures } }): HandSample[] => {
+      if (measures === undefined) return [];
+      return [{ set, visit: visit.id, pointName: visit.name, measures, given: byHand.find((one) => one.set === set) ?? null }];
+    }),
+  );
+  return [...new Map(all.map((one) => [one.set, one])).values()];
+}
+
 /** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
 function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonly Standing[]): VerdictGaps {
-  const isAtLab = (bottle: BottleState) => bottle.handedOver && !bottle.lost && bottle.accepted !== false;
   const bottles = visits.flatMap((visit) => visit.bottles.filter(isAtLab).map((bottle) => ({ visit, bottle })));
   const pending = bottles.flatMap(({ visit, bottle }): OpenBottle[] => {
     const parameters = openResults(bottle, book, standing);
@@ -172,7 +199,8 @@ function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonl
     .reduce((sum, one) => sum + one.parameters.length, 0);
   const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
   const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
-  return { pending, rows, without, asked, reported: asked - open - without };
+  const byHand = handSamples(visits, book).filter(({ given }) => !given).length;
+  return { pending, rows, without, asked, reported: asked - open - without, byHand };
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
@@ -186,7 +214,7 @@ function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
 export function judgeRound(visits: readonly VisitState[], book: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
   const [first, ...others] = sets;
   const standing = standingResults(book);
-  if (standing.length === 0 || !first) return null;
+  if (!first || standing.length + book.byHand.length === 0) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
   const blanks = visits.flatMap((visit) =>
     blankResults(
@@ -206,6 +234,7 @@ export function judgeRound(visits: readonly VisitState[], book: ReadBook, zone: 
     visits: verdicts,
     blanks,
     occasions: verdicts.flatMap(occasionsOf),
+    byHand: handSamples(visits, book),
     gaps: gapsOf(visits, book, standing),
   };
 }

@@ -21,6 +21,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
   const time = useNow(15_000);
   const { busy, run, say } = useAction();
   const rule = bottle.card;
+  const { on } = purpose(bottle.purpose);
   const settled = useSettled();
   return (
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
@@ -34,6 +35,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           <p className="label-like">{bottle.id}</p>
           <h2>{rule.name}</h2>
         </div>
+        {on && <p className="finding question small">{on.asks}</p>}
         {bottle.supply && (
           <p className="finding question small">
             Open {bottle.supply}, the water that the lab supplied, here at the point and pour all of it into this bottle.
@@ -51,7 +53,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
               disabled={!settled}
               onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
             >
-              Filled and capped
+              {on?.done ?? 'Filled and capped'}
             </Button>
             <FilledEarlier bottle={bottle} />
             <Discard bottle={bottle} />

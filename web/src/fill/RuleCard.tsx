@@ -34,7 +34,8 @@ export function RuleCard({ rule }: { rule: BottleRule }) {
         ))}
       </dl>
       <p className="soft small">
-        {rule.container}, {rule.volume} mL. Source: {shownSource(rule.source)}
+        {rule.container}, {rule.volume} mL{(rule.copies ?? 1) > 1 ? `, ${rule.copies} of them make one sample` : ''}. Source:{' '}
+        {shownSource(rule.source)}
       </p>
     </div>
   );

@@ -6,7 +6,7 @@ import { showNumber } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
 import { FollowUps } from '../act/index.ts';
-import { asPrinted, Gaps } from '../read/index.ts';
+import { asPrinted, ByHand, Gaps } from '../read/index.ts';
 import { showMoment } from '../time/show.ts';
 import { refOf, shownSource } from '@fonte/core/editions';
 import { Empty } from '../feedback/Feedback.tsx';
@@ -38,10 +38,13 @@ export function VerdictPage() {
   const { leading } = useLeadingLimits();
   if (!round.verdict)
     return (
-      <Empty title="There is no verdict yet">
-        <p>It follows from the report, once it is read.</p>
-        <Link to={`/rounds/${id}/report`}>To the report</Link>
-      </Empty>
+      <div className="stack-wide">
+        <Empty title="There is no verdict yet">
+          <p>It follows from the report, once it is read.</p>
+          <Link to={`/rounds/${id}/report`}>To the report</Link>
+        </Empty>
+        <ByHand />
+      </div>
     );
   const verdict = ledBy(round.verdict, leading);
   const [own] = round.verdict.sets;
@@ -59,6 +62,7 @@ export function VerdictPage() {
       )}
       {round.followUps.length > 0 && <FollowUps />}
       <Gaps gaps={round.verdict.gaps} />
+      <ByHand />
       {verdict.visits.map((visit) => (
         <AtPoint key={visit.visit} verdict={visit} ofRound={verdict.sets} />
       ))}

@@ -1,5 +1,5 @@
 import { judgeResult, limitSets, type LimitSet } from '@fonte/core/limits';
-import type { LabResult } from '@fonte/core/read';
+import type { HandOutcome, LabResult } from '@fonte/core/read';
 import type { RoundVerdict } from '@fonte/core/round';
 import { expect, it } from 'vitest';
 import { headline } from './headline.ts';
@@ -15,15 +15,20 @@ const result = (parameter: LabResult['parameter'], value: number | null, form: L
   reportingLimit: null,
   written: { result: '', unit: '', reportingLimit: '' },
 });
-const noGaps: RoundVerdict['gaps'] = { pending: [], rows: 0, without: 0, reported: 1, asked: 1 };
+const noGaps: RoundVerdict['gaps'] = { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0 };
 const say = (
   results: LabResult[],
   lead = set('eu-2020-2184'),
   blanks: RoundVerdict['blanks'] = [],
-  { gaps = noGaps, sample = 'routine' }: { gaps?: RoundVerdict['gaps']; sample?: 'routine' | 'special' } = {},
+  {
+    gaps = noGaps,
+    sample = 'routine',
+    byHand = [],
+  }: Partial<Pick<RoundVerdict, 'gaps' | 'byHand'>> & { sample?: 'routine' | 'special' } = {},
 ) =>
   headline({
     gaps,
+    byHand,
     sets: [lead],
     visits: [
       {
@@ -95,4 +100,21 @@ it('says first what was asked for and is not there', () => {
 it('never says of a special sample that it meets', () => {
   expect(say([result('ecoli', 0), result('iron', 100)], undefined, [], { sample: 'special' })).toBe('2 results prove nothing.');
   expect(say([result('ecoli', 1)], undefined, [], { sample: 'special' })).toBe('E. coli found.');
+});
+
+it('says what a person compared, and never that all is well while something waits for one', () => {
+  const sample = (outcome: HandOutcome): RoundVerdict['byHand'][number] => ({
+    set: 'A-HG',
+    visit: 'v',
+    pointName: 'P',
+    measures: 'Mercury',
+    given: { entry: 'e', set: 'A-HG', outcome, words: 'as printed', at: 0 },
+  });
+  const good = [result('iron', 100)];
+  const eu = set('eu-2020-2184');
+  expect(say(good, eu, [], { gaps: { ...noGaps, byHand: 2 } })).toBe('2 samples are to be compared by hand; the rest meets.');
+  expect(say(good, eu, [], { byHand: [sample('over')] })).toBe('1 sample over a limit by hand.');
+  expect(say(good, eu, [], { byHand: [sample('cannot-tell')] })).toBe('1 sample cannot be told by hand.');
+  expect(say(good, eu, [], { byHand: [sample('meets')] })).toBe('Every result meets its value.');
+  expect(say([], eu, [], { byHand: [sample('meets')] })).toBe('What was compared by hand meets its limits.');
 });

@@ -1,5 +1,6 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
 import { inText, parameter, type ParameterId } from '@fonte/core/parameters';
+import type { HandOutcome } from '@fonte/core/read';
 import type { RoundVerdict } from '@fonte/core/round';
 
 const isGerm = (id: ParameterId) => parameter(id).unit === 'per100mL';
@@ -23,6 +24,7 @@ function gapsIn({ gaps, visits }: RoundVerdict): string[] {
       : []),
     ...(gaps.rows > 0 ? [`${plural(gaps.rows, 'row', 'rows')} not understood`] : []),
     ...(gaps.without > 0 ? [`${plural(gaps.without, 'result', 'results')} will not come`] : []),
+    ...(gaps.byHand > 0 ? [`${plural(gaps.byHand, 'sample is', 'samples are')} to be compared by hand`] : []),
     ...(preliminary > 0 ? [`${plural(preliminary, 'result is', 'results are')} preliminary`] : []),
   ];
 }
@@ -61,12 +63,15 @@ export function headline(verdict: RoundVerdict): string {
   };
   const germs = germsIn(verdict);
   const gaps = gapsIn(verdict);
+  const byHand = (outcome: HandOutcome) => verdict.byHand.filter(({ given }) => given?.outcome === outcome).length;
   const parts = [
     ...germs.found,
     ...told(count('over-health'), 'over a health value'),
+    ...(byHand('over') > 0 ? [`${plural(byHand('over'), 'sample', 'samples')} over a limit by hand`] : []),
     ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
     ...gaps,
     ...germs.open,
+    ...(byHand('cannot-tell') > 0 ? [`${plural(byHand('cannot-tell'), 'sample', 'samples')} cannot be told by hand`] : []),
     ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
     ...told(count('over-action'), 'over an action level'),
     ...told(count('cannot-tell'), 'cannot be told', ['', '']),
@@ -75,6 +80,7 @@ export function headline(verdict: RoundVerdict): string {
     ...told(count('over-aesthetic'), 'over a value for taste or looks'),
   ];
   const unset = count('no-value');
+  if (parts.length === 0 && all.length === 0) return 'What was compared by hand meets its limits.';
   if (parts.length === 0)
     return unset > 0 ? `Every result that has a value meets it; ${plural(unset, 'has', 'have')} none.` : 'Every result meets its value.';
   const text = parts.join(', ');

@@ -40,7 +40,8 @@ const verdict: RoundVerdict = {
   visits: [at([eu, us]), at([who])],
   blanks: [],
   occasions: [],
-  gaps: { pending: [], rows: 0, without: 0, reported: 1, asked: 1 },
+  gaps: { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0 },
+  byHand: [],
 };
 const seen = (one: RoundVerdict) => one.visits.map((visit) => [visit.sets[0].id, visit.judged[0]!.verdict.state]);
 

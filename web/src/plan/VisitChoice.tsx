@@ -1,7 +1,8 @@
-import { analysisIds, analysisName, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
+import type { AnalysisId, BottleTable } from '@fonte/core/bottles';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox } from 'antd';
 import type { LimitSet } from '@fonte/core/limits';
+import { AnalysisChoice } from './AnalysisChoice.tsx';
 import { LimitSets } from '../editions/LimitSets.tsx';
 
 /** A visit that is being planned: the point as it is registered now, and what is asked of it. */
@@ -44,9 +45,11 @@ export function VisitChoice({ visit: { point, analyses, limits }, nth, table, se
           Visit again
         </Button>
       </div>
-      <Checkbox.Group
+      <AnalysisChoice
+        point={point}
+        table={table}
+        name={name}
         value={analyses}
-        options={analysisIds.filter((id) => table.analyses[id]).map((id) => ({ value: id, label: analysisName(table, id) }))}
         onChange={(chosen) => onChange({ analyses: chosen, ...(limits ? { limits } : {}) })}
       />
       <details open={limits !== undefined}>

@@ -1,2 +1,3 @@
+export { ByHand } from './ByHand.tsx';
 export { Gaps } from './Gaps.tsx';
 export { asPrinted } from './printed.ts';

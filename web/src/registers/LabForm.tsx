@@ -17,7 +17,7 @@ import './registers.css';
 import { deviceZone } from '../time/show.ts';
 
 /** Temperature classes of bottles that a lab has a band for. */
-const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled' } as const;
+const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled', cool: 'Legionella, without ice' } as const;
 type TemperatureClass = keyof typeof classes;
 
 interface Band {
@@ -52,7 +52,7 @@ function valuesOf(lab: Lab | null): Values {
   return {
     ...rest,
     position: { latitude: typedOf(position?.latitude, 'deg'), longitude: typedOf(position?.longitude, 'deg') },
-    temperature: { bacteria: band('bacteria'), chilled: band('chilled') },
+    temperature: { bacteria: band('bacteria'), chilled: band('chilled'), cool: band('cool') },
     bacteria: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ weekday: Number(weekday), closes })),
     holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),
   };

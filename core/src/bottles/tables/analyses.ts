@@ -1,8 +1,4 @@
-export interface AnalysisRow {
-  name: string;
-  /** Bottle rules that this analysis needs, one bottle of each; what is measured follows from them. */
-  bottles: readonly string[];
-}
+import type { AnalysisRow } from '../rule.ts';
 
 /** What can be asked of a lab. Grouping by bottle is common practice; each lab has its own. */
 export const analyses2026 = {

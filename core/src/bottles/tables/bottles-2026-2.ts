@@ -1,5 +1,6 @@
-import { analyses2026, type AnalysisRow } from './analyses.ts';
-import { rules2026, type BottleRule } from './rules.ts';
+import type { AnalysisRow, BottleRule } from '../rule.ts';
+import { analyses2026 } from './analyses.ts';
+import { rules2026 } from './rules.ts';
 
 /** As the edition before, with lead and copper at the tap. */
 export const analyses = {

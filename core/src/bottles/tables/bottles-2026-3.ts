@@ -1,5 +1,5 @@
+import type { BottleRule } from '../rule.ts';
 import { rules as before } from './bottles-2026-2.ts';
-import type { BottleRule } from './rules.ts';
 
 /**
  * As the edition before: the shortest clock of the general bottle is turbidity's, and it takes no air; acid-preserved metals need no

@@ -8,11 +8,16 @@ export interface PurposeRow {
   isWater: boolean;
   /** The mark of a bottle that goes along only to be poured into this one; null where there is none. */
   supply: string | null;
+  /** One bottle is enough, also where the sample takes several. */
+  isSingle?: true;
+  /** What is done with it on site, where that is another thing than filling it with the point's water. */
+  on?: { asks: string; done: string };
 }
 
 /**
  * A field blank is two bottles: water supplied by the lab, poured on site into the receiver, which is analysed. Sources: EPA
- * Methods 533 and 537.1 (field reagent blank; from memory); duplicates, commonly 1 in 10: common practice.
+ * Methods 533 and 537.1 (field reagent blank; from memory); trip and equipment blanks: USGS National Field Manual, chapter A4;
+ * duplicates, commonly 1 in 10: common practice.
  */
 export const purposes = {
   sample: { name: 'Sample', why: 'The water of the point.', mark: '', isWater: true, supply: null },
@@ -29,5 +34,28 @@ export const purposes = {
     mark: 'FR',
     isWater: false,
     supply: 'FS',
+    isSingle: true,
+  },
+  'trip-blank': {
+    name: 'Trip blank',
+    why: 'Clean water from the lab that is never opened: what gets in through the cap on the way?',
+    mark: 'TB',
+    isWater: false,
+    supply: null,
+    on: {
+      asks: 'Never open it. It came full from the lab; look for a bubble, and lay it with the bottles it belongs to.',
+      done: 'Closed, in the cooler',
+    },
+  },
+  'equipment-blank': {
+    name: 'Equipment blank',
+    why: 'Clean water through the cleaned gear: what is left in pump, tubing and filter?',
+    mark: 'EB',
+    isWater: false,
+    supply: null,
+    on: {
+      asks: 'Clean water of the lab through pump, tubing and filter as they were cleaned, then into this bottle.',
+      done: 'Filled and capped',
+    },
   },
 } as const satisfies Record<string, PurposeRow>;

@@ -1,33 +1,4 @@
-import type { ParameterId } from '../../parameters/index.ts';
-
-export interface BottleRule {
-  name: string;
-  /** Letter on the label. */
-  letter: string;
-  /** Place in the filling order; bacteria first, at a tap right after disinfection. */
-  order: number;
-  container: string;
-  /** Nominal volume in mL. */
-  volume: number;
-  preservative: { name: string; hazard: string } | null;
-  rinse: string;
-  fill: string;
-  /** Where the fill mark is drawn, as a part of the bottle's height up to the neck. */
-  mark: number;
-  headspace: string;
-  filter: string | null;
-  /** The only kind of point at which it is filtered; at every one where this is left out. */
-  filterAt?: 'well' | 'tap';
-  mix: string | null;
-  /** Temperature class: the lab says what the cooler may have; `any` needs no cooling and takes no harm from it. */
-  temperature: 'bacteria' | 'chilled' | 'any';
-  temperatureText: string;
-  /** Hours from collection to the start of analysis. */
-  holdingHours: number;
-  holdingFor: string;
-  parameters: readonly ParameterId[];
-  source: string;
-}
+import type { BottleRule } from '../rule.ts';
 
 const day = 24;
 

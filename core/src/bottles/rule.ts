@@ -1,0 +1,68 @@
+import type { ParameterId } from '../parameters/index.ts';
+import type { GearId } from './tables/gear.ts';
+import type { purposes } from './tables/purposes.ts';
+
+/** Temperature class of a bottle: the lab says what the cooler may have; `any` needs no cooling and takes no harm from it. */
+export type TemperatureClass = 'bacteria' | 'chilled' | 'cool' | 'any';
+
+/** How often a duplicate or blank of a kind belongs to a bottle: once a round, once for each building or site, or one in so many samples. */
+export type ExtraEvery = 'round' | 'building' | number;
+
+export interface BottleRule {
+  name: string;
+  /** Letters on the label. */
+  letter: string;
+  /** Place in the filling order; bacteria first, at a tap right after disinfection. */
+  order: number;
+  container: string;
+  /** Nominal volume in mL, of one bottle. */
+  volume: number;
+  /** So many bottles make one sample; one where it is left out. */
+  copies?: number;
+  preservative: { name: string; hazard: string } | null;
+  rinse: string;
+  fill: string;
+  /** Where the fill mark is drawn, as a part of the bottle's height up to the neck. */
+  mark: number;
+  headspace: string;
+  filter: string | null;
+  /** The only kind of point at which it is filtered; at every one where this is left out. */
+  filterAt?: 'well' | 'tap';
+  mix: string | null;
+  temperature: TemperatureClass;
+  temperatureText: string;
+  /** Hours from collection to the start of analysis. */
+  holdingHours: number;
+  holdingFor: string;
+  /** What is read of its report and judged. */
+  parameters: readonly ParameterId[];
+  /** What is measured in it where no parameter stands for it: then a person compares the report with the limits. */
+  measures?: string;
+  /** Blanks and duplicates that belong with it. */
+  extras?: readonly { purpose: Exclude<keyof typeof purposes, 'sample'>; every: ExtraEvery }[];
+  /** A spare for each so many bottles, at least one; ten where it is left out. */
+  spareEach?: number;
+  /** What would spoil it and must not be about. */
+  gear?: readonly GearId[];
+  source: string;
+}
+
+export interface AnalysisRow {
+  name: string;
+  /** Under which heading it is offered. */
+  group?: AnalysisGroup;
+  /** Bottle rules that this analysis needs, one bottle of each; what is measured follows from them. */
+  bottles: readonly string[];
+}
+
+export const analysisGroups = [
+  'Germs',
+  'Metals',
+  'Salts and nutrients',
+  'Look and solids',
+  'Organics',
+  'PFAS',
+  'Disinfection',
+  'Radioactivity',
+] as const;
+export type AnalysisGroup = (typeof analysisGroups)[number];

@@ -1,0 +1,107 @@
+import { cardOf, gearRow, type BottleTable, type TemperatureClass } from '@fonte/core/bottles';
+import { bottlesPacked, countBottles, loads, type BottleCount } from '@fonte/core/plan';
+import { show } from '@fonte/core/units';
+import { Button } from 'antd';
+import { useRound } from '../book/useRound.ts';
+import { DataTable } from '../feedback/DataTable.tsx';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
+import { useMay } from '../session/May.tsx';
+
+/** A box holds whole litres. */
+const wholeLitres = (space: number) => Math.ceil(space * 1000 - 1e-9) / 1000;
+
+const classNames: Record<TemperatureClass, string> = {
+  bacteria: 'Cold and dark, for bacteria',
+  chilled: 'Cold, on ice',
+  cool: '6 to 20 °C, no ice',
+  any: 'No cooling',
+};
+
+/** What there is to carry, by how cold it must be. */
+function Loads({ table, counts }: { table: BottleTable; counts: readonly BottleCount[] }) {
+  const all = loads(table, counts);
+  return (
+    <DataTable
+      label="Room in the boxes"
+      rows={all}
+      rowKey={({ temperature }) => temperature}
+      columns={[
+        {
+          title: 'Box',
+          render: ({ temperature, realIceOnly }) => (
+            <>
+              {classNames[temperature]}
+              {realIceOnly && <div className="small soft">{gearRow('pfas-ice').ask}</div>}
+            </>
+          ),
+        },
+        { title: 'Water', isNumber: true, render: ({ water }) => show(water, 'L', 1) },
+        { title: 'Box of', isNumber: true, render: ({ space }) => <span className="strong">{show(wholeLitres(space), 'L', 0)}</span> },
+      ]}
+    />
+  );
+}
+
+/** How many bottles of each kind, the room they take, and that they stand labelled in the kit. */
+export function Packing() {
+  const { round, append } = useRound();
+  const { busy, run, say } = useAction();
+  const may = useMay(bottlesPacked);
+  const table = round.tables.bottles;
+  const counts = table
+    ? countBottles(
+        table,
+        round.bottles.filter((bottle) => !bottle.spare),
+      )
+    : [];
+  const unpacked = round.bottles.filter((bottle) => bottle.stage === 'planned').map((bottle) => bottle.id);
+  return (
+    <section className="panel">
+      <h2>To pack</h2>
+      {counts.length === 0 ? (
+        <p className="soft">No analysis is chosen, so there is no bottle to pack.</p>
+      ) : (
+        <DataTable
+          label="To pack"
+          rows={counts}
+          rowKey={({ rule }) => rule}
+          columns={[
+            {
+              title: 'Kind',
+              render: ({ rule }) => {
+                const { name, volume, container, preservative } = cardOf(table!, rule);
+                return (
+                  <>
+                    {name}, {volume} mL
+                    <div className="small soft">
+                      {container}
+                      {preservative ? `. ${preservative.name}` : ''}
+                    </div>
+                  </>
+                );
+              },
+            },
+            { title: 'Bottles', isNumber: true, render: ({ needed }) => <span className="strong">{needed}</span> },
+            { title: 'Spare', isNumber: true, render: ({ spares }) => spares },
+          ]}
+        />
+      )}
+      {counts.length > 0 && <Loads table={table!} counts={counts} />}
+      {counts.some(({ rule }) => /gloves and eye protection/.test(cardOf(table!, rule).preservative?.hazard ?? '')) && (
+        <p className="finding question small">
+          <span className="strong">Acid or caustic in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules
+          come first.
+        </p>
+      )}
+      {unpacked.length > 0 && may && (
+        <div>
+          <Button type="primary" loading={busy} onClick={() => void run(() => append(bottlesPacked, { bottles: unpacked }))}>
+            {unpacked.length === 1 ? '1 bottle is' : `${unpacked.length} bottles are`} labelled and packed
+          </Button>
+        </div>
+      )}
+      <Said say={say} />
+    </section>
+  );
+}
