@@ -14,6 +14,7 @@ const rooms = [
   'access',
   'bottles',
   'plan',
+  'arrive',
   'level',
   'purge',
   'tap',
@@ -33,7 +34,7 @@ const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
     cellar: ['store', 'http', 'book', 'files'],
-    rooms: ['access', 'registers', 'plan', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
+    rooms: ['access', 'registers', 'plan', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
     attic: ['app', 'commands'],
   },
   web: {
@@ -45,6 +46,7 @@ const floors = {
       'bench',
       'plan',
       'day',
+      'arrive',
       'level',
       'purge',
       'fill',

@@ -30,7 +30,7 @@ describe('the scenario', () => {
   it('has one round under way with a monitoring well and a tap', () => {
     const round = fold(todayRound(start))!;
     expect(overview(round)).toMatchObject({
-      next: { room: 'level' },
+      next: { room: 'arrive' },
       points: [
         { name: 'Tannery 3, downstream', type: 'well' },
         { name: 'Market hall', type: 'tap' },

@@ -1,5 +1,6 @@
 import { newId, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
 import { server } from '@fonte/core/roles';
+import { fitnessJudged, riskChecked } from '@fonte/core/arrive';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
@@ -75,7 +76,12 @@ export function levelRounds(start: number): Entry[] {
       editions: editionsOn(wallTime(round.now, zone).date),
       visits,
     });
+    const isLast = daysAgo === Math.min(...levelHistory.map((one) => one.daysAgo));
     for (const visit of visits) {
+      if (isLast && visit.point.code === 'MW3') {
+        round.at(visit.id, riskChecked, { hazards: ['insects', 'contaminated'], left: false });
+        round.at(visit.id, fitnessJudged, { found: [{ fault: 'plants', isDone: true }], odd: 'Wasps under the cap: knock first' });
+      }
       const text = depths[visit.point.code as keyof typeof depths];
       const reading = {
         measuringPoint: 'North rim of the casing',

@@ -24,6 +24,7 @@ beforeAll(async () => {
   await colleague.setViewport(desk);
   await walk.openToday(page, server.address);
   await click(page, 'Go on');
+  await walk.arrive(page);
   await see(page, 'Depth to water');
   await walk.readLevel(page, '7.512');
   await see(page, 'the last was 7.512 m');

@@ -121,13 +121,14 @@ describe.sequential('somebody who stands at a point on the day itself', () => {
     await page.goto(page.url().replace(/\/at\/.*/, ''));
     await click(page, 'Tannery 3, downstream', 'link');
     await see(page, 'Begin here at the latest');
-    await see(page, 'Caution: Contaminated water.');
+    await see(page, 'Contaminated water, known here');
     await page.goBack();
     for (const by of ['1 h', '10 min', '10 min'] as const) await walk.skip(page, by);
     await click(page, 'Market hall', 'link');
     await see(page, 'Market hall: you would be there at 10:40, and the work must be done by 11:00.');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
+    await walk.arrive(page);
     await walk.startAtTheTap(page);
     await page.waitForFunction(() => !document.body.innerText.includes('must be done by 11:00'));
   });

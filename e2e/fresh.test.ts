@@ -53,12 +53,13 @@ describe.sequential('an empty database, on a phone', () => {
     await type(page, 'System or site', 'Village');
     await tick(page, 'Fire station');
     await click(page, 'Plan it');
-    await see(page, 'Start the protocol');
+    await see(page, 'Look round before you touch anything');
     await see(page, 'No lab: levels only, or bring the samples to a lab of your own.');
   });
 
   it('makes a special sample of one with too little chlorine, by the point’s own minimum', async () => {
     await click(page, 'Go on');
+    await walk.arrive(page);
     await see(page, 'at least 0.30 mg/L free chlorine here');
     await walk.startAtTheTap(page);
     await see(page, 'Run cold water');

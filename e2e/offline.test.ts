@@ -165,7 +165,7 @@ describe.sequential('a day without signal', () => {
     await click(page, 'Add a point');
     await option(page, 'Point', 'Fountain behind the chapel');
     await click(page, 'Add it');
-    await see(page, 'Start the protocol: Coliforms, distribution');
+    await see(page, 'Look round before you touch anything');
     await see(page, '2 entries only on this device, since');
   });
 

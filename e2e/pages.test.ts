@@ -42,7 +42,7 @@ describe.sequential('the other pages', () => {
     await see(page, '1 + 1 spare ammonium');
     await type(page, 'System or site', 'Tannery wells');
     await click(page, 'Plan it');
-    await see(page, 'Measure the level');
+    await see(page, 'Look round before you touch anything');
     await see(page, '261123B');
     await open('/rounds', 'Upstream well');
     expect(await seriousBarriers(page)).toEqual([]);
@@ -74,19 +74,19 @@ describe.sequential('the other pages', () => {
   });
 
   it('show all points in a list and on a map, sought by what one knows of them', async () => {
-    await open('/points/map', '7 points');
+    await open('/points/map', '8 points');
     await page.waitForSelector('.point-map .point-mark');
     expect(await seriousBarriers(page)).toEqual([]);
     await type(page, 'Find a point', 'lomba mw2');
-    await see(page, '1 of 7 points');
+    await see(page, '1 of 8 points');
     await page.click('.point-map .point-mark');
     await see(page, 'Tannery 2, yard, MW2, Lomba Velha. Monitoring well. Open');
     await type(page, 'Find a point', ' ');
     await option(page, 'Kinds', 'Spring');
-    await see(page, '1 of 7 points');
+    await see(page, '1 of 8 points');
     await see(page, 'Public spring');
     await option(page, 'Kinds', 'House tap');
-    await see(page, '3 of 7 points');
+    await see(page, '3 of 8 points');
     await choose(page, 'State', 'Out of use');
     await see(page, 'No point is found by this.');
     await choose(page, 'State', 'All');
@@ -174,8 +174,9 @@ describe.sequential('the other pages', () => {
 
   it('say so when the server is away, keep what was written on the device, and send it once when it is back', async () => {
     const round = await roundId('Tannery and market hall');
-    await open(`/rounds/${round}`, 'Measure the level');
+    await open(`/rounds/${round}`, 'Look round before you touch anything');
     await click(page, 'Go on');
+    await walk.arrive(page);
     await see(page, 'Depth to water');
     // What the other tab wrote may still be on its way.
     await walk.handedIn(page);

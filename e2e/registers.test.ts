@@ -137,6 +137,7 @@ describe.sequential('a well of which only the mark is known', () => {
     await click(page, 'Plan it');
     await see(page, 'Old well alone');
     await click(page, 'Go on');
+    await walk.arrive(page);
     await walk.readLevel(page, '6.20');
     await see(page, 'again');
     await walk.readLevel(page, '6.20');
@@ -166,8 +167,9 @@ describe.sequential('a round without a lab', () => {
     await type(page, 'System or site', 'Lomba Velha');
     await option(page, 'Lab', 'No lab');
     await click(page, 'Plan it');
-    await see(page, 'Fill 2 bottles');
+    await see(page, 'Look round before you touch anything');
     await click(page, 'Go on');
+    await walk.arrive(page);
     const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
     await walk.fillNext(page, label);
     await walk.fillNext(page, label.replace(/N$/, 'A'));

@@ -37,7 +37,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await type(page, 'System or site', 'Pedrinha');
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Plan it');
-    await see(page, 'Start the protocol: Lead, 30 minutes standing');
+    await see(page, 'Look round before you touch anything');
     await see(page, 'School, visit 2');
     expect(await overflow(page)).toBe(0);
   });
@@ -64,6 +64,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await open('/rounds', 'Lead at the school');
     await click(page, 'Lead at the school', 'link');
     await click(page, 'Go on');
+    await walk.arrive(page);
     await click(page, 'Start at the tap');
     await see(page, 'Look at the tap and what leads to it');
     for (const item of [
@@ -91,7 +92,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await see(page, 'a toilet was flushed');
     await click(page, 'Lead at the school', 'link');
     // The clock of the first visit runs: what comes next is the second visit.
-    await see(page, 'Start the protocol: Coliforms, distribution');
+    await see(page, 'Look round before you touch anything');
     await open('/', 'Running');
     expect(await seriousBarriers(page)).toEqual([]);
     await page.click('.tile.live');
@@ -134,7 +135,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await walk.rinseBleach(page);
     await walk.fillAndPutBack(page, '261123B-SC1-B');
     await click(page, 'Lead at the school', 'link');
-    await see(page, 'Start the protocol: Coliforms, distribution');
+    await see(page, 'Look round before you touch anything');
     await page.waitForSelector('[aria-label^="261123B-SC1.2-B"]');
   });
 });
@@ -148,7 +149,7 @@ describe.sequential('a blank and a duplicate', () => {
     await type(page, 'Name', 'With a blank');
     await type(page, 'System or site', 'Lomba Velha');
     await click(page, 'Plan it');
-    await see(page, 'Measure the level');
+    await see(page, 'Look round before you touch anything');
     await take('Field blank: Metals');
     await see(page, 'Field blank: Metals');
     await take('Duplicate: Nutrients');
@@ -156,7 +157,7 @@ describe.sequential('a blank and a duplicate', () => {
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
     const visit = await page.$eval('.stream-point a', (one) => (one as HTMLAnchorElement).href);
-    await page.goto(visit.replace(/level$/, 'fill'), { waitUntil: 'domcontentloaded' });
+    await page.goto(visit.replace(/arrive$/, 'fill'), { waitUntil: 'domcontentloaded' });
     const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
     expect(label).toMatch(/-MW2-M-FR$/);
     await see(page, `Open ${label.replace('FR', 'FS')}, the water that the lab supplied`);
@@ -177,8 +178,9 @@ describe.sequential('a supply well that runs', () => {
     await type(page, 'Name', 'Running well');
     await type(page, 'System or site', 'Lomba Velha');
     await click(page, 'Plan it');
-    await see(page, 'Measure the level');
+    await see(page, 'Look round before you touch anything');
     await click(page, 'Go on');
+    await walk.arrive(page);
     await click(page, 'The level cannot be read');
     await click(page, 'Leave the level out');
     await see(page, 'Say why, in a few words.');

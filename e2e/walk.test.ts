@@ -31,7 +31,7 @@ const today = async () => {
 
 describe.sequential('a round from plan to verdict', () => {
   it('stands on the first page with what is next', async () => {
-    expect(await page.$eval('h1', (one) => one.textContent)).toBe('Measure the level');
+    expect(await page.$eval('h1', (one) => one.textContent)).toBe('Look round before you touch anything');
     await see(page, 'Tannery 3, downstream');
     await noSeriousBarrier();
   });
@@ -49,6 +49,7 @@ describe.sequential('a round from plan to verdict', () => {
 
   it('asks about a level that jumps, about feet and inches, and keeps what was typed over a reload', async () => {
     await click(page, 'Go on');
+    await walk.arrive(page);
     // No state of the well is taken for granted.
     await type(page, 'Depth to water', '7.40');
     await click(page, 'Write it down');
@@ -136,6 +137,7 @@ describe.sequential('a round from plan to verdict', () => {
   it('keeps the flush clock over a reload and a closed tab', async () => {
     await today();
     await click(page, 'Go on');
+    await walk.arrive(page);
     await walk.startAtTheTap(page);
     await click(page, 'Start the clock');
     await page.waitForSelector('.countdown.big');

@@ -4,6 +4,7 @@ import { roundPlanned } from '../src/plan/index.ts';
 import type { Lab, Person, TapPoint, WellPoint } from '../src/registers/index.ts';
 import { editionsOn } from '../src/round/index.ts';
 import { instantAt, minute } from '../src/time/index.ts';
+import { fitnessJudged, riskChecked } from '../src/arrive/index.ts';
 import { handedOver } from '../src/custody/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
 import { clockStarted, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
@@ -184,6 +185,15 @@ export class Script {
       if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
       const minutes = step.act.type === 'clock' ? 1 + step.act.least / 60 : 1;
       this.done(step.id, answerTo(step, residual), undefined, { minutes, procedure });
+    }
+    return this;
+  }
+
+  /** Looks round at both points, and finds nothing wrong. */
+  arrived(): this {
+    for (const at of [this.well, this.tap]) {
+      this.write(riskChecked, { hazards: [] }, { at });
+      this.write(fitnessJudged, { found: [] }, { at });
     }
     return this;
   }

@@ -56,7 +56,7 @@ export const points: Point[] = [
     position: at(36.5211, -31.0473), walk: 240, hazards: ['contaminated', 'insects'],
   }),
   tap(31, 'MH1', 'Market hall', 'Porto Amaro', 'Steel tap in the cleaning room, left of two', 'Ask at the fish counter before 11:00.', {
-    position: at(36.5012, -31.0815), disinfection: 'free-chlorine', water: 'treated', building: 'Market hall', siting: { isRoutine: true, number: 'PA-04' },
+    position: at(36.5012, -31.0815), disinfection: 'free-chlorine', water: 'treated', building: 'Market hall', siting: { isRoutine: true, number: 'PA-04' }, alternatives: [id(34)],
     contacts: [{ name: 'Fish counter', windows: [{ weekdays: [1, 2, 3, 4, 5, 6], from: '07:00', to: '11:00' }] }],
   }),
   tap(32, 'SC1', 'School', 'Pedrinha', 'Tap at the kitchen sink', 'Ring at the side door, not during breaks.', {
@@ -65,6 +65,10 @@ export const points: Point[] = [
       name: 'School office',
       windows: [{ weekdays: [1, 2, 3, 4, 5], from: '08:30', to: '10:15' }, { weekdays: [1, 2, 3, 4, 5], from: '10:45', to: '15:30' }],
     }],
+  }),
+  tap(34, 'QH1', 'Quay house', 'Porto Amaro', 'Wall tap at the boat ramp, under the lamp', 'Open day and night. Slippery when the tide is in.', {
+    position: at(36.4989, -31.0801), kind: 'outside-tap', disinfection: 'free-chlorine', water: 'treated', hazards: ['ground'],
+    siting: { isRoutine: true, number: 'PA-06' },
   }),
   tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', {
     position: at(36.5279, -31.0402), kind: 'spring', disinfection: 'none', water: 'raw', source: 'groundwater',

@@ -18,7 +18,7 @@ export const Ask = z.object({
 export type Ask = z.infer<typeof Ask>;
 
 /** The turns in which rooms ask for something at a visit, in the order of the work. */
-export const visitTurns = ['choose', 'level', 'purge', 'blanks', 'run', 'fill'] as const;
+export const visitTurns = ['choose', 'arrive', 'level', 'purge', 'blanks', 'run', 'fill', 'leave'] as const;
 /** The turns in which rooms ask for something of the whole round, once nothing is left to do at a visit. */
 export const roundTurns = ['hand-over', 'intake', 'report', 'follow-up', 'results'] as const;
 export type Turn = (typeof visitTurns)[number] | (typeof roundTurns)[number];

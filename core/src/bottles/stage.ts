@@ -20,3 +20,10 @@ export type SampleKind = (typeof sampleKinds)[number];
 /** The worst of several. */
 export const worstSample = (kinds: Iterable<SampleKind>): SampleKind =>
   sampleKinds[Math.max(0, ...[...kinds].map((kind) => sampleKinds.indexOf(kind)))]!;
+
+/** Why a sample is what it is, as a code with its data. */
+export interface SampleReason {
+  code: 'stop' | 'departure' | 'stale' | 'no-protocol' | 'unknown-protocol' | 'not-fit' | 'place-caution';
+  makes: SampleKind;
+  data: Readonly<Record<string, string>>;
+}

@@ -1,8 +1,7 @@
-import type { SampleKind } from '../bottles/index.ts';
+import type { SampleKind, SampleReason } from '../bottles/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import type { Data, Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
-import type { SampleReason } from '../tap/index.ts';
 import { minute } from '../time/index.ts';
 import type { BottleCondition } from './entries.ts';
 import { holdingOf } from './holding.ts';

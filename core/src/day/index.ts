@@ -7,5 +7,6 @@ export * from './build.ts';
 export * from './remedies.ts';
 export * from './propose.ts';
 export * from './from-here.ts';
+export * from './instead.ts';
 export * from './words.ts';
 export { mostExact } from './exact.ts';

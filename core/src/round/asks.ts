@@ -1,4 +1,5 @@
 import type { Stage } from '../bottles/index.ts';
+import { arriveAsks } from '../arrive/index.ts';
 import { fillAsks } from '../fill/index.ts';
 import { say, type Coded, type Words } from '../findings/index.ts';
 import { levelAsks } from '../level/index.ts';
@@ -10,6 +11,7 @@ const many = (one: string, more: (count: number) => string) => (data: Readonly<R
 
 /** The words of every room for what is asked next, and those for what concerns the whole round. */
 export const askWords: Words = {
+  ...arriveAsks,
   ...levelAsks,
   ...purgeAsks,
   ...tapAsks,

@@ -1,9 +1,8 @@
-import { worstSample, type SampleKind, type Stage } from '../bottles/index.ts';
+import { worstSample, type SampleKind, type SampleReason, type Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import { isStillOut, type ReadBook, type Standing } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
-import type { SampleReason } from '../tap/index.ts';
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
 export interface BottleState extends FieldBottle {

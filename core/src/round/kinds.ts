@@ -1,5 +1,6 @@
 import { accessNoted } from '../access/index.ts';
 import { actRoom } from '../act/index.ts';
+import { arriveRoom } from '../arrive/index.ts';
 import { madeUnreadable, struck, type AnyKind } from '../book/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fillRoom } from '../fill/index.ts';
@@ -14,6 +15,7 @@ import type { StepRoom } from './lines.ts';
 
 /** The rooms of a visit, by the name of their part of its state, which is also the address of their page. */
 export const visitRooms = {
+  arrive: arriveRoom,
   level: levelRoom,
   purge: purgeRoom,
   tap: runRoom,

@@ -14,7 +14,7 @@ const short = () => overview(round());
 const tap = () => round().visits.find((visit) => visit.id === book.tap)!;
 
 beforeEach(() => {
-  book = new Script().plan();
+  book = new Script().plan().arrived();
 });
 
 /** Runs the protocol up to its flush clock, which is started. */
@@ -113,7 +113,7 @@ it('lets other work come first while a clock runs, and comes back to it when not
 
 describe('a visit with two protocols', () => {
   beforeEach(() => {
-    book = new Script().plan(['coliforms', 'lead']);
+    book = new Script().plan(['coliforms', 'lead']).arrived();
   });
   const start = (id: string) => {
     const { edition } = protocolNamed(id);

@@ -26,6 +26,7 @@ describe('a round that is given up', () => {
   });
 
   it('is done at once when nothing was taken, and goes on when that is struck', () => {
+    book.arrived();
     const given = book.write(roundGivenUp, { reason: 'planned for the wrong week' });
     expect(nextStep(state())).toBeNull();
     book.correct(given, 'it goes on');
@@ -87,6 +88,7 @@ describe('a supply well that runs', () => {
   it('asks for the level again when leaving it out is struck', () => {
     const left = book.atWell(levelLeftOut, { reason: 'no tape in the van' });
     expect(nextAtVisit(visit(book.well))?.code).toBe('set-up-purge');
+    book.arrived();
     book.correct(left, 'a tape was found');
     expect(nextAtVisit(visit(book.well))?.code).toBe('measure-level');
   });

@@ -465,6 +465,7 @@ function misfitOfCorrected(entry: Entry, instead: Parameters<Script['strike']>[2
 }
 
 it('names the next step through the day', () => {
+  book.arrived();
   expect(nextStep(state())).toMatchObject({ room: 'level', visit: book.well, code: 'measure-level' });
   purged();
   expect(nextStep(state())).toMatchObject({ room: 'fill', code: 'fill', data: { count: 4 } });

@@ -1,4 +1,14 @@
-import { cardAt, purpose, worstSample, type AnalysisId, type BottleTable, type SampleKind } from '../bottles/index.ts';
+import { arrivalState, placeReasons, testKindOf, type ArrivalState } from '../arrive/index.ts';
+import {
+  cardAt,
+  purpose,
+  rulesFor,
+  worstSample,
+  type AnalysisId,
+  type BottleTable,
+  type SampleKind,
+  type SampleReason,
+} from '../bottles/index.ts';
 import { misfit, type Misfit } from '../book/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
@@ -7,7 +17,7 @@ import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
 import { standingResults } from '../read/index.ts';
-import { runState, runThatFills, sampleReasons, unknownRun, type RunState, type SampleReason } from '../tap/index.ts';
+import { runState, runThatFills, sampleReasons, unknownRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
@@ -21,6 +31,7 @@ export interface VisitState {
   /** The point's name, told apart from other visits of the same point. */
   name: string;
   analyses: AnalysisId[];
+  arrival: ArrivalState;
   level: LevelState | null;
   purge: PurgeState | null;
   /** In the order in which they were started. */
@@ -38,14 +49,17 @@ export interface VisitState {
 
 const special = (code: SampleReason['code']): SampleReason => ({ code, makes: 'special', data: {} });
 
-/** Why the sample in a bottle is less than a routine one: by the run that fills it, or for want of one. */
-function reasonsFor(bottle: FieldBottle, run: RunState | null, hasUnknown: boolean): SampleReason[] {
-  if (!purpose(bottle.purpose).isWater) return [];
+/** Why the sample in a bottle is less than a routine one, by the run that fills it, or for want of one. */
+function runReasons(bottle: FieldBottle, run: RunState | null, hasUnknown: boolean): SampleReason[] {
   if (run) return sampleReasons(run, bottle.filledAt);
   // A run that cannot be judged here may have filled any of them.
   if (hasUnknown) return [special('unknown-protocol')];
   return bottle.rule === 'bacteria' ? [special('no-protocol')] : [];
 }
+
+/** The kinds of tests that a bottle is for. */
+const kindsOf = (rule: FieldBottle['rule'], analyses: readonly AnalysisId[], table: BottleTable) =>
+  analyses.filter((id) => rulesFor(table, [id]).includes(rule)).map((id) => testKindOf(table, id));
 
 function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: BottleTable | null): VisitState {
   const { id, point, analyses } = visit;
@@ -59,17 +73,21 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   });
   const nth = nthVisit(plan!.visits, id);
   const sampled = { point, analyses, runs, unknownRuns, table };
+  const arrival = arrivalState(book.arrive, table, analyses);
   const around = { lab: plan!.lab, handOvers: round.custody, report: round.report, standing: standingResults(round.report) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (table ? bottlesAt(visit, plan!.code, table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).flatMap(
     (one) => {
       const by = runThatFills(sampled, one);
       const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
+      const place = kindsOf(one.rule, analyses, table!);
       return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
         bottleInStream(bottle, {
           ...around,
           measured,
-          reasons: reasonsFor(bottle, by?.run ?? null, unknownRuns.length > 0),
+          reasons: purpose(bottle.purpose).isWater
+            ? [...placeReasons(arrival, place), ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0)]
+            : [],
           packed: packed.has(bottle.place),
         }),
       );
@@ -80,9 +98,14 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     id,
     nth,
     name: nth > 1 ? `${point.name}, visit ${nth}` : point.name,
+    arrival,
     level,
     purge,
-    sample: worstSample([...runs.map((run) => run.sample), ...(unknownRuns.length > 0 ? (['special'] as const) : [])]),
+    sample: worstSample([
+      ...runs.map((run) => run.sample),
+      ...(arrival.verdicts.some(({ fitness }) => fitness === 'not-fit') ? (['special'] as const) : []),
+      ...(unknownRuns.length > 0 ? (['special'] as const) : []),
+    ]),
     bottles,
     limits: visit.limits ?? null,
     pictures: book.pictures,

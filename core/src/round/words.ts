@@ -1,5 +1,6 @@
 import { accessSays } from '../access/index.ts';
 import { actSays, actWords } from '../act/index.ts';
+import { arriveSays, arriveWords } from '../arrive/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { dayFindings } from '../day/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
@@ -20,6 +21,7 @@ import { tapSays, tapWords } from '../tap/index.ts';
 export const misfitWords: Words = {
   ...bookWords,
   ...planWords,
+  ...arriveWords,
   ...levelWords,
   ...purgeWords,
   ...tapWords,
@@ -58,6 +60,7 @@ const says = new Map<string, (payload: never) => string>([
   ...registerSays,
   ...accessSays,
   ...planSays(calledEdition),
+  ...arriveSays,
   ...levelSays,
   ...purgeSays,
   ...tapSays,

@@ -1,4 +1,4 @@
-import { worstSample, type AnalysisId, type SampleKind } from '../bottles/index.ts';
+import { worstSample, type AnalysisId, type SampleKind, type SampleReason } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
@@ -142,13 +142,6 @@ export function isStale({ steps, protocol }: RunState, filledAt: number): boolea
   const first = steps.find(({ step, doneAt }) => (step.act.type === 'clock' || step.act.type === 'measure') && doneAt !== null);
   const fresh = protocol.freshFor === undefined ? usuallyFresh : protocol.freshFor * second;
   return first?.doneAt != null && filledAt - first.doneAt > fresh;
-}
-
-/** Why a sample is less than a routine one, as a code with its data. */
-export interface SampleReason {
-  code: 'stop' | 'departure' | 'stale' | 'no-protocol' | 'unknown-protocol';
-  makes: SampleKind;
-  data: Readonly<Record<string, string>>;
 }
 
 /** What makes the sample of a run what it is; `filledAt` in ms, null before it is filled. */

@@ -1,9 +1,9 @@
+import type { SampleReason } from '../bottles/index.ts';
 import { sayFinding, type Words } from '../findings/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { showTyped } from '../units/index.ts';
-import type { SampleReason } from './run.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped, type StepAnswer } from './entries.ts';
 import { protocols } from './tables/index.ts';
 
@@ -69,6 +69,8 @@ export const tapSays: readonly Says[] = [
 
 const makes = { routine: '', special: ' Special, not for compliance.', invalid: ' Spoilt: take it again.' } as const;
 
+const inside = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
 /** Why a sample is what it is, as a sentence. */
 export function saySample({ code, makes: kind, data }: SampleReason): string {
   const says = {
@@ -76,6 +78,8 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     departure: () => `“${data['step']}” departs from the protocol: ${data['reason']}.`.replace(/\.\.$/, '.'),
     stale: () => 'Filled too long after the tap was flushed and measured: this is other water.',
     'no-protocol': () => 'Bacteria taken without a protocol.',
+    'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,
+    'place-caution': () => `The place is fit with caution: ${inside(data['seen']!)}.`,
     'unknown-protocol': () => 'Taken by a protocol that this copy of Fonte does not know.',
   };
   return `${says[code]()}${makes[kind]}`;

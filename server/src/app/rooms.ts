@@ -1,4 +1,5 @@
 import { accessRoom, type AccessServices } from '../access/index.ts';
+import { arriveRoom } from '../arrive/index.ts';
 import { Derivation } from '../book/derivation.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { bookRoutes } from '../book/routes.ts';
@@ -20,6 +21,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   accessRoom,
   registersRoom,
   planRoom,
+  arriveRoom,
   levelRoom,
   purgeRoom,
   fillRoom,
@@ -29,7 +31,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
 ];
 
 /** Counted up with every change of what stands in a derived table: a database of before is then derived anew at the start. */
-const edition = '7';
+const edition = '8';
 
 /** What the rooms derive from the books. */
 export const derivation = new Derivation(

@@ -1,4 +1,5 @@
 import { accessRoom } from '../access/room.ts';
+import { arriveRoom } from '../arrive/room.ts';
 import { benchRoom } from '../bench/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { dayRoom } from '../day/room.ts';
@@ -26,6 +27,7 @@ export const rooms: readonly WebRoom[] = [
   benchRoom,
   roundRoom,
   dayRoom,
+  arriveRoom,
   levelRoom,
   purgeRoom,
   tapRoom,

@@ -1,3 +1,4 @@
+import { arrivalsAt, earlierArrival, type EarlierArrival } from '@fonte/core/arrive';
 import type { BookEntry, Entry } from '@fonte/core/book';
 import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
 import { codeAlone } from '@fonte/core/plan';
@@ -102,6 +103,17 @@ async function levels(point: string): Promise<LevelOfRecord[]> {
   return [...(kept ?? []), ...fresh].sort((a, b) => a.at - b.at);
 }
 
+/** What was found at a point, as it was fetched, with what was found here since. */
+async function arrivals(point: string): Promise<EarlierArrival[]> {
+  const { answers } = await disk();
+  const kept = (await answers.get(addressOf(arrivalsAt, { in: { point } })))?.answer as EarlierArrival[] | undefined;
+  const own = (await keptRounds()).flatMap(({ id, round }) =>
+    round.visits.flatMap((visit) => (visit.point.id === point ? (earlierArrival(id, visit.id, visit.arrival) ?? []) : [])),
+  );
+  const others = (kept ?? []).filter(({ visit }) => !own.some((one) => one.visit === visit));
+  return [...others, ...own].sort((a, b) => b.at - a.at);
+}
+
 type Local = (question: never) => Promise<unknown>;
 
 function local<E extends AnyEndpoint>(
@@ -118,6 +130,7 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
     const taken = (await keptRounds()).map(({ round }) => round.plan.code);
     return { code: codeAlone(date, taken, (await ownDevice()).id) };
   }),
+  local(arrivalsAt, ({ in: { point } }) => arrivals(point)),
   local(levelRecord, ({ in: { point } }) => levels(point)),
   local(pointPlaces, async () => ((await keptThings('points')) as Point[]).map(placeOf)),
   ...registerNames.flatMap((name) => [

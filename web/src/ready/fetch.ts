@@ -1,3 +1,4 @@
+import { arrivalsAt } from '@fonte/core/arrive';
 import { addressOf } from '@fonte/core/endpoints';
 import { levelRecord } from '@fonte/core/level';
 import { pictureFile } from '@fonte/core/pictures';
@@ -91,11 +92,14 @@ export async function makeReady(tell: (step: Step) => void = () => undefined): P
     tell({ name: 'registers', done: index, of: registerNames.length });
     things[register] = await fetchRegister(register);
   }
-  const wells = new Map<string, Point>();
-  for (const { round } of rounds) for (const { point } of round.visits) if (point.type === 'well') wells.set(point.id, point);
+  const points = new Map<string, Point>();
+  for (const { round } of rounds) for (const { point } of round.visits) points.set(point.id, point);
+  const wells = [...points.values()].filter(({ type }) => type === 'well').length;
   let levels = 0;
-  for (const point of wells.keys()) {
-    tell({ name: 'levels', done: levels, of: wells.size });
+  for (const { id: point, type } of points.values()) {
+    await readOrKept(arrivalsAt, { in: { point } });
+    if (type !== 'well') continue;
+    tell({ name: 'levels', done: levels, of: wells });
     await readOrKept(levelRecord, { in: { point } });
     levels += 1;
   }

@@ -35,6 +35,7 @@ export type Dimension =
 const gallon = 3.785411784e-3;
 
 export const units = {
+  km: { dimension: 'length', label: 'km', factor: 1000 },
   m: { dimension: 'length', label: 'm', factor: 1 },
   cm: { dimension: 'length', label: 'cm', factor: 0.01 },
   mm: { dimension: 'length', label: 'mm', factor: 0.001 },

@@ -2,6 +2,13 @@ import { Books1795500000000 } from './0001-books.ts';
 import { Columns1795800000000 } from './0002-columns.ts';
 import { Elevations1796000000000 } from './0003-elevations.ts';
 import { Access1796200000000 } from './0004-access.ts';
+import { Arrivals1796400000000 } from './0005-arrivals.ts';
 
 /** In the order in which they are made. */
-export const migrations = [Books1795500000000, Columns1795800000000, Elevations1796000000000, Access1796200000000] as const;
+export const migrations = [
+  Books1795500000000,
+  Columns1795800000000,
+  Elevations1796000000000,
+  Access1796200000000,
+  Arrivals1796400000000,
+] as const;

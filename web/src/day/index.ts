@@ -1,0 +1,1 @@
+export { useDayOf } from './useDayOf.ts';
