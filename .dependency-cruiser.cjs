@@ -14,6 +14,7 @@ const rooms = [
   'access',
   'bottles',
   'plan',
+  'prepare',
   'arrive',
   'level',
   'purge',
@@ -34,7 +35,7 @@ const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
     cellar: ['store', 'http', 'book', 'files'],
-    rooms: ['access', 'registers', 'plan', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
+    rooms: ['access', 'registers', 'plan', 'prepare', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
     attic: ['app', 'commands'],
   },
   web: {
@@ -46,6 +47,7 @@ const floors = {
       'bench',
       'plan',
       'day',
+      'prepare',
       'arrive',
       'level',
       'purge',

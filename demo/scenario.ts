@@ -1,17 +1,27 @@
 import { newId, writeEntry, type Entry, type EntryKind } from '@fonte/core/book';
 import { server } from '@fonte/core/roles';
 import { fitnessJudged, riskChecked } from '@fonte/core/arrive';
+import { checkRow, instrumentChecked, unitOf, type CheckId } from '@fonte/core/prepare';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
 import { bottlesPacked, roundPlanned } from '@fonte/core/plan';
-import { labRegistered, personRegistered, pointRegistered, type Person, type Point } from '@fonte/core/registers';
+import {
+  boxRegistered,
+  instrumentRegistered,
+  labRegistered,
+  lotRegistered,
+  personRegistered,
+  pointRegistered,
+  type Person,
+  type Point,
+} from '@fonte/core/registers';
 import { editionsOn } from '@fonte/core/round';
 import { clockStarted, protocols, runStarted, stepDone, type Step, type StepAnswer } from '@fonte/core/tap';
 import { atWall, day, minute, wallTime } from '@fonte/core/time';
 import type { z } from 'zod';
 import { levelHistory } from './data/history.ts';
-import { device, lab, people, points, zone } from './data/registers.ts';
+import { boxes, device, instruments, lab, lots, people, points, zone } from './data/registers.ts';
 
 const [technician, coordinator] = people as [Person, Person];
 const system = 'Marenta municipal supply';
@@ -58,6 +68,9 @@ export function registers(start: number): Entry[] {
     ...people.map((person) => writeEntry(at(person.id, server), personRegistered, person)),
     writeEntry(at(lab.id, coordinator.id), labRegistered, lab),
     ...points.map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
+    ...instruments.map((one) => writeEntry(at(one.id, coordinator.id), instrumentRegistered, one)),
+    ...lots.map((one) => writeEntry(at(one.id, coordinator.id), lotRegistered, one)),
+    ...boxes.map((one) => writeEntry(at(one.id, coordinator.id), boxRegistered, one)),
   ];
 }
 
@@ -108,6 +121,23 @@ function answerTo({ act }: Step): StepAnswer {
   }
 }
 
+/** The instruments are checked before the van leaves, some of them as an hour before. */
+function checkInstruments(round: Author, made: readonly [check: CheckId, reading: string | null][]): void {
+  for (const [check, text] of made) {
+    const { kind, parameter: of, isOfLot, nominal } = checkRow(check);
+    const { id, name, serial } = instruments.find((one) => one.kind === kind)!;
+    const unit = unitOf(check) ?? '1';
+    const lot = lots.find((one) => isOfLot && one.parameter === of && (check === 'probe-ph-slope' ? one.nominal === 4.01 : true))!;
+    round.write(instrumentChecked, {
+      instrument: { id, name, kind, ...(serial ? { serial } : {}) },
+      check,
+      isAdjusted: false,
+      ...(text === null ? { isGood: true } : { reading: { text, unit }, nominal: { text: String(lot?.nominal ?? nominal ?? text), unit } }),
+      ...(isOfLot ? { standard: { name: lot.name, lot: lot.lot, expires: lot.expires } } : {}),
+    });
+  }
+}
+
 /** The school, sampled the day before: handed over, so that its report is waiting. */
 export function schoolRound(start: number): { entries: Entry[]; book: string; handOver: string } {
   const round = new Author(atWall(wallTime(start - 5 * day, zone).date, '08:30', zone));
@@ -123,6 +153,10 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
     editions: editionsOn(wallTime(start, zone).date),
     visits: [{ id: visit, point: pointOf('SC1'), analyses: ['coliforms', 'metals'] }],
   });
+  checkInstruments(round, [
+    ['photometer-zero', '0.01'],
+    ['photometer-standard', '1.00'],
+  ]);
   const bottles = { bacteria: `${code}-SC1-B`, metals: `${code}-SC1-M` };
   round.write(bottlesPacked, { bottles: Object.values(bottles) });
   const protocol = protocols.newest.find(({ id }) => id === 'coliforms-distribution')!;
@@ -178,5 +212,15 @@ export function todayRound(start: number): Entry[] {
     { bottles: ['M', 'N', 'A', 'G'].map((letter) => `${code}-MW3-${letter}`).concat(`${code}-MH1-B`) },
     20 * minute,
   );
+  checkInstruments(round, [
+    ['photometer-zero', '0.00'],
+    ['photometer-standard', '0.98'],
+    ['probe-ph7', '7.03'],
+    ['probe-ph-slope', '4.04'],
+    ['probe-conductivity', '1398'],
+    ['probe-oxygen', '9.31'],
+    ['tape-signal', null],
+    ['tape-marks', null],
+  ]);
   return round.entries;
 }

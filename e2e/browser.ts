@@ -146,15 +146,25 @@ async function optionOnce(page: Page, list: string, text: string): Promise<void>
   const select = await (box as unknown as ElementHandle<HTMLInputElement>).evaluateHandle((one) => one.closest('.ant-select')!);
   await select.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   await select.click();
-  const found = await page
-    .waitForFunction(
+  const find = (timeout: number) =>
+    page.waitForFunction(
       (wanted) =>
         [...document.querySelectorAll<HTMLElement>('.ant-select-dropdown:not(.ant-select-dropdown-hidden) .ant-select-item-option')].find(
           (one) => one.innerText.includes(wanted) && one.checkVisibility(),
         ) ?? null,
-      { timeout: patience / 3, polling },
+      { timeout, polling },
       text,
-    )
+    );
+  // Of a long list only what is in sight is drawn: the rest is found by typing.
+  const isLong = await select.evaluate((one) => one.classList.contains('ant-select-show-search'));
+  const found = await (
+    isLong
+      ? find(patience / 6).catch(async () => {
+          await page.keyboard.type(text);
+          return find(patience / 3);
+        })
+      : find(patience / 3)
+  )
     // A page that was drawn anew between the click and the list has taken the list away.
     .catch((error: unknown) => Promise.reject(new Error(`“${text}” does not stand in “${list}”: not clickable`, { cause: error })));
   await (found as unknown as ElementHandle<HTMLElement>).evaluate((one) => one.click());

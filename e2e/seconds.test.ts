@@ -193,6 +193,7 @@ describe.sequential('a supply well that runs', () => {
     await tick(page, 'The pump was running already');
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Start the purge');
+    await walk.useUnchecked(page, 'Multi-parameter probe');
     for (const [index, set] of walk.goodSets.slice(1).entries()) await walk.readSet(page, index + 1, { ...set, pumped: '0' });
     await see(page, 'Stable');
     await walk.endPurge(page);

@@ -1,4 +1,4 @@
-import type { Lab, Person, Point } from '@fonte/core/registers';
+import type { Box, Instrument, Lab, Lot, Person, Point } from '@fonte/core/registers';
 
 /** Marenta is made up: its people, lab, instruments, places and numbers are inventions. */
 export const zone = 'Atlantic/Azores';
@@ -73,4 +73,27 @@ export const points: Point[] = [
   tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', {
     position: at(36.5279, -31.0402), kind: 'spring', disinfection: 'none', water: 'raw', source: 'groundwater',
   }, null),
+];
+
+export const instruments: Instrument[] = [
+  { id: id(41), name: 'Blue photometer', kind: 'photometer', serial: 'PM-1187' },
+  { id: id(42), name: 'Probe with flow cell', kind: 'probe', serial: 'MP-0402' },
+  { id: id(43), name: 'Tape of 50 m', kind: 'tape', serial: 'T-50-3' },
+  { id: id(44), name: 'Thermometer of the cooler', kind: 'thermometer' },
+  { id: id(45), name: 'Submersible pump', kind: 'pump', serial: 'SP-21' },
+];
+
+/** Dates are far enough ahead for a demo that begins on any day of these years; one lot is past. */
+export const lots: Lot[] = [
+  { id: id(51), name: 'Chlorine standard', use: 'standard', lot: 'CL-2207', expires: '2031-06-30', parameter: 'freeChlorine', nominal: 1.02 },
+  { id: id(52), name: 'Chlorine standard, old set', use: 'standard', lot: 'CL-1904', expires: '2026-03-31', parameter: 'freeChlorine', nominal: 0.98 },
+  { id: id(53), name: 'Buffer pH 7', use: 'standard', lot: 'B7-118', expires: '2031-01-31', parameter: 'ph', nominal: 7 },
+  { id: id(54), name: 'Buffer pH 4', use: 'standard', lot: 'B4-090', expires: '2031-01-31', parameter: 'ph', nominal: 4.01 },
+  { id: id(55), name: 'Conductivity standard', use: 'standard', lot: 'EC-771', expires: '2030-11-30', parameter: 'conductivity', nominal: 1413 },
+  { id: id(56), name: 'Free chlorine tablets', use: 'reagent', lot: 'T1-5521', expires: '2030-09-30', parameter: 'freeChlorine', left: 84 },
+];
+
+export const boxes: Box[] = [
+  { id: id(57), name: 'Big blue cool box', holds: 0.035, vehicle: 'White van' },
+  { id: id(58), name: 'Small cool box', holds: 0.012, vehicle: 'White van' },
 ];

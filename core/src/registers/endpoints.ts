@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
 import { Device } from './device.ts';
+import { Box, Instrument, Lot } from './gear.ts';
 import { Lab } from './lab.ts';
 import { Person } from './people.ts';
 import { Point } from './point.ts';
@@ -26,6 +27,9 @@ const one = <N extends string, S extends z.ZodType>(name: N, thing: S) =>
 export const registerLists = {
   points: list('points', Point),
   labs: list('labs', Lab),
+  instruments: list('instruments', Instrument),
+  lots: list('lots', Lot),
+  boxes: list('boxes', Box),
   people: list('people', Person),
   devices: list('devices', Device),
 } as const;
@@ -33,6 +37,9 @@ export const registerLists = {
 export const registered = {
   points: one('points', Point),
   labs: one('labs', Lab),
+  instruments: one('instruments', Instrument),
+  lots: one('lots', Lot),
+  boxes: one('boxes', Box),
   people: one('people', Person),
   devices: one('devices', Device),
 } as const;

@@ -1,11 +1,20 @@
 import type { AnyKind } from '../book/index.ts';
 import { deviceRegistered } from './device.ts';
+import { boxRegistered, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
 import { personRegistered } from './people.ts';
 import { pointRegistered } from './point.ts';
 
 /** The registers by name. Everything registered has a book of its own; the latest of its entries says what stands. */
-export const registers = { points: pointRegistered, labs: labRegistered, people: personRegistered, devices: deviceRegistered } as const;
+export const registers = {
+  points: pointRegistered,
+  labs: labRegistered,
+  instruments: instrumentRegistered,
+  lots: lotRegistered,
+  boxes: boxRegistered,
+  people: personRegistered,
+  devices: deviceRegistered,
+} as const;
 export type RegisterName = keyof typeof registers;
 
 export const registerNames = Object.keys(registers) as RegisterName[];

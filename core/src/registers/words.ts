@@ -1,7 +1,9 @@
 import { inBook, type Says } from '../book/index.ts';
 import type { FindingWords } from '../findings/index.ts';
+import { show } from '../units/index.ts';
 import { pointKind, pointRegistered } from './point.ts';
 import { deviceRegistered } from './device.ts';
+import { boxRegistered, instrumentKind, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
 import { personRegistered } from './people.ts';
 
@@ -12,6 +14,13 @@ export const registerSays: readonly Says[] = [
       `${name}, ${code}, ${place}. ${pointKind(kind).name}, ${use}.${outOfUse ? ` Out of use: ${outOfUse.reason}` : ''}`,
   ),
   inBook(labRegistered, ({ name }) => `${name}.`),
+  inBook(
+    instrumentRegistered,
+    ({ name, kind, serial, outOfUse }) =>
+      `${name}, ${instrumentKind(kind).name}${serial ? `, serial ${serial}` : ''}.${outOfUse ? ` Out of use: ${outOfUse}` : ''}`,
+  ),
+  inBook(lotRegistered, ({ name, lot, expires }) => `${name}, lot ${lot}, until ${expires}.`),
+  inBook(boxRegistered, ({ name, holds, vehicle }) => `${name}, ${show(holds, 'L', 0)}${vehicle ? `, in ${vehicle}` : ''}.`),
   inBook(
     personRegistered,
     ({ name, initials, role, left }) => `${name} (${initials}), ${role}${left ? `. Access ended: ${left.reason}` : ''}.`,

@@ -25,6 +25,10 @@ export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAr
     return editions && tablesOf(editions).bottles;
   }
 
+  get date(): string {
+    return this.round.plan.plan?.date ?? '';
+  }
+
   get lab(): string | null {
     return this.round.plan.plan?.lab?.id ?? null;
   }

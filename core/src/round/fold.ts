@@ -21,6 +21,8 @@ export interface RoundState {
   extras: PlanBook['extras'];
   /** How the day is driven; null where nobody has said it. */
   day: PlanBook['day'];
+  /** How it was prepared. */
+  prepare: RoundBook['prepare'];
   tables: RoundTables;
   /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
   unknown: string[];
@@ -95,6 +97,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     givenUp,
     extras,
     day,
+    prepare: round.prepare,
     tables: tablesOf(editions),
     unknown: unknownEditions(editions, plan.visits),
     visits,

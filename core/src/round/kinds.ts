@@ -7,6 +7,7 @@ import { fillRoom } from '../fill/index.ts';
 import { levelRoom } from '../level/index.ts';
 import { picturesRoom } from '../pictures/index.ts';
 import { planRoom, roundPlanned } from '../plan/index.ts';
+import { prepareRoom } from '../prepare/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom } from '../read/index.ts';
 import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
@@ -24,9 +25,13 @@ export const visitRooms = {
 } as const satisfies Partial<Record<StepRoom, unknown>>;
 
 /** The rooms of the whole round, named alike. */
-export const roundRooms = { plan: planRoom, custody: custodyRoom, report: readRoom, verdict: actRoom } as const satisfies Partial<
-  Record<StepRoom, unknown>
->;
+export const roundRooms = {
+  plan: planRoom,
+  prepare: prepareRoom,
+  custody: custodyRoom,
+  report: readRoom,
+  verdict: actRoom,
+} as const satisfies Partial<Record<StepRoom, unknown>>;
 
 /** Every kind that may stand in a round's book. */
 export const roundKinds: readonly AnyKind[] = [

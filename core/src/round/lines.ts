@@ -6,7 +6,19 @@ import { WaitingBottle } from '../custody/index.ts';
 import { RunningClock } from '../tap/index.ts';
 
 /** The rooms a step may belong to, as the page addresses them. */
-export const stepRooms = ['arrive', 'level', 'purge', 'tap', 'fill', 'pictures', 'plan', 'custody', 'report', 'verdict'] as const;
+export const stepRooms = [
+  'arrive',
+  'level',
+  'purge',
+  'tap',
+  'fill',
+  'pictures',
+  'plan',
+  'prepare',
+  'custody',
+  'report',
+  'verdict',
+] as const;
 export type StepRoom = (typeof stepRooms)[number];
 
 export const NextStep = Ask.extend({

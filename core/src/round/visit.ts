@@ -14,6 +14,7 @@ import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
+import { gearReasons } from '../prepare/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
 import { standingResults } from '../read/index.ts';
@@ -86,7 +87,11 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
           ...around,
           measured,
           reasons: purpose(bottle.purpose).isWater
-            ? [...placeReasons(arrival, place), ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0)]
+            ? [
+                ...gearReasons(bottle.card, round.prepare),
+                ...placeReasons(arrival, place),
+                ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
+              ]
             : [],
           packed: packed.has(bottle.place),
         }),
@@ -114,6 +119,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
 
 interface Seen {
   plan: RoundBook['plan'];
+  prepare: RoundBook['prepare'];
   custody: RoundBook['custody'];
   report: RoundBook['report'];
   visit: VisitState;
@@ -124,15 +130,16 @@ const seen = new WeakMap<VisitBook, Map<string, Seen>>();
 
 /** One visit of a round as it stands; null when the round has none such. */
 export function visitState(round: RoundBook, id: string): VisitState | null {
-  const { plan, custody, report } = round;
+  const { plan, prepare, custody, report } = round;
   const planned = plan.plan?.visits.find((candidate) => candidate.id === id);
   if (!planned || !plan.editions) return null;
   const book = round.visits.get(id) ?? emptyVisit;
   const known = seen.get(book)?.get(id);
-  if (known && known.plan === plan && known.custody === custody && known.report === report) return known.visit;
+  if (known && known.plan === plan && known.prepare.gear === prepare.gear && known.custody === custody && known.report === report)
+    return known.visit;
   const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
   // What nothing was written at yet is shared by all rounds, and would be kept for ever.
-  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, custody, report, visit }));
+  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, report, visit }));
   return visit;
 }
 

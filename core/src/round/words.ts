@@ -11,6 +11,7 @@ import { levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
+import { prepareSays, prepareWords } from '../prepare/index.ts';
 import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerFindings, registerSays } from '../registers/index.ts';
@@ -21,6 +22,7 @@ import { tapSays, tapWords } from '../tap/index.ts';
 export const misfitWords: Words = {
   ...bookWords,
   ...planWords,
+  ...prepareWords,
   ...arriveWords,
   ...levelWords,
   ...purgeWords,
@@ -60,6 +62,7 @@ const says = new Map<string, (payload: never) => string>([
   ...registerSays,
   ...accessSays,
   ...planSays(calledEdition),
+  ...prepareSays,
   ...arriveSays,
   ...levelSays,
   ...purgeSays,

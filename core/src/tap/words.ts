@@ -80,6 +80,7 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     'no-protocol': () => 'Bacteria taken without a protocol.',
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,
     'place-caution': () => `The place is fit with caution: ${inside(data['seen']!)}.`,
+    gear: () => `Not so: ${inside(data['ask']!)}.`,
     'unknown-protocol': () => 'Taken by a protocol that this copy of Fonte does not know.',
   };
   return `${says[code]()}${makes[kind]}`;

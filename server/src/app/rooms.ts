@@ -8,6 +8,7 @@ import { labRoom } from '../lab/index.ts';
 import { levelRoom } from '../level/index.ts';
 import { picturesRoom } from '../pictures/index.ts';
 import { planRoom } from '../plan/index.ts';
+import { prepareRoom } from '../prepare/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom, type ReadServices } from '../read/index.ts';
 import { registersRoom } from '../registers/index.ts';
@@ -21,6 +22,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   accessRoom,
   registersRoom,
   planRoom,
+  prepareRoom,
   arriveRoom,
   levelRoom,
   purgeRoom,

@@ -1,5 +1,5 @@
 import { canonicalJson } from '@fonte/core/book';
-import type { Device, Lab, Person, Point, RegisterName } from '@fonte/core/registers';
+import type { Box, Device, Instrument, Lab, Lot, Person, Point, RegisterName } from '@fonte/core/registers';
 import { inPresentVersion } from '@fonte/core/round';
 import type { Store } from '../store/index.ts';
 import { loadEntries } from './codec.ts';
@@ -7,6 +7,9 @@ import { loadEntries } from './codec.ts';
 interface Registered {
   points: Point;
   labs: Lab;
+  instruments: Instrument;
+  lots: Lot;
+  boxes: Box;
   people: Person;
   devices: Device;
 }

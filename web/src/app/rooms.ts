@@ -8,6 +8,7 @@ import { levelRoom } from '../level/room.ts';
 import { limitsRoom } from '../limits/room.ts';
 import { picturesRoom } from '../pictures/room.ts';
 import { planRoom } from '../plan/room.ts';
+import { prepareRoom } from '../prepare/room.ts';
 import { purgeRoom } from '../purge/room.ts';
 import { readRoom } from '../read/room.ts';
 import { readyRoom } from '../ready/room.ts';
@@ -27,6 +28,7 @@ export const rooms: readonly WebRoom[] = [
   benchRoom,
   roundRoom,
   dayRoom,
+  prepareRoom,
   arriveRoom,
   levelRoom,
   purgeRoom,

@@ -33,7 +33,7 @@ export function Verdict({ visit, again }: { visit: VisitState; again: () => void
             <p className="strong">What is taken here is no routine sample. {lastsNames[lastsFor(because)]}.</p>
             {lastsFor(because) !== 'today' && (
               <p className="small">
-                <Link to={`/points/${visit.point.id}`}>Say so in the register, with a day to look again</Link>
+                <Link to={`/points/${visit.point.id}/edit`}>Say so in the register, with a day to look again</Link>
               </p>
             )}
           </div>

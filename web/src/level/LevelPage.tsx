@@ -19,6 +19,7 @@ import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
+import { Checked } from '../prepare/index.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
@@ -144,35 +145,37 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
             </section>
           )}
           {!agreed && <Cautions point={point} at="level" />}
-          <EntryForm of={entry} submit="Write it down" tone={agreed ? 'default' : 'primary'} className="stack">
-            <Field
-              name="depth"
-              big
-              autoFocus={!agreed}
-              label={level.readings.length === 0 ? 'Depth to water' : agreed ? 'Another reading' : 'Depth to water, again'}
-              hint={`From ${mark.name}. ${next && !agreed && tolerances ? `Two must agree within ${show(toleranceFor(next.typed, next.typed, tolerances), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
-            />
-            {recordError !== undefined && (
-              <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>
-            )}
-            {last && !agreed && (
-              <p className="soft">
-                Last time, {showMoment(last.at, round.plan.zone)}: <span className="strong">{show(last.depth, unit, decimals)}</span>
-              </p>
-            )}
-            <Findings of={findings} />
-            {findings.length > 0 && <Field name="kept" placeholder="read twice, well next door is pumping …" />}
-            <div className="row">
-              <Field name="water">
-                <Segmented aria-label="The water is" options={waterStates.map((value) => ({ value, label: waterNames[value] }))} />
-              </Field>
-              {marks.length > 1 && (
-                <Field name="measuringPoint">
-                  <Select size="large" options={marks.map(({ name }) => ({ value: name, label: name }))} />
-                </Field>
+          <Checked kind="tape">
+            <EntryForm of={entry} submit="Write it down" tone={agreed ? 'default' : 'primary'} className="stack">
+              <Field
+                name="depth"
+                big
+                autoFocus={!agreed}
+                label={level.readings.length === 0 ? 'Depth to water' : agreed ? 'Another reading' : 'Depth to water, again'}
+                hint={`From ${mark.name}. ${next && !agreed && tolerances ? `Two must agree within ${show(toleranceFor(next.typed, next.typed, tolerances), draft.depth.unit, draft.depth.unit === 'ft' ? 2 : 3)}; the last was ${showTyped(next.typed)}.` : 'Lower until it sounds, raise until it stops, read at the mark.'}`}
+              />
+              {recordError !== undefined && (
+                <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>
               )}
-            </div>
-          </EntryForm>
+              {last && !agreed && (
+                <p className="soft">
+                  Last time, {showMoment(last.at, round.plan.zone)}: <span className="strong">{show(last.depth, unit, decimals)}</span>
+                </p>
+              )}
+              <Findings of={findings} />
+              {findings.length > 0 && <Field name="kept" placeholder="read twice, well next door is pumping …" />}
+              <div className="row">
+                <Field name="water">
+                  <Segmented aria-label="The water is" options={waterStates.map((value) => ({ value, label: waterNames[value] }))} />
+                </Field>
+                {marks.length > 1 && (
+                  <Field name="measuringPoint">
+                    <Select size="large" options={marks.map(({ name }) => ({ value: name, label: name }))} />
+                  </Field>
+                )}
+              </div>
+            </EntryForm>
+          </Checked>
           <LeaveOut visit={visit} level={level} />
           <Readings visit={visit} level={level} />
         </div>

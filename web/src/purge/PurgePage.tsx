@@ -8,6 +8,7 @@ import { Cautions } from '../visit/Cautions.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
+import { Checked } from '../prepare/index.ts';
 import { WellSection } from '../level/index.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
@@ -72,7 +73,13 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
     <>
       <Verdict purge={purge} left={short} />
       {purge.ready && !purge.ended && <End visit={visit} purge={purge} />}
-      {purge.ended ? <Ended visit={visit} purge={purge} /> : <SetForm visit={visit} setUp={setUp} />}
+      {purge.ended ? (
+        <Ended visit={visit} purge={purge} />
+      ) : (
+        <Checked kind="probe">
+          <SetForm visit={visit} setUp={setUp} />
+        </Checked>
+      )}
       <Findings of={purge.findings} />
       <div className="figures">
         <div className="figure">

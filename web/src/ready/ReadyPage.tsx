@@ -18,6 +18,9 @@ import './ready.css';
 
 const names: Record<RegisterName, [one: string, many: string]> = {
   points: ['point', 'points'],
+  instruments: ['instrument', 'instruments'],
+  lots: ['lot', 'lots'],
+  boxes: ['box', 'boxes'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],
   devices: ['device', 'devices'],

@@ -5,10 +5,13 @@ import { useMe } from '../session/session.ts';
 import { registers } from '@fonte/core/registers';
 
 const names: Record<RegisterName, { title: string; one: string }> = {
-  points: { title: 'Points', one: 'point' },
-  labs: { title: 'Labs', one: 'lab' },
-  people: { title: 'People', one: 'person' },
-  devices: { title: 'Devices', one: 'device' },
+  points: { title: 'Points', one: 'a point' },
+  labs: { title: 'Labs', one: 'a lab' },
+  instruments: { title: 'Instruments', one: 'an instrument' },
+  lots: { title: 'Standards and reagents', one: 'a lot' },
+  boxes: { title: 'Boxes', one: 'a box' },
+  people: { title: 'People', one: 'a person' },
+  devices: { title: 'Devices', one: 'a device' },
 };
 
 /** Whether the person here may change a register. */
@@ -26,7 +29,7 @@ export function RegisterHead({ register, children }: { register: RegisterName; c
         <h1>{title}</h1>
         {may ? (
           <Link className="strong" to={`/${register}/new`}>
-            Register a {one}
+            Register {one}
           </Link>
         ) : (
           register !== 'devices' && <span className="soft small">A coordinator may change this.</span>

@@ -1,5 +1,7 @@
 import type { WebRoom } from '../visit/room.ts';
 
+const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage' } as const;
+
 export const registersRoom: WebRoom = {
   name: 'registers',
   entrance: { path: '/points', label: 'Points' },
@@ -11,6 +13,17 @@ export const registersRoom: WebRoom = {
     { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
     { path: '/labs/new', page: async () => (await import('./LabForm.tsx')).LabPage },
     { path: '/labs/:thing', page: async () => (await import('./LabForm.tsx')).LabPage },
+    ...(
+      [
+        ['instruments', 'Instrument'],
+        ['lots', 'Lot'],
+        ['boxes', 'Box'],
+      ] as const
+    ).flatMap(([register, one]) => [
+      { path: `/${register}`, page: async () => (await import('./gear/Lists.tsx'))[listsOf[register]] },
+      { path: `/${register}/new`, page: async () => (await import('./gear/forms.tsx'))[`${one}Page`] },
+      { path: `/${register}/:thing`, page: async () => (await import('./gear/forms.tsx'))[`${one}Page`] },
+    ]),
     { path: '/people/new', page: async () => (await import('./PersonForm.tsx')).PersonPage },
     { path: '/people/:thing', page: async () => (await import('./PersonForm.tsx')).PersonPage },
   ],

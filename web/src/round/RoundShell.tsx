@@ -8,6 +8,8 @@ export function RoundShell() {
   const { round: id = '' } = useParams();
   const inField = useMatch('/rounds/:round/at/:visit/*') !== null;
   const onDay = useMatch('/rounds/:round/day') !== null;
+  const onPrepare = useMatch('/rounds/:round/prepare') !== null;
+  const isInside = inField || onDay || onPrepare;
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble } = book;
   if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
@@ -32,15 +34,15 @@ export function RoundShell() {
       )}
       <div className="row between">
         <p className="crumb">
-          <Link to="/">Today</Link> /{' '}
-          {inField || onDay ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
+          <Link to="/">Today</Link> / {isInside ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
           <span className="soft">{round.plan.code}</span>
         </p>
         <p className="crumb">
-          <Link to={`/rounds/${id}/day`}>The day</Link> · <Link to={`/rounds/${id}/book`}>Field book</Link>
+          <Link to={`/rounds/${id}/prepare`}>Prepare</Link> · <Link to={`/rounds/${id}/day`}>The day</Link> ·{' '}
+          <Link to={`/rounds/${id}/book`}>Field book</Link>
         </p>
       </div>
-      {!inField && !onDay && <Stream id={id} round={round} />}
+      {!isInside && <Stream id={id} round={round} />}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />
     </>
   );

@@ -21,6 +21,8 @@ import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { FillNow } from '../fill/index.ts';
+import { instrumentFor } from '@fonte/core/prepare';
+import { Unchecked, useShut } from '../prepare/index.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
@@ -82,6 +84,9 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
     if (document.activeElement === document.body) heading.current?.focus();
   }, []);
 
+  const instrument = act.type === 'measure' ? instrumentFor(act.parameter) : null;
+  // Leaving the step out, or giving up, needs no instrument.
+  const isShut = useShut(instrument) && !detour;
   const problemOf = (draft: StepDraft): FieldProblem | null => {
     if (act.type === 'measure' && numberError(draft.reading)) return { path: 'reading', message: numberError(draft.reading)! };
     if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
@@ -159,11 +164,12 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
         />
       </May>
       <Said say={say} />
+      {isShut && instrument && <Unchecked kind={instrument} />}
       {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
       {!(act.type === 'fill' && bottle) && (
         <EntryForm
           of={form}
-          {...(detour ? { submit: detours[detour].button } : mayFinish ? { submit: goOn } : {})}
+          {...(detour ? { submit: detours[detour].button } : mayFinish && !isShut ? { submit: goOn } : {})}
           tone={isPlain ? 'primary' : detour === 'skip' || detour === 'giveUp' ? 'danger' : 'default'}
           enter={isPlain ? 'writes' : 'nothing'}
           disabled={!settled}
@@ -193,7 +199,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
             )
           }
         >
-          {!detour && <StepFields step={step} />}
+          {!detour && !isShut && <StepFields step={step} />}
           {stops.map((stop) => (
             <Warning key={stop.say} stop={stop} />
           ))}

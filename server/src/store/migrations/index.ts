@@ -3,6 +3,7 @@ import { Columns1795800000000 } from './0002-columns.ts';
 import { Elevations1796000000000 } from './0003-elevations.ts';
 import { Access1796200000000 } from './0004-access.ts';
 import { Arrivals1796400000000 } from './0005-arrivals.ts';
+import { Checks1796500000000 } from './0006-checks.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   Elevations1796000000000,
   Access1796200000000,
   Arrivals1796400000000,
+  Checks1796500000000,
 ] as const;

@@ -1,0 +1,208 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { atTheWell } from '../../test/at-the-well.ts';
+import { idOf, lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { bottleTables, type AnalysisId } from '../bottles/index.ts';
+import { analysisAdded, type PlannedVisit } from '../plan/index.ts';
+import type { Point } from '../registers/index.ts';
+import {
+  callsToMake,
+  checkIds,
+  checkOverridden,
+  checkRow,
+  checksOf,
+  gearChecked,
+  gearOf,
+  instrumentChecked,
+  isShut,
+  judgeCheck,
+  kindReadiness,
+  kitTicked,
+  neededKinds,
+  packingList,
+  readinessOf,
+  type CheckId,
+} from './index.ts';
+
+const mg = (text: string) => ({ text, unit: 'mg/L' as const });
+const ph = (text: string) => ({ text, unit: 'pH' as const });
+const table = bottleTables.newest[0]!;
+const visit = (point: Point, ...analyses: AnalysisId[]): PlannedVisit => ({ id: idOf(77), point, analyses });
+
+describe('a check', () => {
+  const standard = (expires: string) => ({ lot: 'C-7', expires });
+  const chlorine = (reading: string, nominal = '1.00', expires = '2026-12-31') =>
+    judgeCheck({ check: 'photometer-standard', reading: mg(reading), nominal: mg(nominal), standard: standard(expires) }, '2026-11-23');
+
+  // 1.00 mg/L read as 0.99 passes at ±0.10: common practice
+  it.each([
+    ['0.99', 'pass'],
+    ['0.90', 'pass'],
+    ['1.10', 'pass'],
+    ['0.89', 'fail'],
+    ['1.11', 'fail'],
+    ['0', 'fail'],
+    ['-1', 'fail'],
+  ])('of 1.00 mg/L that reads %s: %s', (reading, outcome) => {
+    expect(chlorine(reading)).toBe(outcome);
+  });
+
+  it('allows the larger of an absolute and a relative tolerance', () => {
+    expect([chlorine('3.25', '3.00'), chlorine('3.31', '3.00')]).toEqual(['pass', 'fail']);
+  });
+
+  it('reads in any unit of the parameter', () => {
+    const made = { check: 'photometer-standard' as const, nominal: mg('1.00'), standard: standard('2027-01-01') };
+    expect(judgeCheck({ ...made, reading: { text: '990', unit: 'ug/L' } }, '2026-11-23')).toBe('pass');
+  });
+
+  it('proves nothing with a standard that is out of date, and is good to the end of its last day', () => {
+    expect([chlorine('1.00', '1.00', '2026-11-22'), chlorine('1.00', '1.00', '2026-11-23')]).toEqual(['expired', 'pass']);
+  });
+
+  it('by yes or no passes with a yes alone', () => {
+    expect([true, false, undefined].map((isGood) => judgeCheck({ check: 'tape-signal', isGood }, '2026-11-23'))).toEqual([
+      'pass',
+      'fail',
+      'fail',
+    ]);
+  });
+
+  it('is known for every kind, with its tolerance and source', () => {
+    for (const id of checkIds) {
+      const { parameter, tolerance, source } = checkRow(id);
+      expect(parameter === undefined, id).toBe(tolerance === undefined);
+      expect(source.length, id).toBeGreaterThan(10);
+    }
+  });
+});
+
+describe('an instrument before it is used', () => {
+  let book: Script;
+  const { state, misfit } = atTheWell(() => book);
+  const photometer = { id: idOf(61), name: 'Photometer 1', kind: 'photometer' as const, serial: 'P-11' };
+  const check = (id: CheckId, reading: string, expires = '2026-12-31') =>
+    book.write(instrumentChecked, {
+      instrument: photometer,
+      check: id,
+      reading: mg(reading),
+      ...(id === 'photometer-standard' ? { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-7', expires } } : {}),
+    });
+  const photometers = () => kindReadiness('photometer', state().prepare);
+  beforeEach(() => {
+    book = new Script().plan();
+  });
+
+  it('is checked once every check has passed, and failed by one that does not', () => {
+    expect(photometers()).toBe('unchecked');
+    check('photometer-zero', '0.00');
+    expect(photometers()).toBe('unchecked');
+    check('photometer-standard', '0.98');
+    expect(photometers()).toBe('checked');
+    check('photometer-standard', '0.70');
+    expect(photometers()).toBe('failed');
+    expect(readinessOf(photometer, state().prepare.checks)).toBe('failed');
+    // Adjusted and checked once more.
+    check('photometer-standard', '1.02');
+    expect(photometers()).toBe('checked');
+  });
+
+  it('is used all the same with a reason, until it fails anew', () => {
+    check('photometer-zero', '0.30');
+    book.write(checkOverridden, { kind: 'photometer', reason: 'only for yes or no' });
+    expect(photometers()).toBe('overridden');
+    check('photometer-zero', '0.30');
+    expect(photometers()).toBe('failed');
+  });
+
+  it('fails by a lot that is out of date, and one other instrument that passes is enough', () => {
+    check('photometer-zero', '0.00');
+    check('photometer-standard', '1.00', '2026-11-01');
+    expect(photometers()).toBe('failed');
+    for (const [id, more] of [
+      ['photometer-zero', {}],
+      ['photometer-standard', { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-8', expires: '2027-01-01' } }],
+    ] as const)
+      book.write(instrumentChecked, {
+        instrument: { ...photometer, id: idOf(62), name: 'Photometer 2' },
+        check: id,
+        reading: mg(id === 'photometer-zero' ? '0.01' : '1.00'),
+        ...more,
+      });
+    expect(photometers()).toBe('checked');
+  });
+
+  it('takes no check of another kind, without a reading, or of a standard without its lot', () => {
+    const path = (payload: object) => misfit(book.make(instrumentChecked, { instrument: photometer, ...payload } as never))?.path;
+    expect(path({ check: 'probe-ph7', reading: ph('7.0') })).toBe('payload.check');
+    expect(path({ check: 'photometer-zero' })).toBe('payload.reading');
+    expect(path({ check: 'photometer-standard', reading: mg('1') })).toBe('payload.nominal');
+    expect(path({ check: 'photometer-standard', reading: mg('1'), nominal: mg('1') })).toBe('payload.standard.lot');
+  });
+
+  it('bars what depends on it once it has failed, or was not checked where it is kept in the register', () => {
+    expect([isShut('photometer', 'failed', false), isShut('photometer', 'unchecked', true), isShut('tape', 'failed', true)]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect([isShut('photometer', 'unchecked', false), isShut('tape', 'unchecked', true), isShut('probe', 'checked', true)]).toEqual([
+      false,
+      false,
+      false,
+    ]);
+    expect(isShut('photometer', 'overridden', true)).toBe(false);
+  });
+
+  it('is needed by what is planned', () => {
+    expect(neededKinds([visit(tapPoint, 'coliforms')])).toEqual(['photometer', 'thermometer']);
+    expect(neededKinds([visit(wellPoint)])).toEqual(['tape']);
+    expect(neededKinds([visit(wellPoint, 'general')])).toEqual(['probe', 'thermometer', 'tape', 'pump']);
+    for (const kind of neededKinds([visit(tapPoint, 'coliforms'), visit(wellPoint, 'general')]))
+      expect(checksOf(kind).length, kind).toBeGreaterThan(0);
+  });
+
+  it('with gear that is not so makes less of the bottles that ask for it, and of no other', () => {
+    book.atTap(analysisAdded, { analysis: 'pfas533' });
+    const samples = () => Object.fromEntries(state().bottles.map(({ card, sample }) => [card.letter, sample]));
+    expect(gearOf(state().plan.visits, table)).toContain('pfas-tubing');
+    book.write(gearChecked, { gear: 'pfas-tubing', isSo: false });
+    expect(samples()).toMatchObject({ PA: 'invalid', G: 'routine' });
+    book.write(gearChecked, { gear: 'pfas-tubing', isSo: true });
+    expect(samples()).toMatchObject({ PA: 'routine' });
+  });
+
+  it('stands in the van until it is taken out again', () => {
+    book.write(kitTicked, { item: 'gloves', isPacked: true });
+    expect([...state().prepare.packed]).toEqual(['gloves']);
+    book.write(kitTicked, { item: 'gloves', isPacked: false });
+    expect([...state().prepare.packed]).toEqual([]);
+  });
+});
+
+describe('what goes along', () => {
+  it('follows from the purpose of the round', () => {
+    const level = packingList([visit(wellPoint)], table);
+    expect(level).toContain('tape');
+    for (const none of ['cooler', 'pump', 'disinfectant'] as const) expect(level).not.toContain(none);
+    const bacteria = packingList([visit(tapPoint, 'coliforms')], table);
+    for (const one of ['cooler', 'ice', 'disinfectant', 'chlorine-kit'] as const) expect(bacteria).toContain(one);
+    expect(bacteria).not.toContain('filters');
+    expect(packingList([visit(wellPoint, 'metals')], table)).toEqual(expect.arrayContaining(['filters', 'eye-protection', 'pump']));
+    expect(packingList([visit(tapPoint, 'pfas537')], table)).toContain('pfas-water');
+    expect(packingList([visit({ ...wellPoint, hazards: ['contaminated'] }, 'general')], table)).toContain('purge-water');
+  });
+
+  it('needs both halves of a condition at one point', () => {
+    // A well without samples and a tap with them: no pump.
+    expect(packingList([visit(wellPoint), visit(tapPoint, 'coliforms')], table)).not.toContain('pump');
+  });
+});
+
+it('calls those who let one in, once each, and the lab', () => {
+  const hall = { ...tapPoint, contacts: [{ name: 'Fish counter', call: '0101' }] };
+  expect(callsToMake([visit(hall, 'coliforms'), visit(hall, 'lead')], lab)).toEqual([
+    { point: hall.id, whom: 'Fish counter', call: '0101', about: 'let-in' },
+    { point: null, whom: 'Island lab', call: null, about: 'lab' },
+  ]);
+  expect(callsToMake([visit(wellPoint)], lab)).toEqual([]);
+});

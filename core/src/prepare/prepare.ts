@@ -1,0 +1,155 @@
+import { misfit, type Room } from '../book/index.ts';
+import { cardOf, gearRow, rulesFor, type BottleRule, type BottleTable, type GearId, type SampleReason } from '../bottles/index.ts';
+import type { PlannedVisit } from '../plan/index.ts';
+import type { Instrument, InstrumentKind } from '../registers/index.ts';
+import { millis } from '../time/index.ts';
+import { checkRow, checksOf, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
+import { shutAt } from './tables/checks.ts';
+import { callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
+import type { PackId } from './packing.ts';
+
+/** A check in the book of a round, with what came of it. */
+export interface Check extends CheckMade {
+  entry: string;
+  at: number;
+  instrument: Pick<Instrument, 'id' | 'name' | 'kind' | 'serial'>;
+  isAdjusted: boolean;
+  outcome: CheckOutcome;
+}
+
+export interface Call {
+  entry: string;
+  at: number;
+  /** Null for the lab's. */
+  point: string | null;
+  whom: string;
+  answer: (typeof callAnswers)[number];
+  words: string;
+}
+
+/** What a book says of how its round was prepared. */
+export interface PrepareBook {
+  checks: readonly Check[];
+  overridden: readonly { entry: string; at: number; kind: InstrumentKind; reason: string }[];
+  packed: ReadonlySet<PackId>;
+  gear: ReadonlyMap<GearId, boolean>;
+  calls: readonly Call[];
+}
+
+export const prepareRoom: Room<PrepareBook, { date: string }> = {
+  kinds: [instrumentChecked, checkOverridden, kitTicked, gearChecked, callMade],
+  empty: { checks: [], overridden: [], packed: new Set(), gear: new Map(), calls: [] },
+  fits: (_, entry) => {
+    if (!instrumentChecked.is(entry)) return null;
+    const { check, instrument, nominal, reading, isGood, standard } = entry.payload;
+    const row = checkRow(check);
+    if (row.kind !== instrument.kind) return misfit('other-instrument', 'payload.check');
+    if (!row.parameter) return isGood === undefined ? misfit('no-answer', 'payload.isGood') : null;
+    if (!reading) return misfit('no-reading', 'payload.reading');
+    if (row.nominal === undefined && !nominal) return misfit('no-nominal', 'payload.nominal');
+    return row.isOfLot && !standard ? misfit('no-lot', 'payload.standard.lot') : null;
+  },
+  advance: (book, entry, { date }) => {
+    const done = { entry: entry.id, at: millis(entry.at) };
+    if (instrumentChecked.is(entry))
+      return { ...book, checks: [...book.checks, { ...done, ...entry.payload, outcome: judgeCheck(entry.payload, date) }] };
+    if (checkOverridden.is(entry)) return { ...book, overridden: [...book.overridden, { ...done, ...entry.payload }] };
+    if (kitTicked.is(entry)) {
+      const packed = new Set(book.packed);
+      if (entry.payload.isPacked) packed.add(entry.payload.item);
+      else packed.delete(entry.payload.item);
+      return { ...book, packed };
+    }
+    if (gearChecked.is(entry)) return { ...book, gear: new Map(book.gear).set(entry.payload.gear, entry.payload.isSo) };
+    if (!callMade.is(entry)) return book;
+    const { point = null, ...call } = entry.payload;
+    return { ...book, calls: [...book.calls, { ...done, point, ...call }] };
+  },
+};
+
+/** Where an instrument of a kind stands before it is used. */
+export type Readiness = 'checked' | 'failed' | 'unchecked' | 'overridden';
+
+/** The last of each check of an instrument. */
+function lastOf(checks: readonly Check[], instrument: string): Map<CheckId, Check> {
+  return new Map(checks.filter((one) => one.instrument.id === instrument).map((one) => [one.check, one]));
+}
+
+/** Where one instrument stands: every check that is asked for has passed, one has failed, or some are missing. */
+export function readinessOf(instrument: Pick<Instrument, 'id' | 'kind'>, checks: readonly Check[]): Exclude<Readiness, 'overridden'> {
+  const last = lastOf(checks, instrument.id);
+  if ([...last.values()].some(({ outcome }) => outcome !== 'pass')) return 'failed';
+  return checksOf(instrument.kind).every((id) => checkRow(id).isOptional || last.has(id)) ? 'checked' : 'unchecked';
+}
+
+/**
+ * Where the instruments of a kind stand for a round: one that is ready is enough; what somebody took on themselves counts only as
+ * that, and a check that fails after it takes it back.
+ */
+export function kindReadiness(kind: InstrumentKind, { checks, overridden }: PrepareBook): Readiness {
+  const own = checks.filter((one) => one.instrument.kind === kind);
+  const each = [...new Map(own.map((one) => [one.instrument.id, one.instrument])).values()].map((one) => readinessOf(one, own));
+  if (each.includes('checked')) return 'checked';
+  const lastFail = Math.max(-Infinity, ...own.filter(({ outcome }) => outcome !== 'pass').map(({ at }) => at));
+  if (overridden.some((one) => one.kind === kind && one.at > lastFail)) return 'overridden';
+  return each.includes('failed') ? 'failed' : 'unchecked';
+}
+
+/**
+ * Whether work with an instrument waits until it is checked or somebody takes it on themselves. Who keeps none in the register
+ * checks them elsewhere.
+ */
+export function isShut(kind: InstrumentKind, readiness: Readiness, isKept: boolean): boolean {
+  return readiness === 'failed' || (readiness === 'unchecked' && isKept && shutAt[kind] === 'unchecked');
+}
+
+/** The kinds of instruments that a plan needs. */
+export function neededKinds(visits: readonly PlannedVisit[]): InstrumentKind[] {
+  const isAt = (type: 'well' | 'tap') => visits.some(({ point }) => point.type === type);
+  const isPurged = visits.some(({ point, analyses }) => point.type === 'well' && analyses.length > 0);
+  const isDisinfected = visits.some(
+    ({ point, analyses }) => point.type === 'tap' && point.tap.residualMinimum !== null && analyses.length > 0,
+  );
+  const isSampled = visits.some(({ analyses }) => analyses.length > 0);
+  return [
+    ...(isDisinfected ? (['photometer'] as const) : []),
+    ...(isPurged ? (['probe'] as const) : []),
+    ...(isSampled || isAt('tap') ? (['thermometer'] as const) : []),
+    ...(isAt('well') ? (['tape'] as const) : []),
+    ...(isPurged ? (['pump'] as const) : []),
+  ];
+}
+
+/** What gear the bottles of a plan ask for, each once. */
+export function gearOf(visits: readonly PlannedVisit[], table: BottleTable): GearId[] {
+  const cards = visits.flatMap(({ analyses }) => rulesFor(table, analyses).map((rule) => cardOf(table, rule)));
+  return [...new Set(cards.flatMap(({ gear = [] }) => gear))];
+}
+
+/** What gear that was not as it should be makes of a sample. Nobody asked is no reason: the list says that it is open. */
+export function gearReasons({ gear = [] }: Pick<BottleRule, 'gear'>, { gear: said }: PrepareBook): SampleReason[] {
+  return gear
+    .filter((id) => said.get(id) === false)
+    .map((id): SampleReason => {
+      const { ask, makes } = gearRow(id);
+      return { code: 'gear', makes: makes === 'noted' ? 'routine' : makes, data: { ask } };
+    });
+}
+
+/** Somebody to be called before a round. */
+export interface CallToMake {
+  point: string | null;
+  whom: string;
+  call: string | null;
+  about: 'let-in' | 'lab';
+}
+
+/** Who is to be called: those who let one in, once each, and the lab where samples are brought to it. */
+export function callsToMake(visits: readonly PlannedVisit[], lab: { name: string } | null): CallToMake[] {
+  const contacts = visits.flatMap(({ point }) =>
+    (point.contacts ?? []).map(({ name, call = null }): CallToMake => ({ point: point.id, whom: name, call, about: 'let-in' })),
+  );
+  const once = new Map(contacts.map((one) => [`${one.point} ${one.whom}`, one]));
+  const isSampled = visits.some(({ analyses }) => analyses.length > 0);
+  return [...once.values(), ...(lab && isSampled ? [{ point: null, whom: lab.name, call: null, about: 'lab' as const }] : [])];
+}

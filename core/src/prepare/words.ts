@@ -1,0 +1,37 @@
+import { gearRow } from '../bottles/index.ts';
+import { inBook, type Says } from '../book/index.ts';
+import type { Words } from '../findings/index.ts';
+import { instrumentKind } from '../registers/index.ts';
+import { showTyped } from '../units/index.ts';
+import { checkRow, type CheckOutcome } from './check.ts';
+import { callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked } from './entries.ts';
+import { packRow } from './packing.ts';
+import type { Readiness } from './prepare.ts';
+
+export const prepareWords: Words = {
+  'other-instrument': 'That check is of another kind of instrument.',
+  'no-answer': 'Say whether it is so.',
+  'no-reading': 'Write down what it reads.',
+  'no-nominal': 'Write down what it should read.',
+  'no-lot': 'Write down the lot of the standard.',
+};
+
+export const outcomeNames: Record<CheckOutcome, string> = { pass: 'Passes', fail: 'Fails', expired: 'Standard out of date' };
+export const readinessNames: Record<Readiness, string> = {
+  checked: 'Checked',
+  failed: 'Failed',
+  unchecked: 'Not checked',
+  overridden: 'Used without a good check',
+};
+export const callAnswerNames = { yes: 'Yes', no: 'No', nobody: 'Nobody answered' } as const;
+
+export const prepareSays: readonly Says[] = [
+  inBook(instrumentChecked, ({ instrument, check, reading, nominal, isGood, standard, isAdjusted }) => {
+    const said = reading ? `reads ${showTyped(reading)}${nominal ? `, should ${showTyped(nominal)}` : ''}` : isGood ? 'is so' : 'is not so';
+    return `${instrument.name}, ${checkRow(check).name}: ${said}.${standard ? ` Lot ${standard.lot}, until ${standard.expires}.` : ''}${isAdjusted ? ' Adjusted before.' : ''}`;
+  }),
+  inBook(checkOverridden, ({ kind, reason }) => `${instrumentKind(kind).name}: ${reason}`),
+  inBook(kitTicked, ({ item, isPacked }) => `${packRow(item).name}: ${isPacked ? 'in the van' : 'taken out again'}.`),
+  inBook(gearChecked, ({ gear, isSo }) => `${gearRow(gear).ask}: ${isSo ? 'yes' : 'no'}.`),
+  inBook(callMade, ({ whom, answer, words }) => `${whom}: ${callAnswerNames[answer].toLowerCase()}.${words ? ` ${words}` : ''}`),
+];

@@ -1,0 +1,57 @@
+import { checkRecord, checkRow, type Check, type CheckOfRecord } from '@fonte/core/prepare';
+import { inOwnUnit } from '@fonte/core/parameters';
+import type { RoundState } from '@fonte/core/round';
+import type { Typed } from '@fonte/core/units';
+import { EntitySchema } from 'typeorm';
+import { ofRound } from '../book/derivation.ts';
+import type { ServerRoom } from '../book/room.ts';
+import { route, type Route, type Services } from '../http/index.ts';
+import { derived, integer, optionalFloat, text, type DerivedRow } from '../store/index.ts';
+
+interface CheckRowOf extends DerivedRow {
+  instrument: string;
+  at: number;
+  /** Which check it was; `check` is a word of SQL. */
+  made: string;
+  nominal: number | null;
+  reading: number | null;
+  outcome: string;
+}
+const CheckTable = new EntitySchema<CheckRowOf>({
+  name: 'checks',
+  columns: { ...derived, instrument: text, at: integer, made: text, nominal: optionalFloat, reading: optionalFloat, outcome: text },
+});
+
+/** One row for each check of an instrument, in the parameter's own unit. */
+function checkRows(book: string, { prepare }: RoundState): CheckRowOf[] {
+  return prepare.checks.map((made: Check) => {
+    const { parameter, nominal } = checkRow(made.check);
+    const own = (typed: Typed | undefined) => (parameter && typed ? inOwnUnit(parameter, typed) : null);
+    return {
+      book,
+      id: made.entry,
+      instrument: made.instrument.id,
+      at: made.at,
+      made: made.check,
+      nominal: nominal ?? own(made.nominal),
+      reading: own(made.reading),
+      outcome: made.outcome,
+    };
+  });
+}
+
+const prepareRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
+  route(checkRecord, async ({ in: { instrument } }) => {
+    const rows = await store.read<CheckRowOf[]>('SELECT * FROM checks WHERE instrument = ? ORDER BY at', [instrument]);
+    return rows.map(({ book, at, made, nominal, reading, outcome }) => ({
+      round: book,
+      at: Number(at),
+      check: made as CheckOfRecord['check'],
+      nominal,
+      reading,
+      outcome: outcome as CheckOfRecord['outcome'],
+    }));
+  }),
+];
+
+export const prepareRoom: ServerRoom<Services> = { name: 'prepare', derived: [ofRound(CheckTable, checkRows)], routes: prepareRoutes };

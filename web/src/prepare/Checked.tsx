@@ -1,0 +1,45 @@
+import { isShut, kindReadiness, readinessNames } from '@fonte/core/prepare';
+import { instrumentKind, registerLists, type InstrumentKind } from '@fonte/core/registers';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useAnswer } from '../api/useAnswer.ts';
+import { useRound } from '../book/useRound.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { Override } from './Override.tsx';
+
+/** Whether work with an instrument waits for its check; nothing waits for none. */
+export function useShut(kind: InstrumentKind | null): boolean {
+  const { round } = useRound();
+  const { data = [] } = useAnswer(registerLists.instruments, kind ? { query: { limit: 500 } } : null);
+  const isKept = data.some((one) => one.kind === kind && !one.outOfUse);
+  return kind !== null && isShut(kind, kindReadiness(kind, round.prepare), isKept);
+}
+
+/** What is measured with an instrument: it waits until that one is checked, or somebody says why not. */
+export function Checked({ kind, children }: { kind: InstrumentKind; children: ReactNode }) {
+  return useShut(kind) ? <Unchecked kind={kind} /> : children;
+}
+
+/** That an instrument is not ready, the way to its check, and the way on without one. */
+export function Unchecked({ kind }: { kind: InstrumentKind }) {
+  const { id, round } = useRound();
+  return (
+    <div className="finding stop" role="alert">
+      <Mark kind="stop" />
+      <div className="stack">
+        <p>
+          <span className="strong">
+            {instrumentKind(kind).name}: {readinessNames[kindReadiness(kind, round.prepare)].toLowerCase()}.
+          </span>{' '}
+          What it reads now would prove nothing.
+        </p>
+        <div className="row">
+          <Link to={`/rounds/${id}/prepare`} className="strong">
+            Check it
+          </Link>
+          <Override kind={kind} />
+        </div>
+      </div>
+    </div>
+  );
+}

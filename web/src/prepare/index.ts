@@ -1,0 +1,1 @@
+export { Checked, Unchecked, useShut } from './Checked.tsx';

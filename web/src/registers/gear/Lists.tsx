@@ -1,0 +1,84 @@
+import { parameter } from '@fonte/core/parameters';
+import { instrumentKind, registerLists, type Box, type Instrument, type Lot } from '@fonte/core/registers';
+import { showDate, wallTime } from '@fonte/core/time';
+import { show, showNumber, unitLabel } from '@fonte/core/units';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { DataTable, type Column } from '../../feedback/DataTable.tsx';
+import { Failed, Loading } from '../../feedback/Feedback.tsx';
+import { Mark } from '../../theme/Mark.tsx';
+import { now } from '../../time/clock.ts';
+import { deviceZone } from '../../time/show.ts';
+import { RegisterHead } from '../RegisterNav.tsx';
+
+type Gear = 'instruments' | 'lots' | 'boxes';
+
+/** A register of what goes along: its things in a table, each with its way to be changed. */
+function listPage<T extends { id: string; name: string }>(register: Gear, empty: string, columns: readonly Column<T>[]) {
+  return function GearPage(): ReactNode {
+    const { data, error, mutate } = useAnswer(registerLists[register], { query: { limit: 500 } });
+    if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
+    if (!data) return <Loading what="the register" />;
+    return (
+      <>
+        <RegisterHead register={register} />
+        <DataTable<T>
+          label={register}
+          rows={data as unknown as T[]}
+          rowKey={({ id }) => id}
+          empty={empty}
+          columns={[{ title: 'Name', render: ({ id, name }) => <Link to={`/${register}/${id}`}>{name}</Link> }, ...columns]}
+        />
+      </>
+    );
+  };
+}
+
+export const InstrumentsPage = listPage<Instrument>('instruments', 'No instrument is registered yet.', [
+  { title: 'Kind', render: ({ kind }) => instrumentKind(kind).name },
+  { title: 'Serial number', render: ({ serial }) => serial ?? '' },
+  {
+    title: 'State',
+    render: ({ outOfUse }) =>
+      outOfUse ? (
+        <span className="word tone-stop">
+          <Mark kind="stop" />
+          Out of use: {outOfUse}
+        </span>
+      ) : (
+        'In use'
+      ),
+  },
+]);
+
+const isPast = (expires: string) => expires < wallTime(now(), deviceZone()).date;
+
+export const LotsPage = listPage<Lot>('lots', 'No standard or reagent is registered yet.', [
+  { title: 'What', render: ({ use }) => (use === 'standard' ? 'Standard' : 'Reagent') },
+  { title: 'Lot', render: ({ lot }) => lot },
+  {
+    title: 'Value',
+    isNumber: true,
+    render: ({ parameter: id, nominal }) =>
+      id && nominal !== undefined ? `${showNumber(nominal, parameter(id).decimals)} ${unitLabel(parameter(id).unit)}` : '',
+  },
+  { title: 'Tests left', isNumber: true, render: ({ left }) => left ?? '' },
+  {
+    title: 'Expires',
+    render: ({ expires }) =>
+      isPast(expires) ? (
+        <span className="word tone-stop">
+          <Mark kind="stop" />
+          Out of date since {showDate(expires)}
+        </span>
+      ) : (
+        showDate(expires)
+      ),
+  },
+]);
+
+export const BoxesPage = listPage<Box>('boxes', 'No box is registered yet.', [
+  { title: 'Holds', isNumber: true, render: ({ holds }) => show(holds, 'L', 0) },
+  { title: 'Vehicle', render: ({ vehicle }) => vehicle ?? '' },
+]);

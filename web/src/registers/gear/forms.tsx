@@ -1,0 +1,177 @@
+import { parameter, parameterIds } from '@fonte/core/parameters';
+import {
+  Box,
+  boxRegistered,
+  Instrument,
+  instrumentKind,
+  instrumentKindIds,
+  instrumentRegistered,
+  Lot,
+  lotRegistered,
+} from '@fonte/core/registers';
+import { readNumber, sayNumber, unitLabel, type Typed } from '@fonte/core/units';
+import { Input, Segmented, Select } from 'antd';
+import { EntryForm } from '../../form/EntryForm.tsx';
+import { Field } from '../../form/Field.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
+import { asTyped, inBase, typedOf, type FieldProblem, type Read } from '../../form/values.ts';
+import { DayInput } from '../../time/DayInput.tsx';
+import { thingPage } from '../ThingPage.tsx';
+import { freshId, useRegister } from '../useRegister.ts';
+import { Drift } from './Drift.tsx';
+
+const submitOf = (thing: object | null) => (thing ? 'Write the change' : 'Register it');
+
+/** An instrument, and below it how its checks went through time. */
+function InstrumentForm({ thing }: { thing: Instrument | null }) {
+  const form = useEntryForm<Record<string, string | undefined>, Instrument>({
+    keep: `instrument.${thing?.id ?? 'new'}`,
+    initial: {
+      id: thing?.id ?? freshId(),
+      name: thing?.name ?? '',
+      kind: thing?.kind,
+      serial: thing?.serial ?? '',
+      outOfUse: thing?.outOfUse ?? '',
+    },
+    schema: Instrument,
+    read: (values) => asTyped(values, Instrument),
+    write: useRegister('instruments', instrumentRegistered),
+  });
+  return (
+    <>
+      <h1>{thing ? thing.name : 'Register an instrument'}</h1>
+      <EntryForm of={form} submit={submitOf(thing)}>
+        <div className="form-grid">
+          <Field name="name" placeholder="Blue photometer" />
+          <Field name="kind">
+            <Select
+              size="large"
+              placeholder="Choose"
+              disabled={thing !== null}
+              options={instrumentKindIds.map((id) => ({ value: id, label: instrumentKind(id).name }))}
+            />
+          </Field>
+          <Field name="serial" />
+          <Field name="outOfUse" placeholder="at the maker for repair" />
+        </div>
+      </EntryForm>
+      {thing && <Drift instrument={thing} />}
+    </>
+  );
+}
+
+interface LotValues {
+  id: string;
+  name: string;
+  use: Lot['use'];
+  lot: string;
+  expires: string;
+  parameter?: Lot['parameter'] | undefined;
+  nominal: string;
+  left: string;
+}
+
+/** The numbers of a lot, which are typed as text; what is none is said at its field. */
+function readLot({ nominal, left, ...said }: LotValues): Read {
+  const problems: FieldProblem[] = [];
+  const number = (path: string, text: string) => {
+    if (text.trim() === '') return {};
+    const reading = readNumber(text);
+    if (reading.ok) return { [path]: reading.value };
+    problems.push({ path, message: sayNumber(reading) });
+    return {};
+  };
+  const numbers = { ...number('nominal', nominal), ...number('left', left) };
+  const { value } = asTyped(said, Lot);
+  return { value: { ...(value as object), ...numbers }, problems };
+}
+
+/** A standard or a reagent, by its lot. */
+function LotForm({ thing }: { thing: Lot | null }) {
+  const form = useEntryForm<LotValues, Lot>({
+    keep: `lot.${thing?.id ?? 'new'}`,
+    initial: {
+      id: thing?.id ?? freshId(),
+      name: thing?.name ?? '',
+      use: thing?.use ?? 'standard',
+      lot: thing?.lot ?? '',
+      expires: thing?.expires ?? '',
+      parameter: thing?.parameter,
+      nominal: thing?.nominal === undefined ? '' : String(thing.nominal),
+      left: thing?.left === undefined ? '' : String(thing.left),
+    },
+    schema: Lot,
+    read: readLot,
+    check: ({ use, nominal, parameter: of }) =>
+      use === 'standard' && of !== undefined && nominal === undefined ? [{ path: 'nominal', message: 'A standard has a value.' }] : [],
+    write: useRegister('lots', lotRegistered),
+  });
+  const { parameter: of, use } = form.values;
+  return (
+    <>
+      <h1>{thing ? thing.name : 'Register a standard or reagent'}</h1>
+      <EntryForm of={form} submit={submitOf(thing)}>
+        <Field name="use">
+          <Segmented
+            aria-label="What it is"
+            size="large"
+            options={[
+              { value: 'standard', label: 'Standard' },
+              { value: 'reagent', label: 'Reagent' },
+            ]}
+          />
+        </Field>
+        <div className="form-grid">
+          <Field name="name" placeholder="Buffer pH 7" />
+          <Field name="lot" />
+          <Field name="expires">
+            <DayInput />
+          </Field>
+          <Field name="parameter">
+            <Select
+              size="large"
+              allowClear
+              placeholder="Nothing that is measured"
+              options={parameterIds.map((id) => ({ value: id, label: parameter(id).name }))}
+            />
+          </Field>
+          {use === 'standard' && of && (
+            <Field name="nominal" label={`Nominal value, ${unitLabel(parameter(of).unit)}`}>
+              <Input size="large" inputMode="decimal" autoComplete="off" />
+            </Field>
+          )}
+          <Field name="left">
+            <Input size="large" inputMode="numeric" autoComplete="off" />
+          </Field>
+        </div>
+      </EntryForm>
+    </>
+  );
+}
+
+/** A cool box, and the vehicle it rides in. */
+function BoxForm({ thing }: { thing: Box | null }) {
+  const form = useEntryForm<{ id: string; name: string; holds: Typed; vehicle: string }, Box>({
+    keep: `box.${thing?.id ?? 'new'}`,
+    initial: { id: thing?.id ?? freshId(), name: thing?.name ?? '', holds: typedOf(thing?.holds, 'L'), vehicle: thing?.vehicle ?? '' },
+    schema: Box,
+    read: inBase,
+    write: useRegister('boxes', boxRegistered),
+  });
+  return (
+    <>
+      <h1>{thing ? thing.name : 'Register a box'}</h1>
+      <EntryForm of={form} submit={submitOf(thing)}>
+        <div className="form-grid">
+          <Field name="name" placeholder="Big blue cool box" />
+          <Field name="holds" />
+          <Field name="vehicle" />
+        </div>
+      </EntryForm>
+    </>
+  );
+}
+
+export const InstrumentPage = thingPage('instruments', InstrumentForm);
+export const LotPage = thingPage('lots', LotForm);
+export const BoxPage = thingPage('boxes', BoxForm);
