@@ -1,3 +1,6 @@
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
@@ -43,6 +46,28 @@ describe.sequential('a plan', () => {
     await pick(page, 'Legionella at School');
     await see(page, '6 to 20 °C, no ice');
     await pick(page, 'Legionella at School');
+  });
+});
+
+describe.sequential('what is printed', () => {
+  it('is a label for each bottle and a packing list, and says what does not fit a small label', async () => {
+    const session = await page.createCDPSession();
+    const folder = mkdtempSync(join(tmpdir(), 'fonte-'));
+    await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    const printed = async (button: string, name: string) => {
+      await click(page, button);
+      for (let waited = 0; waited < 200 && !existsSync(join(folder, name)); waited += 1)
+        await new Promise((resolve) => {
+          setTimeout(resolve, 100);
+        });
+      return readFileSync(join(folder, name));
+    };
+    const labels = await printed('Labels as PDF', 'labels-261123B.pdf');
+    expect(labels.subarray(0, 5).toString()).toBe('%PDF-');
+    const packing = await printed('Packing list as PDF', 'packing-261123B.pdf');
+    expect(packing.length).toBeGreaterThan(10_000);
+    await option(page, 'Labels to print on', 'Roll, 50');
+    await see(page, 'too small for all of it: the least important is left out');
   });
 });
 

@@ -14,6 +14,8 @@ export default defineConfig({
       injectManifest: {
         globPatterns: ['index.html', 'assets/*.{js,css,woff2,webp,png,svg,json}', '*.svg', '*.png'],
         dontCacheBustURLsMatching: /^assets\//,
+        // What prints is large, and is asked for at a desk.
+        globIgnores: ['assets/pdfmake*', 'assets/vfs_fonts*'],
         maximumFileSizeToCacheInBytes: 4 << 20,
       },
       manifest: {

@@ -4,6 +4,7 @@ export * from './bottles.ts';
 export * from './kit.ts';
 export * from './proposals.ts';
 export * from './suggest.ts';
+export * from './labels.ts';
 export * from './code.ts';
 export * from './words.ts';
 export * from './day.ts';

@@ -1,39 +1,123 @@
 import { purpose } from '@fonte/core/bottles';
-import { requestNames } from '@fonte/core/round';
-import { useMe } from '../session/session.ts';
+import { labelStock, labelStockIds, type BottleLabel, type LabelStockId } from '@fonte/core/plan';
+import { requestNames, type RoundState } from '@fonte/core/round';
+import { Button, InputNumber, Select } from 'antd';
+import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
+import { useMe } from '../session/session.ts';
+import { labelSheets } from './print/labels.ts';
+import { packingSheet } from './print/packing.ts';
+import { measureText, pdfOf, save } from './print/pdf.ts';
+
+/** The label of every bottle that is still empty, with the water that goes along for a blank. */
+function labelsOf(round: RoundState, initials: string): BottleLabel[] {
+  return round.visits.flatMap((visit) =>
+    visit.bottles
+      .filter((bottle) => bottle.state === 'empty')
+      .flatMap((bottle) => {
+        const { name } = purpose(bottle.purpose);
+        const of = (id: string): BottleLabel => ({
+          id,
+          date: round.plan.date,
+          initials,
+          place: visit.name,
+          about: `${requestNames(visit, bottle).join(', ')}${bottle.purpose === 'sample' ? '' : `. ${name}${id === bottle.supply ? ', water supplied' : ''}`}`,
+          preservative: bottle.card.preservative?.name ?? 'No preservative',
+        });
+        return bottle.supply ? [of(bottle.supply), of(bottle.id)] : [of(bottle.id)];
+      }),
+  );
+}
+
+/** Labels and packing list on paper. What does not fit a label is said before it is printed. */
+function Print({ labels }: { labels: readonly BottleLabel[] }) {
+  const { round } = useRound();
+  const { busy, run, say } = useAction();
+  const [stock, setStock] = useState<LabelStockId>('a4-24');
+  const [used, setUsed] = useState(0);
+  const { columns, rows } = labelStock(stock);
+  const sheets = labelSheets(labels, labelStock(stock), used, measureText);
+  return (
+    <div className="stack">
+      <div className="row">
+        <Select
+          aria-label="Labels to print on"
+          size="large"
+          value={stock}
+          options={labelStockIds.map((id) => ({ value: id, label: labelStock(id).name }))}
+          onChange={(chosen: LabelStockId) => {
+            setStock(chosen);
+            setUsed(0);
+          }}
+          popupMatchSelectWidth={false}
+        />
+        {columns * rows > 1 && (
+          <label className="row">
+            <span className="small">Used on the first sheet</span>
+            <InputNumber size="large" min={0} max={columns * rows - 1} value={used} onChange={(count) => setUsed(count ?? 0)} />
+          </label>
+        )}
+        <Button
+          size="large"
+          loading={busy}
+          disabled={sheets.tooSmall.length > 0}
+          onClick={() => void run(async () => save(await pdfOf(sheets.document), `labels-${round.plan.code}.pdf`))}
+        >
+          Labels as PDF
+        </Button>
+        <Button
+          size="large"
+          loading={busy}
+          onClick={() => void run(async () => save(await pdfOf(packingSheet(round)), `packing-${round.plan.code}.pdf`))}
+        >
+          Packing list as PDF
+        </Button>
+      </div>
+      {sheets.tooSmall.length > 0 ? (
+        <p className="field-error" role="alert">
+          {sheets.tooSmall[0]} does not fit these labels. Choose larger ones.
+        </p>
+      ) : (
+        sheets.lost.length > 0 && (
+          <p className="soft small">
+            {sheets.lost.length === 1 ? 'One label is' : `${sheets.lost.length} labels are`} too small for all of it: the least important is
+            left out, such as “{sheets.lost[0]!.lost[0]}”.
+          </p>
+        )
+      )}
+      <Said say={say} />
+    </div>
+  );
+}
 
 /** The labels as they go on the bottles: everything but the time is on them before leaving. */
 export function Labels() {
   const { round } = useRound();
   const me = useMe();
-  const bottles = round.visits.flatMap((visit) =>
-    visit.bottles
-      .filter((bottle) => bottle.state === 'empty')
-      .flatMap((bottle) => [...(bottle.supply ? [{ visit, bottle, label: bottle.supply }] : []), { visit, bottle, label: bottle.id }]),
-  );
-  if (bottles.length === 0) return null;
+  const labels = labelsOf(round, me.initials);
+  if (labels.length === 0) return null;
   return (
-    <details className="labels">
-      <summary>{bottles.length === 1 ? '1 label' : `${bottles.length} labels`}, filled in but for the time</summary>
-      <ul className="plain">
-        {bottles.map(({ visit, bottle, label }) => {
-          const rule = bottle.card;
-          return (
-            <li key={label}>
-              <span className="label-id">{label}</span>
+    <>
+      <Print labels={labels} />
+      <details className="labels">
+        <summary>{labels.length === 1 ? '1 label' : `${labels.length} labels`}, filled in but for the time</summary>
+        <ul className="plain">
+          {labels.map(({ id, date, initials, place, about, preservative }) => (
+            <li key={id}>
+              <span className="label-id">{id}</span>
               <span>
-                {round.plan.date} <span className="soft">at</span> __:__ {me.initials}
+                {date} <span className="soft">at</span> __:__ {initials}
               </span>
               <span className="small">
-                {visit.name}, {requestNames(visit, bottle).join(', ')}
-                {bottle.purpose === 'sample' ? '' : `. ${purpose(bottle.purpose).name}${label === bottle.supply ? ', water supplied' : ''}`}
+                {place}, {about}
               </span>
-              <span className="small">{rule.preservative?.name ?? 'No preservative'}</span>
+              <span className="small">{preservative}</span>
             </li>
-          );
-        })}
-      </ul>
-    </details>
+          ))}
+        </ul>
+      </details>
+    </>
   );
 }

@@ -1,22 +1,13 @@
-import { cardOf, gearRow, type BottleTable, type TemperatureClass } from '@fonte/core/bottles';
+import { cardOf, gearRow, type BottleTable } from '@fonte/core/bottles';
 import { bottlesPacked, countBottles, loads, type BottleCount } from '@fonte/core/plan';
 import { show } from '@fonte/core/units';
 import { Button } from 'antd';
+import { boxNames, wholeLitres } from './boxes.ts';
 import { useRound } from '../book/useRound.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useMay } from '../session/May.tsx';
-
-/** A box holds whole litres. */
-const wholeLitres = (space: number) => Math.ceil(space * 1000 - 1e-9) / 1000;
-
-const classNames: Record<TemperatureClass, string> = {
-  bacteria: 'Cold and dark, for bacteria',
-  chilled: 'Cold, on ice',
-  cool: '6 to 20 °C, no ice',
-  any: 'No cooling',
-};
 
 /** What there is to carry, by how cold it must be. */
 function Loads({ table, counts }: { table: BottleTable; counts: readonly BottleCount[] }) {
@@ -31,7 +22,7 @@ function Loads({ table, counts }: { table: BottleTable; counts: readonly BottleC
           title: 'Box',
           render: ({ temperature, realIceOnly }) => (
             <>
-              {classNames[temperature]}
+              {boxNames[temperature]}
               {realIceOnly && <div className="small soft">{gearRow('pfas-ice').ask}</div>}
             </>
           ),
