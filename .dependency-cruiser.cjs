@@ -11,6 +11,7 @@ const rooms = [
   'book',
   'editions',
   'registers',
+  'exchange',
   'access',
   'bottles',
   'plan',

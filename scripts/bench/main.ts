@@ -2,7 +2,7 @@ import { appends, batches, folding, sideBySide } from './books.ts';
 import { planner } from './days.ts';
 import { comeBack, fleet } from './fleet.ts';
 import { beQuiet, figures } from './measure.ts';
-import { register, today, wholeDatabase } from './registers.ts';
+import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
 import { deviceSync, firstPage } from './page.ts';
 import { memory, startUp } from './server.ts';
@@ -18,6 +18,7 @@ const parts = {
   today,
   fleet,
   register,
+  exchange,
   reports,
   wholeDatabase,
   startUp,

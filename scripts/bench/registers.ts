@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
+import { pointsToCsv, previewPoints, readPoints } from '@fonte/core/exchange';
 import type { WellPoint } from '@fonte/core/registers';
 import { desk, openBrowser, type } from '../../e2e/browser.ts';
 import { root, start } from '../../e2e/harness.ts';
@@ -145,4 +146,23 @@ export async function wholeDatabase(): Promise<void> {
     record(`${name}: peak memory of 200,000 against 100,000: 1 is bounded`, whole!.memory / half!.memory, '×', 1.5);
   }
   await store.close();
+}
+
+/** A file of 10,000 points with 40 broken rows, against a register of half as many: read, compared, and written out again. */
+export async function exchange(): Promise<void> {
+  const points = Array.from({ length: 10_000 }, (_, number) => registered(number).payload as WellPoint);
+  let text = '';
+  const written = await timed(() => {
+    text = pointsToCsv(points);
+  });
+  record('write 10,000 points as a table', written, 'ms');
+  const lines = text.split('\r\n').map((line, index) => (index > 0 && index % 250 === 7 ? line.replace(/36\.\d+/, 'north') : line));
+  const ids = points.map(({ id }) => id);
+  let faults = 0;
+  const compared = await timed(() => {
+    const rows = previewPoints(readPoints(lines.join('\r\n')).rows, points.slice(0, 5000), ids);
+    faults = rows.filter(({ state }) => state === 'fault').length;
+  });
+  if (faults !== 40) throw new Error(`${faults} rows are broken, not 40.`);
+  record('read 10,000 rows, 40 of them broken, and compare them with 5,000 points', compared, 'ms', 2000);
 }

@@ -33,15 +33,23 @@ const farAway = 200_000;
 
 const middle = (numbers: readonly number[]) => [...numbers].sort((a, b) => a - b)[Math.floor(numbers.length / 2)]!;
 
+/** The middle of some places, as most of them see it; null for none. */
+export function centreOf(places: readonly Position[]): Position | null {
+  if (places.length === 0) return null;
+  return { latitude: middle(places.map((one) => one.latitude)), longitude: middle(places.map((one) => one.longitude)) };
+}
+
 /** What is odd about a position, seen from those of the other points: no place at all, latitude and longitude swapped, far away. */
-export function questionPosition(position: Position, others: readonly Position[]): Finding[] {
+export const questionPosition = (position: Position, others: readonly Position[]): Finding[] => questionFrom(position, centreOf(others));
+
+/** The same, seen from the middle of the others, for many at once. */
+export function questionFrom(position: Position, centre: Position | null): Finding[] {
   const { latitude, longitude } = position;
   const ask = (code: string, data: Finding['data'] = {}): Finding[] => [
     { code, severity: 'question', field: 'position.latitude', data: { ...data, latitude, longitude } },
   ];
   if (Math.abs(latitude) < 0.01 && Math.abs(longitude) < 0.01) return ask('position-nowhere');
-  if (others.length === 0) return [];
-  const centre = { latitude: middle(others.map((one) => one.latitude)), longitude: middle(others.map((one) => one.longitude)) };
+  if (!centre) return [];
   const away = distance(position, centre);
   if (away < farAway) return [];
   const isSwapped = Math.abs(longitude) <= 90 && distance({ latitude: longitude, longitude: latitude }, centre) < farAway;

@@ -9,6 +9,7 @@ import type { Kept } from '../disk/index.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
+import { save } from '../feedback/save.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
@@ -46,15 +47,12 @@ function Outbox() {
   const [told, setTold] = useState('');
   const refused = kept.filter(({ state }) => state === 'refused');
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? 'a colleague';
-  const save = () =>
+  const give = () =>
     void giving.run(async () => {
       const file = await makeParcel();
       const { canShare } = navigator as Partial<Pick<Navigator, 'canShare'>>;
       if (canShare?.call(navigator, { files: [file] })) return navigator.share({ files: [file], title: file.name });
-      const address = URL.createObjectURL(file);
-      const link = Object.assign(document.createElement('a'), { href: address, download: file.name });
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(address), 10_000);
+      save(file, file.name);
     });
   const take = (file: File) =>
     void giving.run(async () => {
@@ -92,7 +90,7 @@ function Outbox() {
           </Button>
         )}
         {kept.length > 0 && (
-          <Button size="large" loading={giving.busy} onClick={save}>
+          <Button size="large" loading={giving.busy} onClick={give}>
             Give it to a colleague as a file
           </Button>
         )}

@@ -50,6 +50,15 @@ async function sendBatch(entries: readonly Entry[]): Promise<Sent> {
   return sent;
 }
 
+/**
+ * Sends entries past the outbox, in one piece: for what is brought in by the thousand, and can be brought in again.
+ * @throws NoConnection, ApiProblem
+ */
+export async function sendNow(entries: readonly Entry[]): Promise<Sent> {
+  await before();
+  return sendBatch(entries);
+}
+
 async function sendAll(book: string): Promise<Sent> {
   const all: Sent = { written: [], refused: [] };
   await before();

@@ -5,11 +5,12 @@ import { Button, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { Said } from '../feedback/Said.tsx';
+import { save } from '../feedback/save.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { useMe } from '../session/session.ts';
 import { labelSheets } from './print/labels.ts';
 import { packingSheet } from './print/packing.ts';
-import { measureText, pdfOf, save } from './print/pdf.ts';
+import { measureText, pdfOf } from './print/pdf.ts';
 
 /** The label of every bottle that is still empty, with the water that goes along for a blank. */
 function labelsOf(round: RoundState, initials: string): BottleLabel[] {

@@ -29,7 +29,7 @@ export function PointsPage() {
     <>
       <RegisterHead register="points">
         <p>
-          <Link to="/points/map">All of them in a list and on a map</Link>
+          <Link to="/points/map">All of them in a list and on a map</Link> · <Link to="/points/exchange">Bring in, take out</Link>
         </p>
       </RegisterHead>
       {(data.length > 8 || search !== '') && (

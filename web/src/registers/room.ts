@@ -8,6 +8,7 @@ export const registersRoom: WebRoom = {
   pages: [
     { path: '/points', page: async () => (await import('./PointsPage.tsx')).PointsPage },
     { path: '/points/map', page: async () => (await import('./map/MapPage.tsx')).MapPage },
+    { path: '/points/exchange', page: async () => (await import('./exchange/ExchangePage.tsx')).ExchangePage },
     { path: '/points/new', page: async () => (await import('./PointForm.tsx')).PointPage },
     { path: '/points/:thing/edit', page: async () => (await import('./PointForm.tsx')).PointPage },
     { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },

@@ -11,14 +11,6 @@ export async function pdfOf(document: TDocumentDefinitions): Promise<Blob> {
   });
 }
 
-/** Hands a file to the person, under a name. */
-export function save(blob: Blob, name: string): void {
-  const address = URL.createObjectURL(blob);
-  const link = Object.assign(document.createElement('a'), { href: address, download: name });
-  link.click();
-  URL.revokeObjectURL(address);
-}
-
 /** How wide a text is in pt, at least as wide as the printed face: the page's own face is a little wider. */
 export function measureText(text: string, size: number, isBold: boolean): number {
   const context = (canvas ??= document.createElement('canvas')).getContext('2d');

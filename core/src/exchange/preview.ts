@@ -1,0 +1,167 @@
+import type { Coded, Finding } from '../findings/index.ts';
+import { centreOf, Point, pointKind, pointKindIds, questionFrom, type PointKind, type Position } from '../registers/index.ts';
+import { readNumber, toBase } from '../units/index.ts';
+import { at, withAt } from './paths.ts';
+import type { FileRow } from './rows.ts';
+import { pointColumns, type PointColumn } from './tables/columns.ts';
+import { cellOf, none } from './write.ts';
+
+/** What is wrong with a cell, by its column. */
+export interface CellFault extends Coded {
+  column: string;
+}
+
+/** What a row would do to the register. Nothing is written of one with a fault, nor of one that is asked about and not confirmed. */
+export interface PreviewRow {
+  line: number;
+  code: string;
+  state: 'new' | 'changed' | 'same' | 'fault';
+  /** The point as it would be; null where there is a fault. */
+  point: Point | null;
+  changes: { column: string; before: string; after: string }[];
+  faults: CellFault[];
+  /** What is odd: somebody has to say that it is so. */
+  asked: readonly Finding[];
+}
+
+/** How a file writes its decimals: proven by one of its numbers, or not told by any. */
+type Mark = 'comma' | 'point' | 'unknown';
+
+/** Which decimal mark the numbers of a file prove: one that is followed by other than three digits, or by a leading zero. */
+export function markOf(rows: readonly FileRow[]): Mark | 'both' {
+  const cells = rows.flatMap(({ cells: own }) => pointColumns.flatMap(({ name, is }) => (is === 'number' && own[name] ? [own[name]] : [])));
+  const proves = (mark: string) => cells.some((cell) => new RegExp(`^[-−–]?(0\\${mark}\\d+|\\d+\\${mark}(\\d{1,2}|\\d{4,}))$`).test(cell));
+  const [comma, point] = [proves(','), proves('.')];
+  return comma && point ? 'both' : comma ? 'comma' : point ? 'point' : 'unknown';
+}
+
+/** A number of a cell in base units; or what is wrong with it. */
+function numberIn(cell: string, { unit }: PointColumn, mark: ReturnType<typeof markOf>): number | Coded {
+  const sign = /[.,]/.exec(cell)?.[0];
+  // Three digits behind a mark may be thousands: only a file that proves its mark is read.
+  if (sign && /^[-−–]?[1-9]\d{0,2}[.,]\d{3}$/.test(cell) && mark !== (sign === ',' ? 'comma' : 'point')) return { code: 'which-mark' };
+  const reading = readNumber(cell);
+  if (!reading.ok) return { code: 'no-number' };
+  // 52 mm are 0.052 m, and not what binary makes of the product.
+  return unit ? Number(toBase(reading.value, unit).toPrecision(12)) : reading.value;
+}
+
+function valueIn(cell: string, column: PointColumn, mark: ReturnType<typeof markOf>): { value: unknown } | Coded {
+  if (cell === none && column.path === 'tap.residualMinimum') return { value: null };
+  if (column.is === 'list')
+    return {
+      value: [
+        ...new Set(
+          cell
+            .split(';')
+            .map((one) => one.trim())
+            .filter((one) => one !== ''),
+        ),
+      ],
+    };
+  if (column.is !== 'number') return { value: cell };
+  const number = numberIn(cell, column, mark);
+  return typeof number === 'number' ? { value: number } : number;
+}
+
+/** The parts of a point that only its own type has. */
+const bare = (kind: PointKind, id: string): object => {
+  const { type } = pointKind(kind);
+  return { id, type, kind, access: '', ...(type === 'well' ? { well: { measuringPoints: [] } } : { tap: {} }) };
+};
+
+const columnAt = (path: string) =>
+  pointColumns.find((column) => column.path === path) ??
+  pointColumns.find((column) => path.startsWith(`${column.path}.`) || column.path.startsWith(`${path}.`));
+
+function previewRow(
+  { line, cells }: FileRow,
+  known: Point | undefined,
+  centre: Position | null,
+  mark: ReturnType<typeof markOf>,
+  id: string,
+): PreviewRow {
+  const code = cells['code'] ?? '';
+  const row = { line, code, changes: [], asked: [], faults: [] as CellFault[], point: null };
+  const fault = (faults: CellFault[]): PreviewRow => ({ ...row, state: 'fault', faults });
+  const kind = cells['kind'];
+  if (!known && !kind) return fault([{ column: 'kind', code: 'no-kind' }]);
+  if (kind && !(pointKindIds as readonly string[]).includes(kind))
+    return fault([{ column: 'kind', code: 'unknown-word', data: { word: kind } }]);
+  const type = kind ? pointKind(kind as PointKind).type : known!.type;
+  if (known && known.type !== type) return fault([{ column: 'kind', code: 'other-type', data: { type: known.type } }]);
+  let draft: object = known ?? bare(kind as PointKind, id);
+  const faults: CellFault[] = [];
+  for (const column of pointColumns) {
+    const cell = cells[column.name] ?? '';
+    // An empty cell says nothing: what the register has stays.
+    if (cell === '') continue;
+    if (column.of && column.of !== type) {
+      faults.push({ column: column.name, code: 'not-of-type', data: { type } });
+      continue;
+    }
+    const read = valueIn(cell, column, mark);
+    if ('code' in read) faults.push({ column: column.name, ...read });
+    // What reads the same as the register says is the same: no digit is lost on the way round.
+    else if (!known || cellOf(known, column) !== cell) draft = withAt(draft, column.path, read.value);
+  }
+  if (faults.length > 0) return fault(faults);
+  const parsed = Point.safeParse(draft);
+  if (!parsed.success)
+    return fault(
+      parsed.error.issues.map(({ path, message }) => ({
+        column: columnAt(path.join('.'))?.name ?? path.join('.'),
+        code: 'refused',
+        data: { message: message.startsWith('Invalid') ? '' : message },
+      })),
+    );
+  const point = parsed.data;
+  const changes = pointColumns.flatMap((column) => {
+    const [before, after] = [known ? cellOf(known, column) : '', cellOf(point, column)];
+    return before === after ? [] : [{ column: column.name, before, after }];
+  });
+  const isMoved =
+    point.position &&
+    (!known?.position ||
+      at(known, 'position.latitude') !== point.position.latitude ||
+      at(known, 'position.longitude') !== point.position.longitude);
+  const asked = isMoved ? questionFrom(point.position!, centre) : [];
+  return { ...row, state: !known ? 'new' : changes.length === 0 ? 'same' : 'changed', point, changes, asked };
+}
+
+/**
+ * What a file would do to the register, row by row. Rows are told apart by their code; an empty cell leaves what is registered as it
+ * is.
+ * @param ids one for each row, for those that are new
+ */
+export function previewPoints(rows: readonly FileRow[], registered: readonly Point[], ids: readonly string[]): PreviewRow[] {
+  const byCode = new Map(registered.map((point) => [point.code, point]));
+  const mark = markOf(rows);
+  const own = registered.flatMap(({ position }) => position ?? []);
+  const inFile = rows.flatMap(({ cells }): Position[] => {
+    const [latitude, longitude] = [Number(cells['latitude']?.replace(',', '.')), Number(cells['longitude']?.replace(',', '.'))];
+    return cells['latitude'] && Number.isFinite(latitude) && Number.isFinite(longitude) ? [{ latitude, longitude }] : [];
+  });
+  const centre = centreOf(own.length > 0 ? own : inFile);
+  const times = new Map<string, number>();
+  for (const { cells } of rows) times.set(cells['code'] ?? '', (times.get(cells['code'] ?? '') ?? 0) + 1);
+  return rows.map((row, index) => {
+    const code = row.cells['code'] ?? '';
+    const fault = (what: string): PreviewRow => ({
+      line: row.line,
+      code,
+      state: 'fault',
+      point: null,
+      changes: [],
+      asked: [],
+      faults: [{ column: 'code', code: what }],
+    });
+    if (code === '') return fault('no-code');
+    if (times.get(code)! > 1) return fault('code-twice');
+    return previewRow(row, byCode.get(code), centre, mark, ids[index]!);
+  });
+}
+
+/** Whether a row is written down: it changes something, has no fault, and what is odd about it was confirmed. */
+export const isWritable = ({ state, asked }: PreviewRow, isConfirmed: boolean): boolean =>
+  (state === 'new' || state === 'changed') && (asked.length === 0 || isConfirmed);
