@@ -14,8 +14,8 @@ export default defineConfig({
       injectManifest: {
         globPatterns: ['index.html', 'assets/*.{js,css,woff2,webp,png,svg,json}', '*.svg', '*.png'],
         dontCacheBustURLsMatching: /^assets\//,
-        // What prints is large, and is asked for at a desk.
-        globIgnores: ['assets/pdfmake*', 'assets/vfs_fonts*'],
+        // What prints, and the calendars of the world, are large, and are asked for at a desk.
+        globIgnores: ['assets/pdfmake*', 'assets/vfs_fonts*', 'assets/calendars*'],
         maximumFileSizeToCacheInBytes: 4 << 20,
       },
       manifest: {
@@ -51,6 +51,7 @@ export default defineConfig({
               name: 'ground',
               test: /node_modules[\\/](react|react-dom|scheduler|react-router|swr|zod|@noble|dequal|use-sync-external-store)[\\/]/,
             },
+            { name: 'calendars', test: /node_modules[\\/](date-holidays|date-holidays-parser|moment|moment-timezone|astronomia)[\\/]/ },
             { name: 'core', test: /core[\\/]src[\\/](schemas|endpoints|roles|findings|book|units|access|editions|time|registers)[\\/]/ },
           ],
         },

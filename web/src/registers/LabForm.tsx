@@ -12,6 +12,8 @@ import { thingPage } from './ThingPage.tsx';
 import { DayInput } from '../time/DayInput.tsx';
 import { TimeInput } from './TimeInput.tsx';
 import { weekdays } from './weekdays.ts';
+import { Holidays } from './Holidays.tsx';
+import { withHolidays } from './holidays.ts';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import './registers.css';
 import { deviceZone } from '../time/show.ts';
@@ -139,6 +141,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
         <section className="stack">
           <h2>Days on which it is shut</h2>
           <p className="soft small">Holidays and days of its own. On the other days the hours above hold.</p>
+          <Holidays add={(holidays) => form.set({ closedDays: withHolidays(form.values.closedDays, holidays) })} />
           <RowList name={['closedDays']} one="closed day" add="One more closed day" fresh={() => ({ date: '', name: '' })}>
             {(row) => (
               <>
