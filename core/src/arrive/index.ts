@@ -4,3 +4,4 @@ export * from './entries.ts';
 export * from './arrive.ts';
 export * from './endpoints.ts';
 export * from './words.ts';
+export * from './asks.ts';

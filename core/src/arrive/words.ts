@@ -5,13 +5,6 @@ import { fitnessJudged, placeRestored, riskChecked } from './entries.ts';
 import { fault, type FoundFault } from './fitness.ts';
 import type { Fitness, Lasts, TestKind } from './tables/faults.ts';
 
-export const arriveAsks: Words = {
-  'look-round': 'Look round before you touch anything',
-  'left-for-danger': 'Left, as it was not safe: come back, or take another point',
-  'look-at-place': 'Is the place fit to sample?',
-  restore: ({ count }) => (count === 1 ? 'Put 1 thing back as it was' : `Put ${count} things back as they were`),
-};
-
 export const arriveWords: Words = {
   'stops-here': ({ name }) => `${name}: not without leave. Say whose, and who is with you.`,
   'nothing-to-restore': 'Nothing was moved here.',

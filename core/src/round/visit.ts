@@ -18,7 +18,7 @@ import { gearReasons } from '../prepare/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
 import { standingResults } from '../read/index.ts';
-import { runState, runThatFills, sampleReasons, unknownRun, type RunState } from '../tap/index.ts';
+import { runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
@@ -37,6 +37,8 @@ export interface VisitState {
   purge: PurgeState | null;
   /** In the order in which they were started. */
   runs: RunState[];
+  /** Every run that is asked for or was started, in the order of their running. */
+  due: readonly DueRun[];
   /** Runs of an edition that this copy of the product does not have. */
   unknownRuns: { procedure: string; edition: string }[];
   /** What its samples are at worst; each bottle says it of itself. */
@@ -100,6 +102,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   );
   return {
     ...sampled,
+    due: runsOf(sampled),
     id,
     nth,
     name: nth > 1 ? `${point.name}, visit ${nth}` : point.name,

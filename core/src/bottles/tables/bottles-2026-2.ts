@@ -1,12 +1,5 @@
-import type { AnalysisRow, BottleRule } from '../rule.ts';
-import { analyses2026 } from './analyses.ts';
+import type { BottleRule } from '../rule.ts';
 import { rules2026 } from './rules.ts';
-
-/** As the edition before, with lead and copper at the tap. */
-export const analyses = {
-  ...analyses2026,
-  lead: { name: 'Lead and copper at the tap', bottles: ['lead'] },
-} as const satisfies Record<string, AnalysisRow>;
 
 export const rules = {
   ...rules2026,

@@ -1,33 +1,13 @@
-import type { AnalysisRow, BottleRule } from '../../rule.ts';
-import { analyses as analysesBefore } from '../bottles-2026-2.ts';
-import { rules as rulesBefore } from '../bottles-2026-3.ts';
-import { germs } from './germs.ts';
-import { looks } from './looks.ts';
-import { metals } from './metals.ts';
-import { organics } from './organics.ts';
-import { salts } from './salts.ts';
-
-/**
- * As the edition before, with what else is asked of water: each group in bottles of its own, as labs pack them. Rows that are new have
- * the copies, blanks and gear that belong to them.
- */
-export const rules = {
-  ...rulesBefore,
-  bacteria: { ...rulesBefore.bacteria, spareEach: 5, gear: ['sterile-kit'] },
-  ...germs,
-  ...metals,
-  ...salts,
-  ...looks,
-  ...organics,
-} as const satisfies Record<string, BottleRule>;
+import type { AnalysisRow } from '../../rule.ts';
+import { analyses as before } from '../bottles-2026-2-analyses.ts';
 
 /** What can be asked of a lab. Grouping by bottle is common practice; each lab has its own. */
 export const analyses = {
-  coliforms: { ...analysesBefore.coliforms, group: 'Germs' },
-  general: { ...analysesBefore.general, group: 'Salts and nutrients' },
-  nutrients: { ...analysesBefore.nutrients, group: 'Salts and nutrients' },
+  coliforms: { ...before.coliforms, group: 'Germs' },
+  general: { ...before.general, group: 'Salts and nutrients' },
+  nutrients: { ...before.nutrients, group: 'Salts and nutrients' },
   metals: { name: 'Metals', group: 'Metals', bottles: ['metals'] },
-  lead: { ...analysesBefore.lead, group: 'Metals' },
+  lead: { ...before.lead, group: 'Metals' },
 
   plate: { name: 'Heterotrophic plate count', group: 'Germs', bottles: ['plate'] },
   enterococci: { name: 'Enterococci', group: 'Germs', bottles: ['enterococci'] },

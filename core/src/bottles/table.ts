@@ -1,0 +1,67 @@
+import { z } from 'zod';
+import { shelf, type Edition } from '../editions/index.ts';
+import type { AnalysisId } from './analyses.ts';
+import type { AnalysisRow, BottleRule } from './rule.ts';
+import { analyses2026 } from './tables/analyses.ts';
+import { analyses as analyses2 } from './tables/bottles-2026-2-analyses.ts';
+import { rules as rules2 } from './tables/bottles-2026-2.ts';
+import { rules as rules3 } from './tables/bottles-2026-3.ts';
+import { analyses } from './tables/bottles-2026-4/analyses.ts';
+import { rules } from './tables/bottles-2026-4/rules.ts';
+import { rules2026 } from './tables/rules.ts';
+
+export type RuleId = keyof typeof rules;
+
+export const ruleIds = Object.keys(rules) as [RuleId, ...RuleId[]];
+export const RuleId = z.enum(ruleIds);
+
+/** What can be asked of a lab, and the bottles it takes, as released together. An edition need not know all that a later one does. */
+export interface BottleTable extends Edition {
+  analyses: Readonly<Partial<Record<AnalysisId, AnalysisRow>>>;
+  rules: Readonly<Partial<Record<RuleId, BottleRule>>>;
+}
+
+const common = { id: 'bottles', from: '2020-01-01', source: '40 CFR 136.3 Table II; ISO 19458 (from memory)' };
+
+export const bottleTables = shelf<BottleTable>([
+  { ...common, edition: '2026-1', analyses: analyses2026, rules: rules2026 },
+  { ...common, edition: '2026-2', source: `${common.source}; 40 CFR 141.86`, analyses: analyses2, rules: rules2 },
+  {
+    ...common,
+    edition: '2026-3',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; 40 CFR 141.86',
+    analyses: { ...analyses2, metals: { ...analyses2.metals, name: 'Metals' } },
+    rules: rules3,
+  },
+  {
+    ...common,
+    edition: '2026-4',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
+    analyses,
+    rules,
+  },
+]);
+
+/** The name of an analysis in an edition; its id where the edition does not know it. */
+export function analysisName(table: BottleTable | null, id: AnalysisId): string {
+  return table?.analyses[id]?.name ?? id;
+}
+
+/** The card of a rule. @throws Error where the edition has none: a rule comes out of {@link rulesFor} of the same edition. */
+export function cardOf(table: BottleTable, rule: RuleId): BottleRule {
+  const card = table.rules[rule];
+  if (!card) throw new Error(`${table.id}@${table.edition} has no rule ${rule}`);
+  return card;
+}
+
+/** The card of a rule as it holds at a kind of point. */
+export function cardAt(table: BottleTable, rule: RuleId, at: 'well' | 'tap'): BottleRule {
+  const card = cardOf(table, rule);
+  return card.filterAt && card.filterAt !== at ? { ...card, filter: null } : card;
+}
+
+/** The bottle rules that a choice of analyses needs, each once, in filling order. */
+export function rulesFor(table: BottleTable, chosen: readonly AnalysisId[]): RuleId[] {
+  const needed = new Set(chosen.flatMap((id) => (table.analyses[id]?.bottles ?? []) as readonly RuleId[]));
+  return [...needed].sort((a, b) => cardOf(table, a).order - cardOf(table, b).order);
+}
