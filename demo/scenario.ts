@@ -2,6 +2,7 @@ import { newId, writeEntry, type Entry, type EntryKind } from '@fonte/core/book'
 import { server } from '@fonte/core/roles';
 import { fitnessJudged, riskChecked } from '@fonte/core/arrive';
 import { checkRow, instrumentChecked, unitOf, type CheckId } from '@fonte/core/prepare';
+import { programmeRegistered } from '@fonte/core/due';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
@@ -21,7 +22,7 @@ import { clockStarted, protocols, runStarted, stepDone, type Step, type StepAnsw
 import { atWall, day, minute, wallTime } from '@fonte/core/time';
 import type { z } from 'zod';
 import { levelHistory } from './data/history.ts';
-import { boxes, device, instruments, lab, lots, people, points, zone } from './data/registers.ts';
+import { boxes, device, instruments, lab, lots, people, points, programmes, zone } from './data/registers.ts';
 
 const [technician, coordinator] = people as [Person, Person];
 const system = 'Marenta municipal supply';
@@ -70,6 +71,11 @@ export function registers(start: number): Entry[] {
     ...points.map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
     ...instruments.map((one) => writeEntry(at(one.id, coordinator.id), instrumentRegistered, one)),
     ...lots.map((one) => writeEntry(at(one.id, coordinator.id), lotRegistered, one)),
+    // They begin this month: a demo that begins with what was missed tells nothing.
+    ...programmes.map((one) => {
+      const from = `${wallTime(start, zone).date.slice(0, 7)}-01`;
+      return writeEntry(at(one.id, coordinator.id), programmeRegistered, { ...one, from });
+    }),
     ...boxes.map((one) => writeEntry(at(one.id, coordinator.id), boxRegistered, one)),
   ];
 }

@@ -1,3 +1,4 @@
+import type { Programme } from '@fonte/core/due';
 import type { Box, Instrument, Lab, Lot, Person, Point } from '@fonte/core/registers';
 
 /** Marenta is made up: its people, lab, instruments, places and numbers are inventions. */
@@ -96,4 +97,15 @@ export const lots: Lot[] = [
 export const boxes: Box[] = [
   { id: id(57), name: 'Big blue cool box', holds: 0.035, vehicle: 'White van' },
   { id: id(58), name: 'Small cool box', holds: 0.012, vehicle: 'White van' },
+];
+
+export const programmes: Programme[] = [
+  {
+    id: id(61), name: 'Bacteria in the network', points: [id(31), id(32), id(34)], analyses: ['coliforms'], times: 4, per: 'month', counts: 'together',
+    from: '2025-01-01', source: 'The municipality’s plan of sampling',
+  },
+  {
+    id: id(62), name: 'Tannery wells', points: [id(21), id(22), id(23)], analyses: ['general', 'nutrients', 'metals'], times: 1, per: 'quarter', counts: 'each',
+    from: '2025-01-01', source: 'Permit of the closed tannery, made up',
+  },
 ];

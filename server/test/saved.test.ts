@@ -28,6 +28,14 @@ function rowsIn(view: BookView): Rows {
   return Object.fromEntries([...allRowsOf(view)].sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, { placed }]) => [key, placed.row]));
 }
 
+/** Tables that came after books were saved: what a book of before has no row of was not asked for then. */
+const young = ['arrivals', 'checks', 'samples'];
+function asAsked(rows: Rows, before: Rows): Rows {
+  const isNew = (key: string) =>
+    young.some((table) => key.startsWith(`${table} `) && !Object.keys(before).some((one) => one.startsWith(`${table} `)));
+  return Object.fromEntries(Object.entries(rows).filter(([key]) => !isNew(key)));
+}
+
 /** Rows without what is kept in them for the first page alone, which may show more from one version to the next. */
 const lasting = (rows: Rows): Rows =>
   Object.fromEntries(Object.entries(rows).map(([key, row]) => [key, { ...row, overview: undefined, data: undefined }]));
@@ -48,7 +56,7 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
 
   it('folds to the rows it was saved with, and its chain holds', () => {
     expect(findBreaks(entries, sha256)).toEqual([]);
-    expect(lasting(rowsIn(readView(derivation, book, entries)!))).toEqual(lasting(rows));
+    expect(lasting(asAsked(rowsIn(readView(derivation, book, entries)!), rows))).toEqual(lasting(rows));
   });
 
   it('folds to the same rows in whatever order its entries arrive, and in whatever portions', () => {
@@ -77,7 +85,7 @@ describe.each(saved)('the saved book “$name”', ({ entries, rows }) => {
         }
         // What was written by and by is what is made at once.
         expect(Object.fromEntries([...table].sort(([a], [b]) => (a < b ? -1 : 1)))).toEqual(rowsIn(view));
-        expect(lasting(rowsIn(view))).toEqual(lasting(rows));
+        expect(lasting(asAsked(rowsIn(view), rows))).toEqual(lasting(rows));
       }),
       { numRuns: 8 },
     );

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
+import { Programme } from '../due/index.ts';
 import { Device } from './device.ts';
 import { Box, Instrument, Lot } from './gear.ts';
 import { Lab } from './lab.ts';
@@ -30,6 +31,7 @@ export const registerLists = {
   instruments: list('instruments', Instrument),
   lots: list('lots', Lot),
   boxes: list('boxes', Box),
+  programmes: list('programmes', Programme),
   people: list('people', Person),
   devices: list('devices', Device),
 } as const;
@@ -40,6 +42,7 @@ export const registered = {
   instruments: one('instruments', Instrument),
   lots: one('lots', Lot),
   boxes: one('boxes', Box),
+  programmes: one('programmes', Programme),
   people: one('people', Person),
   devices: one('devices', Device),
 } as const;

@@ -1,4 +1,5 @@
 import type { AnyKind } from '../book/index.ts';
+import { programmeRegistered } from '../due/index.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
@@ -12,6 +13,7 @@ export const registers = {
   instruments: instrumentRegistered,
   lots: lotRegistered,
   boxes: boxRegistered,
+  programmes: programmeRegistered,
   people: personRegistered,
   devices: deviceRegistered,
 } as const;

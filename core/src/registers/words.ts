@@ -1,4 +1,5 @@
 import { inBook, type Says } from '../book/index.ts';
+import { dueSays } from '../due/index.ts';
 import type { FindingWords } from '../findings/index.ts';
 import { show } from '../units/index.ts';
 import { pointKind, pointRegistered } from './point.ts';
@@ -8,6 +9,7 @@ import { labRegistered } from './lab.ts';
 import { personRegistered } from './people.ts';
 
 export const registerSays: readonly Says[] = [
+  ...dueSays,
   inBook(
     pointRegistered,
     ({ code, name, place, kind, use, outOfUse }) =>

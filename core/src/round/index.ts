@@ -13,3 +13,4 @@ export * from './asks.ts';
 export * from './words.ts';
 export * from './endpoints.ts';
 export * from './agenda.ts';
+export * from './samples.ts';

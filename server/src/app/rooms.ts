@@ -3,6 +3,7 @@ import { arriveRoom } from '../arrive/index.ts';
 import { Derivation } from '../book/derivation.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { bookRoutes } from '../book/routes.ts';
+import { dueRoom } from '../due/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { labRoom } from '../lab/index.ts';
 import { levelRoom } from '../level/index.ts';
@@ -21,6 +22,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   { name: 'book', routes: bookRoutes },
   accessRoom,
   registersRoom,
+  dueRoom,
   planRoom,
   prepareRoom,
   arriveRoom,

@@ -1,4 +1,5 @@
 import { canonicalJson } from '@fonte/core/book';
+import type { Programme } from '@fonte/core/due';
 import type { Box, Device, Instrument, Lab, Lot, Person, Point, RegisterName } from '@fonte/core/registers';
 import { inPresentVersion } from '@fonte/core/round';
 import type { Store } from '../store/index.ts';
@@ -10,6 +11,7 @@ interface Registered {
   instruments: Instrument;
   lots: Lot;
   boxes: Box;
+  programmes: Programme;
   people: Person;
   devices: Device;
 }

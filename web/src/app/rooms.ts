@@ -3,6 +3,7 @@ import { arriveRoom } from '../arrive/room.ts';
 import { benchRoom } from '../bench/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { dayRoom } from '../day/room.ts';
+import { dueRoom } from '../due/room.ts';
 import { fillRoom } from '../fill/room.ts';
 import { levelRoom } from '../level/room.ts';
 import { limitsRoom } from '../limits/room.ts';
@@ -21,6 +22,7 @@ import type { WebRoom } from '../visit/room.ts';
 /** The rooms of the page, in the order in which a person passes them. */
 export const rooms: readonly WebRoom[] = [
   todayRoom,
+  dueRoom,
   planRoom,
   registersRoom,
   accessRoom,

@@ -5,8 +5,8 @@ import { bottlesAt, countBottles, nthVisit, questionDay, roundPlanned } from '@f
 import { registerLists, type Lab, type Point } from '@fonte/core/registers';
 import { wallTime } from '@fonte/core/time';
 import { Button, Checkbox, Input, Select } from 'antd';
-import { useDeferredValue, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useDeferredValue, useEffect, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
 import { useSWRConfig } from 'swr';
 import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
@@ -25,6 +25,12 @@ import { DayInput } from '../time/DayInput.tsx';
 import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
 import { deviceZone } from '../time/show.ts';
+
+/** What somebody comes with who wants it planned. */
+interface Wanted {
+  name: string;
+  visits: Pick<VisitDraft, 'point' | 'analyses'>[];
+}
 
 interface Draft {
   name: string;
@@ -70,6 +76,18 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       await navigate(`/rounds/${book}`);
     },
   });
+  const { state, pathname } = useLocation() as { state: Wanted | null; pathname: string };
+  // What somebody came here with is put beside what is chosen already, once: a reload does not put it there again.
+  useEffect(() => {
+    if (!state) return;
+    const fresh = state.visits.filter(({ point }) => !form.values.visits.some((one) => one.point.id === point.id));
+    form.set({
+      ...(form.values.name === '' ? { name: state.name } : {}),
+      visits: [...form.values.visits, ...fresh.map(({ point, analyses }) => ({ id: newId(now()), point, analyses }))],
+    });
+    void navigate(pathname, { replace: true, state: null });
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [state]);
   const draft = form.values;
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search.trim());

@@ -17,11 +17,14 @@ export function RoundsPage() {
     <>
       <div className="row between">
         <h1>Rounds</h1>
-        <May do={roundPlanned}>
-          <Link className="strong" to="/rounds/new">
-            Plan a round
-          </Link>
-        </May>
+        <span className="row">
+          <Link to="/due">What is due</Link>
+          <May do={roundPlanned}>
+            <Link className="strong" to="/rounds/new">
+              Plan a round
+            </Link>
+          </May>
+        </span>
       </div>
       {data.length === 0 ? (
         <Empty title="No round was planned yet">

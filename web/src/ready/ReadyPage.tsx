@@ -21,6 +21,7 @@ const names: Record<RegisterName, [one: string, many: string]> = {
   instruments: ['instrument', 'instruments'],
   lots: ['lot', 'lots'],
   boxes: ['box', 'boxes'],
+  programmes: ['programme', 'programmes'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],
   devices: ['device', 'devices'],

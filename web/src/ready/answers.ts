@@ -1,4 +1,5 @@
 import { arrivalsAt, earlierArrival, type EarlierArrival } from '@fonte/core/arrive';
+import { sampleRecord } from '@fonte/core/due';
 import type { BookEntry, Entry } from '@fonte/core/book';
 import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
 import { codeAlone } from '@fonte/core/plan';
@@ -20,6 +21,7 @@ import {
   inPresentVersion,
   roundLine,
   roundsIn,
+  samplesOf,
   today,
   todayOf,
   type RoundLine,
@@ -131,6 +133,12 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
     return { code: codeAlone(date, taken, (await ownDevice()).id) };
   }),
   local(arrivalsAt, ({ in: { point } }) => arrivals(point)),
+  local(sampleRecord, async ({ query: { from } }) =>
+    (await keptRounds())
+      .flatMap(({ id, round }) => samplesOf(id, round))
+      .filter(({ date }) => date >= from)
+      .sort((one, other) => (one.date < other.date ? -1 : 1)),
+  ),
   local(levelRecord, ({ in: { point } }) => levels(point)),
   local(pointPlaces, async () => ((await keptThings('points')) as Point[]).map(placeOf)),
   ...registerNames.flatMap((name) => [

@@ -10,6 +10,7 @@ const names: Record<RegisterName, { title: string; one: string }> = {
   instruments: { title: 'Instruments', one: 'an instrument' },
   lots: { title: 'Standards and reagents', one: 'a lot' },
   boxes: { title: 'Boxes', one: 'a box' },
+  programmes: { title: 'Programmes', one: 'a programme' },
   people: { title: 'People', one: 'a person' },
   devices: { title: 'Devices', one: 'a device' },
 };

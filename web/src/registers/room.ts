@@ -1,6 +1,6 @@
 import type { WebRoom } from '../visit/room.ts';
 
-const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage' } as const;
+const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage', programmes: 'ProgrammesPage' } as const;
 
 export const registersRoom: WebRoom = {
   name: 'registers',
@@ -19,6 +19,7 @@ export const registersRoom: WebRoom = {
         ['instruments', 'Instrument'],
         ['lots', 'Lot'],
         ['boxes', 'Box'],
+        ['programmes', 'Programme'],
       ] as const
     ).flatMap(([register, one]) => [
       { path: `/${register}`, page: async () => (await import('./gear/Lists.tsx'))[listsOf[register]] },

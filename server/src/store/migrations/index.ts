@@ -4,6 +4,7 @@ import { Elevations1796000000000 } from './0003-elevations.ts';
 import { Access1796200000000 } from './0004-access.ts';
 import { Arrivals1796400000000 } from './0005-arrivals.ts';
 import { Checks1796500000000 } from './0006-checks.ts';
+import { Samples1796600000000 } from './0007-samples.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   Access1796200000000,
   Arrivals1796400000000,
   Checks1796500000000,
+  Samples1796600000000,
 ] as const;

@@ -1,4 +1,5 @@
 import { parameter } from '@fonte/core/parameters';
+import { periodName, type Programme } from '@fonte/core/due';
 import { instrumentKind, registerLists, type Box, type Instrument, type Lot } from '@fonte/core/registers';
 import { showDate, wallTime } from '@fonte/core/time';
 import { show, showNumber, unitLabel } from '@fonte/core/units';
@@ -12,7 +13,7 @@ import { now } from '../../time/clock.ts';
 import { deviceZone } from '../../time/show.ts';
 import { RegisterHead } from '../RegisterNav.tsx';
 
-type Gear = 'instruments' | 'lots' | 'boxes';
+type Gear = 'instruments' | 'lots' | 'boxes' | 'programmes';
 
 /** A register of what goes along: its things in a table, each with its way to be changed. */
 function listPage<T extends { id: string; name: string }>(register: Gear, empty: string, columns: readonly Column<T>[]) {
@@ -81,4 +82,14 @@ export const LotsPage = listPage<Lot>('lots', 'No standard or reagent is registe
 export const BoxesPage = listPage<Box>('boxes', 'No box is registered yet.', [
   { title: 'Holds', isNumber: true, render: ({ holds }) => show(holds, 'L', 0) },
   { title: 'Vehicle', render: ({ vehicle }) => vehicle ?? '' },
+]);
+
+export const ProgrammesPage = listPage<Programme>('programmes', 'No programme is registered: nothing is due by itself.', [
+  {
+    title: 'How often',
+    render: ({ times, per, counts }) => `${times} in each ${periodName(per)}, ${counts === 'each' ? 'at every point' : 'over all points'}`,
+  },
+  { title: 'Points', isNumber: true, render: ({ points }) => points.length },
+  { title: 'Analyses', isNumber: true, render: ({ analyses }) => analyses.length },
+  { title: 'From', render: ({ from, until }) => `${showDate(from)}${until ? ` to ${showDate(until)}` : ''}` },
 ]);

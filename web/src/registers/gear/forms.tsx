@@ -175,3 +175,4 @@ function BoxForm({ thing }: { thing: Box | null }) {
 export const InstrumentPage = thingPage('instruments', InstrumentForm);
 export const LotPage = thingPage('lots', LotForm);
 export const BoxPage = thingPage('boxes', BoxForm);
+export { ProgrammePage } from './ProgrammeForm.tsx';

@@ -1,0 +1,194 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { idOf, Script } from '../../test/script.ts';
+import { refuseAll } from '../../test/due.ts';
+import {
+  countFor,
+  dueOf,
+  lastDayIn,
+  openOf,
+  periodBefore,
+  periodIds,
+  periodOf,
+  Programme,
+  visitsFor,
+  type SampleOfRecord,
+} from './index.ts';
+import { fold, samplesOf } from '../round/index.ts';
+import { roundGivenUp } from '../plan/index.ts';
+
+const [a, b, c] = [idOf(1), idOf(2), idOf(3)];
+const programme = (change: Partial<Programme> = {}): Programme => ({
+  id: idOf(9),
+  name: 'Network',
+  points: [a, b, c],
+  analyses: ['coliforms'],
+  times: 1,
+  per: 'month',
+  counts: 'each',
+  from: '2026-01-01',
+  source: '',
+  ...change,
+});
+const sample = (point: string, date: string, state: SampleOfRecord['state'] = 'taken'): SampleOfRecord => ({
+  round: 'r',
+  visit: 'v',
+  point,
+  analysis: 'coliforms',
+  date,
+  state,
+});
+
+describe('a period', () => {
+  it.each([
+    ['week', '2026-11-23', '2026-11-23', '2026-11-29'], // a Monday
+    ['week', '2026-11-22', '2026-11-16', '2026-11-22'],
+    ['week', '2027-01-01', '2026-12-28', '2027-01-03'],
+    ['month', '2028-02-29', '2028-02-01', '2028-02-29'],
+    ['quarter', '2026-11-23', '2026-10-01', '2026-12-31'],
+    ['half-year', '2026-06-30', '2026-01-01', '2026-06-30'],
+    ['year', '2026-12-31', '2026-01-01', '2026-12-31'],
+  ] as const)('%s of %s', (id, date, from, to) => {
+    expect(periodOf(id, date)).toEqual({ from, to });
+  });
+
+  it('follows on the one before without a gap, whatever the day', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...periodIds), fc.integer({ min: 0, max: 30_000 }), (id, days) => {
+        const date = new Date(days * 86_400_000).toISOString().slice(0, 10);
+        const period = periodOf(id, date);
+        expect(period.from <= date && date <= period.to).toBe(true);
+        expect(Date.parse(period.from) - Date.parse(periodBefore(id, period).to)).toBe(86_400_000);
+      }),
+    );
+  });
+
+  it('ends for a season with its last month', () => {
+    const year = periodOf('year', '2026-05-01');
+    expect(lastDayIn(year, [4, 5, 9])).toBe('2026-09-30');
+    expect(lastDayIn(periodOf('month', '2026-05-01'), [4, 6])).toBeNull();
+    expect(lastDayIn(year, undefined)).toBe('2026-12-31');
+  });
+});
+
+describe('samples by the size of a supply', () => {
+  // 40 CFR 141.857(b)
+  it.each([
+    [25, 1],
+    [1000, 1],
+    [1001, 2],
+    [4900, 5],
+    [8500, 9],
+    [8501, 10],
+    [33_000, 30],
+    [130_001, 120],
+    [3_960_001, 480],
+  ])('%d people: %d a month', (people, count) => {
+    expect(countFor('us-coliform', people)).toBe(count);
+  });
+
+  // Directive (EU) 2020/2184, Annex II, Part B, table 1: from memory
+  it.each([
+    [80, 2],
+    [600, 4],
+    [1001, 7],
+    [2000, 7],
+    [9500, 4 + 9 * 3],
+  ])('%d m³ a day: %d a year', (volume, count) => {
+    expect(countFor('eu-group-a', volume)).toBe(count);
+  });
+
+  it('of nothing is nothing', () => {
+    expect([0, -1, NaN].map((size) => countFor('us-coliform', size))).toEqual([null, null, null]);
+  });
+});
+
+describe('what is due', () => {
+  const states = (of: Programme, samples: SampleOfRecord[], today = '2026-11-23') => dueOf(of, samples, today).map(({ state }) => state);
+
+  it('is what a period lacks at each point', () => {
+    const samples = [sample(a, '2026-11-02'), sample(b, '2026-11-25', 'planned'), sample(c, '2026-10-30')];
+    expect(states(programme(), samples)).toEqual(['done', 'planned', 'due']);
+  });
+
+  it('counts no sample that was special, spoilt or refused: it is owed', () => {
+    const [line] = dueOf(programme(), [sample(a, '2026-11-02', 'special'), sample(a, '2026-11-05', 'refused')], '2026-11-23');
+    expect(line).toMatchObject({ state: 'due', taken: 0, until: '2026-11-30' });
+    expect(line!.owed.map(({ state }) => state)).toEqual(['special', 'refused']);
+  });
+
+  it('says what the period before missed, but not of a programme that had not begun', () => {
+    expect(dueOf(programme(), [sample(a, '2026-10-02')], '2026-11-23').map(({ missed }) => missed)).toEqual([0, 1, 1]);
+    expect(dueOf(programme({ from: '2026-10-15' }), [], '2026-11-23').map(({ missed }) => missed)).toEqual([0, 0, 0]);
+  });
+
+  it('is nothing before a programme begins, after it ends, and outside its season', () => {
+    expect(states(programme({ from: '2027-01-01' }), [])).toEqual(['done', 'done', 'done']);
+    expect(states(programme({ until: '2026-10-31' }), [])).toEqual(['done', 'done', 'done']);
+    expect(states(programme({ per: 'year', months: [4, 9] }), [])).toEqual(['not-now', 'not-now', 'not-now']);
+  });
+
+  it('over all points together is one count, spread over the period and over the points', () => {
+    const together = programme({ counts: 'together', times: 10, points: [a, b, c] });
+    const three = [sample(a, '2026-11-02'), sample(b, '2026-11-04'), sample(a, '2026-11-09')];
+    const [line] = dueOf(together, three, '2026-11-23');
+    expect(line).toMatchObject({ point: null, needed: 10, taken: 3, state: 'behind' });
+    expect(dueOf(together, three, '2026-11-09')[0]!.state).toBe('due');
+    // Whoever was not sampled comes first, then who was longest ago.
+    expect(visitsFor(together, [{ ...line!, needed: 5 }], three).map(({ point }) => point)).toEqual([c, b]);
+  });
+
+  it('is never more than what is lacking, and nothing once all is taken', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.array(fc.constantFrom('taken', 'planned', 'special'), { maxLength: 9 }),
+        (times, found) => {
+          const samples = found.map((state) => sample(a, '2026-11-10', state));
+          const [line] = dueOf(programme({ points: [a], times }), samples, '2026-11-23');
+          expect(openOf(line!)).toBe(Math.max(0, times - found.filter((state) => state !== 'special').length));
+          expect(line!.state === 'done').toBe(found.filter((state) => state === 'taken').length >= times);
+        },
+      ),
+    );
+  });
+});
+
+describe('a programme', () => {
+  const refused = (change: object) => Programme.safeParse({ ...programme(), ...change }).error?.issues.map(({ path }) => path.join('.'));
+  it.each([
+    [{ times: 0 }, 'times'],
+    [{ times: 1.5 }, 'times'],
+    [{ points: [] }, 'points'],
+    [{ analyses: [] }, 'analyses'],
+    [{ until: '2025-12-31' }, 'until'],
+    [{ months: [] }, 'months'],
+  ])('that cannot be is refused at its field: %j', (change, path) => {
+    expect(refused(change)).toContain(path);
+  });
+});
+
+describe('what counts of a round', () => {
+  const counted = (book: Script) => samplesOf('r', fold(book.entries)!).filter(({ point }) => point === idOf(12));
+
+  it('is planned, then taken as a routine sample on its day', () => {
+    const book = new Script().plan();
+    expect(counted(book)).toMatchObject([{ analysis: 'coliforms', state: 'planned', date: '2026-11-23' }]);
+    book.sampleTap();
+    expect(counted(book)).toMatchObject([{ state: 'taken', date: '2026-11-23' }]);
+  });
+
+  it('is special, or refused, and owed', () => {
+    const special = new Script().plan().sampleTap({ residual: '0.05' });
+    expect(counted(special)).toMatchObject([{ state: 'special' }]);
+    const refused = new Script().plan().sampleTap();
+    refuseAll(refused);
+    expect(counted(refused)).toMatchObject([{ state: 'refused' }]);
+  });
+
+  it('is nothing where the round was given up before', () => {
+    const book = new Script().plan();
+    book.write(roundGivenUp, { reason: 'storm' });
+    expect(counted(book)).toEqual([]);
+  });
+});

@@ -1,0 +1,129 @@
+import type { AnalysisId } from '../bottles/index.ts';
+import { lastDayIn, periodBefore, periodOf, shareOver, type Period } from './period.ts';
+import type { Programme } from './programme.ts';
+import type { SampleOfRecord } from './samples.ts';
+
+/** Where an analysis stands in the period of a day: nothing to do, planned, to be taken, or behind what an even spread would have. */
+export type DueState = 'done' | 'planned' | 'due' | 'behind' | 'not-now';
+
+/** One thing that a programme counts: an analysis at a point, or over all points together (`point` null). */
+export interface DueLine {
+  point: string | null;
+  analysis: AnalysisId;
+  state: DueState;
+  needed: number;
+  taken: number;
+  planned: number;
+  /** Samples of this period that do not count: they are owed still. */
+  owed: readonly SampleOfRecord[];
+  /** How many the period before lacked. */
+  missed: number;
+  /** The last day it was taken as a routine sample; null where that is not known. */
+  last: string | null;
+  /** The last day on which it can be taken in this period. */
+  until: string | null;
+}
+
+const isIn = ({ from, to }: Period, { date }: SampleOfRecord) => from <= date && date <= to;
+
+/** Whether a programme asks for anything in a period. */
+const isOn = ({ from, until }: Programme, period: Period) => from <= period.to && (until === undefined || period.from <= until);
+
+function lineOf(
+  programme: Programme,
+  point: string | null,
+  analysis: AnalysisId,
+  samples: readonly SampleOfRecord[],
+  today: string,
+): DueLine {
+  const period = periodOf(programme.per, today);
+  const before = periodBefore(programme.per, period);
+  const own = samples.filter((one) => isIn(period, one));
+  const count = (state: SampleOfRecord['state'], of = own) => of.filter((one) => one.state === state).length;
+  const until = isOn(programme, period) ? lastDayIn(period, programme.months) : null;
+  const needed = until === null ? 0 : programme.times;
+  const [taken, planned] = [count('taken'), count('planned')];
+  // What began within the period before did not have all of it.
+  const wasOn = isOn(programme, before) && programme.from <= before.from && lastDayIn(before, programme.months) !== null;
+  const takenBefore = count(
+    'taken',
+    samples.filter((one) => isIn(before, one)),
+  );
+  const last = samples
+    .filter(({ state }) => state === 'taken')
+    .reduce<string | null>((latest, { date }) => (latest === null || date > latest ? date : latest), null);
+  const isSeason = !programme.months || programme.months.includes(Number(today.slice(5, 7)));
+  const expected = Math.floor(needed * shareOver({ from: period.from, to: until ?? period.to }, today) + 1e-9);
+  const state: DueState =
+    taken >= needed
+      ? 'done'
+      : taken + planned >= needed
+        ? 'planned'
+        : !isSeason
+          ? 'not-now'
+          : taken + planned < expected
+            ? 'behind'
+            : 'due';
+  return {
+    point,
+    analysis,
+    state,
+    needed,
+    taken,
+    planned,
+    owed: own.filter((one) => one.state === 'special' || one.state === 'spoilt' || one.state === 'refused'),
+    missed: wasOn ? Math.max(0, programme.times - takenBefore) : 0,
+    last,
+    until,
+  };
+}
+
+/** Where a programme stands on a day (`YYYY-MM-DD`), line by line. */
+export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], today: string): DueLine[] {
+  const known = new Map<string, SampleOfRecord[]>();
+  const points = new Set(programme.points);
+  const keyOf = (point: string | null, analysis: AnalysisId) => `${programme.counts === 'together' ? '' : point} ${analysis}`;
+  for (const sample of samples) {
+    if (!points.has(sample.point)) continue;
+    const key = keyOf(sample.point, sample.analysis);
+    const own = known.get(key);
+    if (own) own.push(sample);
+    else known.set(key, [sample]);
+  }
+  const line = (point: string | null) =>
+    programme.analyses.map((analysis) => lineOf(programme, point, analysis, known.get(keyOf(point, analysis)) ?? [], today));
+  return programme.counts === 'together' ? line(null) : programme.points.flatMap(line);
+}
+
+/** How many are still to be planned. */
+export const openOf = ({ needed, taken, planned }: Pick<DueLine, 'needed' | 'taken' | 'planned'>): number =>
+  Math.max(0, needed - taken - planned);
+
+/** A visit that would take something that is due. */
+export interface DueVisit {
+  point: string;
+  analyses: AnalysisId[];
+}
+
+/**
+ * Visits that would take what a programme still lacks. Where points count together, those that were sampled longest ago come first:
+ * so the period is spread over all of them.
+ */
+export function visitsFor(programme: Programme, lines: readonly DueLine[], samples: readonly SampleOfRecord[]): DueVisit[] {
+  const visits = new Map<string, AnalysisId[]>();
+  const add = (point: string, analysis: AnalysisId) => visits.set(point, [...(visits.get(point) ?? []), analysis]);
+  for (const line of lines) {
+    if (line.state === 'not-now' || openOf(line) === 0) continue;
+    if (line.point !== null) {
+      add(line.point, line.analysis);
+      continue;
+    }
+    const lastAt = (point: string) =>
+      samples.reduce((last, one) => (one.point === point && one.analysis === line.analysis && one.date > last ? one.date : last), '');
+    const order = programme.points
+      .map((point) => ({ point, last: lastAt(point) }))
+      .sort((a, b) => (a.last < b.last ? -1 : a.last > b.last ? 1 : 0));
+    for (const { point } of order.slice(0, openOf(line))) add(point, line.analysis);
+  }
+  return [...visits].map(([point, analyses]) => ({ point, analyses }));
+}
