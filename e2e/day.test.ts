@@ -38,6 +38,7 @@ describe.sequential('the day of a round', () => {
     await see(page, 'No order is at the lab earlier: all were weighed.');
     await see(page, 'Set out at 08:00, at the latest at');
     await see(page, 'Begin at the latest');
+    await see(page, 'To the calendar');
     const order = await stops();
     // The yard's water is dirty: the clean well comes first.
     expect(order.indexOf('Tannery 1, upstream')).toBeLessThan(order.indexOf('Tannery 2, yard'));

@@ -47,6 +47,8 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'A row for each sample');
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     await page.setViewport(desk);
+    // Another size of the window draws the page anew.
+    await page.waitForFunction(() => [...document.querySelectorAll('summary')].some((one) => one.textContent === 'Put this file aside'));
     await page.$$eval('summary', (all) => all.findLast((one) => one.textContent === 'Put this file aside')!.click());
     await type(page, 'Why', 'of no use here');
     await click(page, 'Put it aside');

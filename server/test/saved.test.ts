@@ -29,7 +29,7 @@ function rowsIn(view: BookView): Rows {
 }
 
 /** Tables that came after books were saved: what a book of before has no row of was not asked for then. */
-const young = ['arrivals', 'checks', 'samples'];
+const young = ['arrivals', 'checks', 'pictures', 'samples'];
 function asAsked(rows: Rows, before: Rows): Rows {
   const isNew = (key: string) =>
     young.some((table) => key.startsWith(`${table} `) && !Object.keys(before).some((one) => one.startsWith(`${table} `)));

@@ -4,7 +4,18 @@ import { bottleTables } from '../bottles/index.ts';
 import type { DaySettings, PlannedVisit } from '../plan/index.ts';
 import type { Lab, Point } from '../registers/index.ts';
 import { atWall, minute, wallTime } from '../time/index.ts';
-import { buildDay, driveLasts, fromHere, proposeDay, sayFault, sayRemedy, tellDay, usualSettings, type DayOf } from './index.ts';
+import {
+  buildDay,
+  dayCalendar,
+  driveLasts,
+  fromHere,
+  proposeDay,
+  sayFault,
+  sayRemedy,
+  tellDay,
+  usualSettings,
+  type DayOf,
+} from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const at = (latitude: number, longitude = -31.05) => ({ latitude, longitude });
@@ -190,5 +201,34 @@ describe('somebody who stands at a point', () => {
     expect(late.faults.map(({ code }) => code)).toEqual(['not-let-in']);
     const cooler = stand({ deadlines: [nine + 30 * minute] });
     expect(cooler.faults.map((fault) => sayFault(fault, cooler.problem, zone)).join(' ')).toMatch(/cooler must be there by 09:30/);
+  });
+});
+
+describe('a day for a calendar', () => {
+  const made = (change: Partial<Point> = {}) => {
+    const of = day([visit(42, { ...hall, ...change } as Point, ['coliforms'])]);
+    return dayCalendar(of, tellDay(of, settings, [idOf(42)]), 'Monday, north', Date.UTC(2026, 10, 22));
+  };
+  const field = (text: string, name: string) =>
+    [...text.replaceAll('\r\n ', '').matchAll(new RegExp(`^${name}:(.*)\r$`, 'gm'))].map(([, value]) => value);
+
+  it('has every stop while its work lasts, in UTC, and the hand-over at the lab', () => {
+    const text = made();
+    expect(field(text, 'SUMMARY')).toEqual(['Market hall', 'Hand over: Island lab']);
+    const [from, handOver] = field(text, 'DTSTART');
+    const [to] = field(text, 'DTEND');
+    expect(from).toMatch(/^20261123T\d{6}Z$/);
+    expect(from! < to! && to! <= handOver!).toBe(true);
+    expect(new Set(field(text, 'UID')).size).toBe(2);
+    expect(field(text, 'DESCRIPTION')[0]).toContain('Fish counter');
+  });
+
+  // RFC 5545, 3.1 and 3.3.11
+  it('marks commas and ends of lines, and folds what is longer than 75 octets', () => {
+    const access = `Ring twice; ask for the key, then\nthe blue door. ${'Ü'.repeat(90)}`;
+    const text = made({ access });
+    expect(field(text, 'DESCRIPTION')[0]).toContain('Ring twice\\; ask for the key\\, then\\nthe blue door.');
+    for (const line of text.split('\r\n')) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+    expect(text.replaceAll('\r\n ', '')).toContain('Ü'.repeat(90));
   });
 });

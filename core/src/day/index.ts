@@ -8,5 +8,6 @@ export * from './remedies.ts';
 export * from './propose.ts';
 export * from './from-here.ts';
 export * from './instead.ts';
+export * from './calendar.ts';
 export * from './words.ts';
 export { mostExact } from './exact.ts';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { doing, reading } from '../endpoints/index.ts';
 import { pictureTypes } from './entries.ts';
-import { everybody, samplers } from '../roles/index.ts';
+import { everybody, members, samplers } from '../roles/index.ts';
 
 /** Kept before the entry that names it is written, so that a book never names what nobody has. */
 export const keepPicture = doing('/api/rounds/:round/pictures', {
@@ -15,4 +15,21 @@ export const pictureFile = reading('/api/rounds/:round/pictures/:sha256', {
   summary: 'A picture that the book of the round names',
   by: everybody,
   answer: 'file',
+});
+
+/** A picture that was taken at a point, whenever and in whatever round. */
+export const PictureOfRecord = z.object({
+  round: z.string(),
+  visit: z.string(),
+  /** ms since 1970 in UTC. */
+  at: z.number(),
+  sha256: z.string(),
+  shows: z.string(),
+});
+export type PictureOfRecord = z.infer<typeof PictureOfRecord>;
+
+export const pictureRecord = reading('/api/points/:point/pictures', {
+  summary: 'Pictures that were taken at a point, newest first, at most twelve',
+  by: members,
+  answer: z.array(PictureOfRecord),
 });

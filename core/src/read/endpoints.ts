@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { BookEntry, Entry } from '../book/index.ts';
 import { doing, reading } from '../endpoints/index.ts';
-import { ReadFault } from './entries.ts';
+import { ParameterId } from '../parameters/index.ts';
+import { LabResult, ReadFault } from './entries.ts';
 import { Mapping } from './mapping.ts';
 import { ReportDraft } from './report.ts';
 import { field, members } from '../roles/index.ts';
@@ -45,4 +46,24 @@ export const readReportWith = doing('/api/rounds/:round/reports/:sha256/read', {
   by: field,
   body: z.object({ id: Entry.shape.id, mapping: Mapping }),
   answer: BookEntry,
+});
+
+/** A result of a point, in the parameter's own unit, with the day its bottle was filled. */
+export const ResultOfRecord = z.object({
+  round: z.string(),
+  bottle: z.string(),
+  parameter: ParameterId,
+  form: LabResult.shape.form,
+  value: z.number().nullable(),
+  /** What it was by the limits of its round. */
+  verdict: z.string(),
+  /** When the bottle was filled, in ms since 1970 in UTC. */
+  at: z.number(),
+});
+export type ResultOfRecord = z.infer<typeof ResultOfRecord>;
+
+export const resultRecord = reading('/api/points/:point/results', {
+  summary: 'The results of a point through time, oldest first',
+  by: members,
+  answer: z.array(ResultOfRecord),
 });

@@ -1,12 +1,32 @@
-import { largestPicture, keepPicture, pictureFile, pictureType, type PictureType } from '@fonte/core/pictures';
+import { largestPicture, keepPicture, pictureFile, pictureRecord, pictureType, type PictureType } from '@fonte/core/pictures';
+import type { VisitState } from '@fonte/core/round';
+import { EntitySchema } from 'typeorm';
+import { ofVisit } from '../book/derivation.ts';
 import type { Books } from '../book/books.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { keepFile, keptFile } from '../files/files.ts';
+import { derived, integer, text, type DerivedRow } from '../store/index.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 
 interface PictureServices extends Services {
   books: Books;
 }
+
+interface PictureRow extends DerivedRow {
+  visit: string;
+  point: string;
+  at: number;
+  sha256: string;
+  shows: string;
+}
+const PictureTable = new EntitySchema<PictureRow>({
+  name: 'pictures',
+  columns: { ...derived, visit: text, point: text, at: integer, sha256: text, shows: text },
+});
+
+/** One row for each picture of a visit. */
+const pictureRows = (book: string, { id: visit, point, pictures }: VisitState): PictureRow[] =>
+  pictures.map(({ entry, at, sha256, shows }) => ({ book, id: entry, visit, point: point.id, at, sha256, shows }));
 
 /** So many pictures are taken in at once; whoever comes then is asked to come again. */
 const uploadsAtOnce = 6;
@@ -29,6 +49,10 @@ const pictureRoutes = ({ books, store }: PictureServices): Route[] => [
     },
     { before: [atOnce(uploadsAtOnce)], largest: largestPicture },
   ),
+  route(pictureRecord, async ({ in: { point } }) => {
+    const rows = await store.read<PictureRow[]>('SELECT * FROM pictures WHERE point = ? ORDER BY at DESC LIMIT 12', [point]);
+    return rows.map(({ book, visit, at, sha256, shows }) => ({ round: book, visit, at: Number(at), sha256, shows }));
+  }),
   route(pictureFile, async ({ in: { round, sha256: hash } }) => {
     // Only what the book names: nothing else that is kept can be had here, and nothing under another type.
     const picture = (await books.round(round)).visits.flatMap((visit) => visit.pictures).find((one) => one.sha256 === hash);
@@ -40,4 +64,8 @@ const pictureRoutes = ({ books, store }: PictureServices): Route[] => [
   }),
 ];
 
-export const picturesRoom: ServerRoom<PictureServices> = { name: 'pictures', routes: pictureRoutes };
+export const picturesRoom: ServerRoom<PictureServices> = {
+  name: 'pictures',
+  derived: [ofVisit(PictureTable, pictureRows)],
+  routes: pictureRoutes,
+};

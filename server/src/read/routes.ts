@@ -14,6 +14,7 @@ import {
   type Mapping,
   type ReadFault,
   type ReportDraft,
+  resultRecord,
 } from '@fonte/core/read';
 import { bottlesForReport, sayMisfit, type RoundState } from '@fonte/core/round';
 import { instantAt } from '@fonte/core/time';
@@ -23,6 +24,7 @@ import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
 import type { ReportReader } from './reader.ts';
+import { resultsAt } from './record.ts';
 import { rememberedOf } from './remembered.ts';
 
 /** The largest report taken in, in bytes: over the 200,000 rows that a year's export may have. */
@@ -99,6 +101,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
       { before: [atOnce(uploadsAtOnce)], largest: largestReport },
     ),
 
+    route(resultRecord, ({ in: { point } }) => resultsAt(store, point)),
     route(reportFile, async ({ in: { round, sha256: hash } }) => {
       const report = (await books.round(round)).reports.find((one) => one.sha256 === hash);
       if (!report) throw new Problem(404, 'no-report', 'This round has no such report.');

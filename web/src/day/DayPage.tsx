@@ -1,4 +1,4 @@
-import { usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/core/day';
+import { dayCalendar, usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/core/day';
 import { dayPlanned, DaySettings } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
@@ -12,6 +12,8 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { inBase, typedOf, type Read } from '../form/values.ts';
+import { save } from '../feedback/save.ts';
+import { now } from '../time/clock.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Remedies } from './Remedies.tsx';
 import { StopList } from './StopList.tsx';
@@ -152,6 +154,11 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
               <Field name={['from', 'longitude']} label="Start: longitude" />
             </div>
           </EntryForm>
+          <div>
+            <Button size="large" onClick={() => save(dayCalendar(of, told, round.plan.name, now()), `day-${of.code}.ics`, 'text/calendar')}>
+              To the calendar
+            </Button>
+          </div>
         </div>
       </div>
     </>

@@ -1,36 +1,59 @@
 import { cardOf, gearRow, type BottleTable } from '@fonte/core/bottles';
 import { bottlesPacked, countBottles, loads, type BottleCount } from '@fonte/core/plan';
+import { registerLists } from '@fonte/core/registers';
 import { show } from '@fonte/core/units';
 import { Button } from 'antd';
+import { useAnswer } from '../api/useAnswer.ts';
 import { boxNames, wholeLitres } from './boxes.ts';
 import { useRound } from '../book/useRound.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useMay } from '../session/May.tsx';
+import { Mark } from '../theme/Mark.tsx';
+
+/** Whether the boxes of the register hold what is cooled; nothing where none is registered. */
+function BoxesAtHand({ needed }: { needed: number }) {
+  const { data = [] } = useAnswer(registerLists.boxes, { query: { limit: 500 } });
+  if (data.length === 0 || needed === 0) return null;
+  const holds = data.reduce((sum, box) => sum + box.holds, 0);
+  const text = `${show(wholeLitres(needed), 'L', 0)} of cooled box space; the boxes at hand hold ${show(holds, 'L', 0)}`;
+  if (holds >= needed) return <p className="soft small">{text}.</p>;
+  return (
+    <p className="finding stop small">
+      <Mark kind="stop" />
+      <span>
+        <span className="strong">{text}.</span> Take another box, or part the round.
+      </span>
+    </p>
+  );
+}
 
 /** What there is to carry, by how cold it must be. */
 function Loads({ table, counts }: { table: BottleTable; counts: readonly BottleCount[] }) {
   const all = loads(table, counts);
   return (
-    <DataTable
-      label="Room in the boxes"
-      rows={all}
-      rowKey={({ temperature }) => temperature}
-      columns={[
-        {
-          title: 'Box',
-          render: ({ temperature, realIceOnly }) => (
-            <>
-              {boxNames[temperature]}
-              {realIceOnly && <div className="small soft">{gearRow('pfas-ice').ask}</div>}
-            </>
-          ),
-        },
-        { title: 'Water', isNumber: true, render: ({ water }) => show(water, 'L', 1) },
-        { title: 'Box of', isNumber: true, render: ({ space }) => <span className="strong">{show(wholeLitres(space), 'L', 0)}</span> },
-      ]}
-    />
+    <>
+      <DataTable
+        label="Room in the boxes"
+        rows={all}
+        rowKey={({ temperature }) => temperature}
+        columns={[
+          {
+            title: 'Box',
+            render: ({ temperature, realIceOnly }) => (
+              <>
+                {boxNames[temperature]}
+                {realIceOnly && <div className="small soft">{gearRow('pfas-ice').ask}</div>}
+              </>
+            ),
+          },
+          { title: 'Water', isNumber: true, render: ({ water }) => show(water, 'L', 1) },
+          { title: 'Box of', isNumber: true, render: ({ space }) => <span className="strong">{show(wholeLitres(space), 'L', 0)}</span> },
+        ]}
+      />
+      <BoxesAtHand needed={all.reduce((sum, { temperature, space }) => sum + (temperature === 'any' ? 0 : space), 0)} />
+    </>
   );
 }
 

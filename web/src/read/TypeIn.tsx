@@ -18,6 +18,7 @@ import { call } from '../api/call.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { knownHere } from '../book/send.ts';
 import { useDraft } from '../units/useDraft.ts';
 
 type Typed = Record<string, { result: string; unit: string; reportingLimit: string }>;
@@ -71,6 +72,7 @@ export function TypeIn({ done }: { done: () => void }) {
         query: { name: 'typed.csv', from: 'typed' },
         body: sheet,
       });
+      await knownHere();
       await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping } });
       clear();
       await refresh();

@@ -2,6 +2,7 @@ import { arrivalsAt, earlierArrival, type EarlierArrival } from '@fonte/core/arr
 import { sampleRecord } from '@fonte/core/due';
 import type { BookEntry, Entry } from '@fonte/core/book';
 import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
+import { pictureRecord } from '@fonte/core/pictures';
 import { codeAlone } from '@fonte/core/plan';
 import {
   placeOf,
@@ -133,6 +134,15 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
     return { code: codeAlone(date, taken, (await ownDevice()).id) };
   }),
   local(arrivalsAt, ({ in: { point } }) => arrivals(point)),
+  local(pictureRecord, async ({ in: { point } }) =>
+    (await keptRounds())
+      .flatMap(({ id, round }) =>
+        round.visits
+          .filter((visit) => visit.point.id === point)
+          .flatMap((visit) => visit.pictures.map(({ at, sha256, shows }) => ({ round: id, visit: visit.id, at, sha256, shows }))),
+      )
+      .sort((one, other) => other.at - one.at),
+  ),
   local(sampleRecord, async ({ query: { from } }) =>
     (await keptRounds())
       .flatMap(({ id, round }) => samplesOf(id, round))

@@ -56,7 +56,7 @@ export function PointsPage() {
               <div>
                 <div className="row between">
                   <h2>
-                    {point.name} <span className="soft">{point.code}</span>
+                    <Link to={`/points/${point.id}`}>{point.name}</Link> <span className="soft">{point.code}</span>
                   </h2>
                   <Link to={`/points/${point.id}/edit`} aria-label={`Change ${point.name}`}>
                     Change

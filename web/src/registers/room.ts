@@ -10,6 +10,7 @@ export const registersRoom: WebRoom = {
     { path: '/points/map', page: async () => (await import('./map/MapPage.tsx')).MapPage },
     { path: '/points/exchange', page: async () => (await import('./exchange/ExchangePage.tsx')).ExchangePage },
     { path: '/points/new', page: async () => (await import('./PointForm.tsx')).PointPage },
+    { path: '/points/:thing', page: async () => (await import('./point/PointPage.tsx')).PointPage },
     { path: '/points/:thing/edit', page: async () => (await import('./PointForm.tsx')).PointPage },
     { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
     { path: '/labs/new', page: async () => (await import('./LabForm.tsx')).LabPage },

@@ -5,6 +5,7 @@ import { Access1796200000000 } from './0004-access.ts';
 import { Arrivals1796400000000 } from './0005-arrivals.ts';
 import { Checks1796500000000 } from './0006-checks.ts';
 import { Samples1796600000000 } from './0007-samples.ts';
+import { Pictures1796700000000 } from './0008-pictures.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   Arrivals1796400000000,
   Checks1796500000000,
   Samples1796600000000,
+  Pictures1796700000000,
 ] as const;

@@ -1,0 +1,34 @@
+import { addressOf } from '@fonte/core/endpoints';
+import { pictureFile, pictureRecord, type PictureOfRecord } from '@fonte/core/pictures';
+import { Image } from 'antd';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { useKeptFile } from '../../book/files.ts';
+import { deviceZone, showMoment } from '../../time/show.ts';
+
+/** The pictures that were taken here, the newest first. */
+export function Pictures({ point }: { point: string }) {
+  const { data = [] } = useAnswer(pictureRecord, { in: { point } });
+  if (data.length === 0) return null;
+  return (
+    <Image.PreviewGroup>
+      <ul className="plain point-pictures" aria-label="Pictures">
+        {data.slice(0, 6).map((picture) => (
+          <Taken key={picture.sha256} picture={picture} />
+        ))}
+      </ul>
+    </Image.PreviewGroup>
+  );
+}
+
+function Taken({ picture: { round, sha256, shows, at } }: { picture: PictureOfRecord }) {
+  const src = useKeptFile(sha256, addressOf(pictureFile, { in: { round, sha256 } }));
+  const name = shows || 'Picture';
+  return (
+    <li>
+      {src && <Image src={src} alt={name} height={150} />}
+      <p className="small">
+        {name} <span className="soft">{showMoment(at, deviceZone())}</span>
+      </p>
+    </li>
+  );
+}

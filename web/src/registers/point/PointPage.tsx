@@ -1,0 +1,200 @@
+import { arrivalsAt, sayFound } from '@fonte/core/arrive';
+import { analysisName, bottleTables } from '@fonte/core/bottles';
+import { owedNames, sampleRecord } from '@fonte/core/due';
+import { levelRecord } from '@fonte/core/level';
+import { disinfections, hazard, pointKind, registered, sources, waters, type Point } from '@fonte/core/registers';
+import { day, showDate, wallTime } from '@fonte/core/time';
+import { lazy, Suspense, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { ApiProblem } from '../../api/call.ts';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { DataTable } from '../../feedback/DataTable.tsx';
+import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
+import { Mark } from '../../theme/Mark.tsx';
+import { now } from '../../time/clock.ts';
+import { deviceZone, showMoment } from '../../time/show.ts';
+import { hydrograph } from '../series.ts';
+import { Pictures } from './Pictures.tsx';
+import { Results } from './Results.tsx';
+import './point.css';
+
+const Hydrograph = lazy(async () => ({ default: (await import('../Hydrograph.tsx')).Hydrograph }));
+
+/** One point: its pictures and the way in, what may hurt, what was odd, its levels, its results. */
+export function PointPage() {
+  const { thing: id = '' } = useParams();
+  const { data: point, error, mutate } = useAnswer(registered.points, { in: { id } });
+  if (error instanceof ApiProblem && error.status === 404)
+    return (
+      <Empty title="There is no such point in the register">
+        <Link to="/points">All points</Link>
+      </Empty>
+    );
+  if (error && !point) return <Failed error={error} retry={() => void mutate()} />;
+  if (!point) return <Loading what="the point" />;
+  return <Known key={id} point={point} />;
+}
+
+function Known({ point }: { point: Point }) {
+  return (
+    <div className="stack-wide">
+      <header className="row between">
+        <div>
+          <h1>
+            {point.name} <span className="soft">{point.code}</span>
+          </h1>
+          <p className="soft">
+            {point.place}. {point.access}
+          </p>
+        </div>
+        <Link className="strong" to={`/points/${point.id}/edit`}>
+          Change
+        </Link>
+      </header>
+      {point.outOfUse && (
+        <p className="finding stop">
+          <Mark kind="stop" />
+          <span>
+            <span className="strong">Out of use: {point.outOfUse.reason}.</span>
+            {point.outOfUse.lookAgain ? ` Look again on ${showDate(point.outOfUse.lookAgain)}.` : ''}
+          </span>
+        </p>
+      )}
+      <Pictures point={point.id} />
+      <div className="point-halves">
+        <div className="stack-wide">
+          <Facts point={point} />
+          <Hazards point={point} />
+          <Odd point={point.id} />
+        </div>
+        <div className="stack-wide">
+          {point.type === 'well' && <Levels point={point.id} />}
+          <Sampled point={point.id} />
+        </div>
+      </div>
+      <Results point={point.id} />
+    </div>
+  );
+}
+
+function Facts({ point }: { point: Point }) {
+  const contacts = (point.contacts ?? []).map(({ name, call }) => (call ? `${name}, ${call}` : name));
+  const rows: [string, ReactNode][] = [
+    ['Kind', `${pointKind(point.kind).name}, ${point.use === 'supply' ? 'people drink it' : 'monitoring'}`],
+    ...(point.type === 'tap' ? ([['Outlet', point.tap.outlet]] as [string, string][]) : []),
+    ...(point.type === 'tap'
+      ? ([['Chlorine', point.tap.residualMinimum === null ? 'None' : `At least ${point.tap.residualMinimum} mg/L free`]] as [
+          string,
+          string,
+        ][])
+      : []),
+    ...(point.water ? ([['Water', waters[point.water]]] as [string, string][]) : []),
+    ...(point.source ? ([['Source', sources[point.source]]] as [string, string][]) : []),
+    ...(point.disinfection ? ([['Disinfection', disinfections[point.disinfection]]] as [string, string][]) : []),
+    ...(contacts.length > 0 ? ([['To ask', contacts.join('; ')]] as [string, string][]) : []),
+    ...(point.siting
+      ? ([
+          [
+            'Siting list',
+            `${point.siting.isRoutine ? 'Routine samples' : 'No routine samples'}${point.siting.number ? `, ${point.siting.number}` : ''}`,
+          ],
+        ] as [string, string][])
+      : []),
+    ...(point.alternatives?.length ? ([['Instead', <Instead key="instead" ids={point.alternatives} />]] as [string, ReactNode][]) : []),
+  ];
+  return (
+    <dl className="facts">
+      {rows.map(([name, text]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd>{text}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Instead({ ids }: { ids: readonly string[] }) {
+  return ids.map((id) => <Named key={id} id={id} />);
+}
+
+function Named({ id }: { id: string }) {
+  const { data } = useAnswer(registered.points, { in: { id } });
+  return <Link to={`/points/${id}`}>{data?.name ?? 'a point'}</Link>;
+}
+
+function Hazards({ point: { hazards = [] } }: { point: Point }) {
+  if (hazards.length === 0) return null;
+  return (
+    <section>
+      <h2>What may hurt</h2>
+      <ul className="plain small">
+        {hazards.map((id) => (
+          <li key={id}>
+            <span className="strong">{hazard(id).name}.</span> {hazard(id).caution}
+          </li>
+        ))}
+      </ul>
+      <p className="soft small">Local codes and your employer’s rules come first.</p>
+    </section>
+  );
+}
+
+/** What was odd on earlier visits, the last one first. */
+function Odd({ point }: { point: string }) {
+  const { data = [] } = useAnswer(arrivalsAt, { in: { point } });
+  if (data.length === 0) return null;
+  return (
+    <section>
+      <h2>What was odd</h2>
+      <ul className="plain">
+        {data.slice(0, 5).map(({ visit, at, found, odd, hazards }) => (
+          <li key={visit}>
+            <span className="soft small">{showMoment(at, deviceZone())}</span>{' '}
+            {[...found.map(sayFound), ...(odd ? [odd] : []), ...hazards.map((one) => hazard(one).name)].join('; ')}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Levels({ point }: { point: string }) {
+  const { data = [] } = useAnswer(levelRecord, { in: { point } });
+  const series = hydrograph(data);
+  if (!series) return null;
+  return (
+    <section>
+      <h2>Levels</h2>
+      <Suspense fallback={<Loading what="the hydrograph" />}>
+        <Hydrograph {...series} />
+      </Suspense>
+    </section>
+  );
+}
+
+/** So far back (ms) it is told what was taken. */
+const backTo = 730 * day;
+
+/** What was taken here and what is planned, the latest first. */
+function Sampled({ point }: { point: string }) {
+  const { data = [] } = useAnswer(sampleRecord, { query: { from: wallTime(now() - backTo, 'UTC').date } });
+  const table = bottleTables.newest[0]!;
+  const own = data.filter((one) => one.point === point).reverse();
+  if (own.length === 0) return null;
+  return (
+    <section className="stack">
+      <h2>Taken and planned</h2>
+      <DataTable
+        label="Taken and planned"
+        rows={own.slice(0, 12)}
+        rowKey={({ visit, analysis }) => `${visit} ${analysis}`}
+        columns={[
+          { title: 'Day', isShort: true, render: ({ date }) => showDate(date) },
+          { title: 'Analysis', render: ({ analysis }) => analysisName(table, analysis) },
+          { title: 'What became of it', render: ({ state, round }) => <Link to={`/rounds/${round}`}>{owedNames[state]}</Link> },
+        ]}
+      />
+    </section>
+  );
+}
