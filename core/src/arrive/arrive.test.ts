@@ -126,6 +126,26 @@ describe('arriving at a point', () => {
     expect(sample('B').reasons.map(({ code, makes }) => [code, makes])).toContainEqual(['place-caution', 'routine']);
   });
 
+  it('rests on the look before it was filled, and on what was found later; a better look afterwards mends nothing', () => {
+    look();
+    judge(seen('leaking'));
+    book.sampleTap();
+    const sample = () => visit(book.tap).bottles[0]!.sample;
+    expect(sample()).toBe('special');
+    judge([]);
+    expect(sample()).toBe('special');
+    book = new Script().plan();
+    look();
+    const first = judge([]);
+    book.sampleTap();
+    expect(sample()).toBe('routine');
+    const later = judge(seen('sewer-below'));
+    expect(sample()).toBe('special');
+    book.correct(later, 'that was the tap next door');
+    expect(sample()).toBe('routine');
+    expect(first.kind).toBe('fitness-judged');
+  });
+
   it('asks to put back what was moved once the bottles are full', () => {
     look();
     judge(done('attachments'));

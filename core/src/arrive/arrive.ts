@@ -9,6 +9,8 @@ import { fault, judgeFitness, testKindsOf, toRestore, type FitnessFor, type Foun
 export interface ArriveBook {
   risk: { entry: string; at: number; hazards: readonly HazardId[]; permit: string | null; left: boolean } | null;
   fitness: { entry: string; at: number; found: readonly FoundFault[]; odd: string } | null;
+  /** Every look at the place, oldest first: a sample rests on the one before it, and on what was found after. */
+  looks: readonly { at: number; found: readonly FoundFault[] }[];
   restored: { entry: string; at: number; open: string } | null;
 }
 
@@ -71,7 +73,7 @@ function askRestore({ arrival, bottles }: ArriveView): Ask | null {
 export const arriveRoom: Room<ArriveBook, object, ArriveView> = {
   next: { arrive: askArrive, leave: askRestore },
   kinds: [riskChecked, fitnessJudged, placeRestored],
-  empty: { risk: null, fitness: null, restored: null },
+  empty: { risk: null, fitness: null, looks: [], restored: null },
   fits: ({ fitness }, entry) => {
     if (riskChecked.is(entry)) return riskFits(entry.payload);
     if (placeRestored.is(entry)) return fitness && toRestore(fitness.found).length > 0 ? null : misfit('nothing-to-restore', 'kind');
@@ -84,7 +86,10 @@ export const arriveRoom: Room<ArriveBook, object, ArriveView> = {
       return { ...book, risk: { ...done, hazards, permit: permit || null, left } };
     }
     // Looked at once more: the last look holds, and what it moves is to be put back.
-    if (fitnessJudged.is(entry)) return { ...book, fitness: { ...done, ...entry.payload }, restored: null };
+    if (fitnessJudged.is(entry)) {
+      const look = { at: done.at, found: entry.payload.found };
+      return { ...book, fitness: { ...done, ...entry.payload }, looks: [...book.looks, look], restored: null };
+    }
     return placeRestored.is(entry) ? { ...book, restored: { ...done, ...entry.payload } } : book;
   },
 };
@@ -99,11 +104,16 @@ export function arrivalState(book: ArriveBook, table: BottleTable | null, analys
   };
 }
 
-/** Why a sample of some analyses is less than a routine one by the place where it was taken. */
-export function placeReasons({ verdicts }: ArrivalState, kinds: readonly FitnessFor['kind'][]): SampleReason[] {
-  const at = verdicts.filter(({ kind }) => kinds.includes(kind));
+/**
+ * Why a sample of some kinds of tests is less than a routine one by the place where it was taken: by the look that stood when it was
+ * filled (ms; null before it is), and by what was found later. Who looked wrong strikes the look; another one afterwards mends nothing.
+ */
+export function placeReasons({ looks }: ArrivalState, kinds: readonly FitnessFor['kind'][], filledAt: number | null): SampleReason[] {
+  const before = looks.findLast(({ at }) => filledAt === null || at <= filledAt);
+  const after = filledAt === null ? [] : looks.filter(({ at }) => at > filledAt);
+  const verdicts = [...(before ? [before] : []), ...after].flatMap(({ found }) => judgeFitness(found, kinds));
   const of = (fitness: 'not-fit' | 'caution') => [
-    ...new Set(at.filter((one) => one.fitness === fitness).flatMap(({ because }) => because)),
+    ...new Set(verdicts.filter((one) => one.fitness === fitness).flatMap(({ because }) => because)),
   ];
   const unfit = of('not-fit');
   return [

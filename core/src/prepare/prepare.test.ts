@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { idOf, lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { bottleTables, type AnalysisId } from '../bottles/index.ts';
+import { bottleFilled } from '../fill/index.ts';
 import { analysisAdded, type PlannedVisit } from '../plan/index.ts';
 import type { Point } from '../registers/index.ts';
 import {
@@ -169,6 +170,17 @@ describe('an instrument before it is used', () => {
     expect(samples()).toMatchObject({ PA: 'invalid', G: 'routine' });
     book.write(gearChecked, { gear: 'pfas-tubing', isSo: true });
     expect(samples()).toMatchObject({ PA: 'routine' });
+  });
+
+  it('counts as it stood when a bottle was filled: what is said afterwards mends nothing', () => {
+    book.atTap(analysisAdded, { analysis: 'fluoride' });
+    book.atTap(analysisAdded, { analysis: 'pfas533' });
+    book.write(gearChecked, { gear: 'pfas-tubing', isSo: false });
+    book.atTap(bottleFilled, { bottle: '261123A-MH1-PAA' });
+    book.write(gearChecked, { gear: 'pfas-tubing', isSo: true });
+    book.atTap(bottleFilled, { bottle: '261123A-MH1-PAB' });
+    const sample = (id: string) => state().bottles.find((bottle) => bottle.id.endsWith(id))?.sample;
+    expect([sample('-PAA'), sample('-PAB')]).toEqual(['invalid', 'routine']);
   });
 
   it('stands in the van until it is taken out again', () => {

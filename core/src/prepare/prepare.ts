@@ -32,7 +32,8 @@ export interface PrepareBook {
   checks: readonly Check[];
   overridden: readonly { entry: string; at: number; kind: InstrumentKind; reason: string }[];
   packed: ReadonlySet<PackId>;
-  gear: ReadonlyMap<GearId, boolean>;
+  /** What was said of each piece of gear, oldest first. */
+  gear: ReadonlyMap<GearId, readonly { at: number; isSo: boolean }[]>;
   calls: readonly Call[];
 }
 
@@ -60,7 +61,10 @@ export const prepareRoom: Room<PrepareBook, { date: string }> = {
       else packed.delete(entry.payload.item);
       return { ...book, packed };
     }
-    if (gearChecked.is(entry)) return { ...book, gear: new Map(book.gear).set(entry.payload.gear, entry.payload.isSo) };
+    if (gearChecked.is(entry)) {
+      const { gear, isSo } = entry.payload;
+      return { ...book, gear: new Map(book.gear).set(gear, [...(book.gear.get(gear) ?? []), { at: done.at, isSo }]) };
+    }
     if (!callMade.is(entry)) return book;
     const { point = null, ...call } = entry.payload;
     return { ...book, calls: [...book.calls, { ...done, point, ...call }] };
@@ -126,10 +130,13 @@ export function gearOf(visits: readonly PlannedVisit[], table: BottleTable): Gea
   return [...new Set(cards.flatMap(({ gear = [] }) => gear))];
 }
 
-/** What gear that was not as it should be makes of a sample. Nobody asked is no reason: the list says that it is open. */
-export function gearReasons({ gear = [] }: Pick<BottleRule, 'gear'>, { gear: said }: PrepareBook): SampleReason[] {
+/**
+ * What gear that was not as it should be makes of a sample: what stood when it was filled (ms; null before it is), not what was said
+ * afterwards. Nobody asked is no reason: the list says that it is open.
+ */
+export function gearReasons({ gear = [] }: Pick<BottleRule, 'gear'>, { gear: said }: PrepareBook, filledAt: number | null): SampleReason[] {
   return gear
-    .filter((id) => said.get(id) === false)
+    .filter((id) => said.get(id)?.findLast(({ at }) => filledAt === null || at <= filledAt)?.isSo === false)
     .map((id): SampleReason => {
       const { ask, makes } = gearRow(id);
       return { code: 'gear', makes: makes === 'noted' ? 'routine' : makes, data: { ask } };

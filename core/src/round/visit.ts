@@ -90,8 +90,8 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
           measured,
           reasons: purpose(bottle.purpose).isWater
             ? [
-                ...gearReasons(bottle.card, round.prepare),
-                ...placeReasons(arrival, place),
+                ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
+                ...placeReasons(arrival, place, bottle.filledAt),
                 ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
               ]
             : [],

@@ -36,7 +36,7 @@ function Line({ id }: { id: GearId }) {
   const { busy, run, say } = useAction();
   const may = useMay(gearChecked);
   const { ask, no, makes, instead } = gearRow(id);
-  const said = round.prepare.gear.get(id);
+  const said = round.prepare.gear.get(id)?.at(-1)?.isSo;
   return (
     <li>
       <div className="row between">
