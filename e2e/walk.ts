@@ -34,6 +34,8 @@ export async function arrive(page: Page): Promise<void> {
   await pressAny(page, /^I looked round/);
   await page.waitForFunction(() => !document.body.innerText.includes('What may hurt you here?'));
   if (await shows(page, 'Is this place fit?')) await click(page, 'Nothing wrong: it is fit');
+  // The page goes on by itself once it is written down: whoever goes elsewhere before is taken along.
+  await page.waitForFunction(() => !location.pathname.endsWith('/arrive'), { timeout: 15_000, polling: 80 });
 }
 
 /** Presses the button whose words fit. */
