@@ -1,30 +1,22 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { click, desk, openBrowser, overflow, phone, see, shows, tick, type } from './browser.ts';
-import { ensureBuilt, start, type Running } from './harness.ts';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { click, desk, overflow, phone, see, shows, tick, type } from './browser.ts';
+import type { Running } from './harness.ts';
+import { onDemo } from './stage.ts';
 import { seriousBarriers } from './axe.ts';
 import * as walk from './walk.ts';
 
 let server: Running;
-let browser: Browser;
 let page: Page;
 let round = '';
 
-beforeAll(async () => {
-  ensureBuilt();
-  server = await start({ what: 'demo' });
-  browser = await openBrowser();
-  page = await browser.newPage();
-  await page.setViewport(phone);
+onDemo(async (stage) => {
+  ({ server, page } = stage);
   await walk.openToday(page, server.address);
   await click(page, 'The whole round', 'link');
   await see(page, 'To pack');
   round = page.url();
-}, 60_000);
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-});
+}, phone);
 
 const open = async (point: string) => {
   await page.goto(round, { waitUntil: 'domcontentloaded' });

@@ -1,23 +1,14 @@
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, option, overflow, phone, press, see, shows, type } from './browser.ts';
-import { ensureBuilt, start, type Running } from './harness.ts';
+import { click, desk, option, overflow, phone, press, see, shows, type } from './browser.ts';
+import type { Running } from './harness.ts';
+import { onDemo } from './stage.ts';
 
 let server: Running;
-let browser: Browser;
 let page: Page;
 
-beforeAll(async () => {
-  ensureBuilt();
-  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
-  page = await browser.newPage();
-  await page.setViewport(desk);
-}, 120_000);
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+onDemo((stage) => ({ server, page } = stage));
 
 describe.sequential('what is due', () => {
   it('is counted by programme: taken, planned, to be planned', async () => {

@@ -1,27 +1,18 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, overflow, phone, see, shows, tick } from './browser.ts';
-import { ensureBuilt, start, type Running } from './harness.ts';
+import { click, desk, overflow, phone, see, shows, tick } from './browser.ts';
+import type { Running } from './harness.ts';
+import { onDemo } from './stage.ts';
 
 let server: Running;
-let browser: Browser;
 let page: Page;
 const folder = mkdtempSync(join(tmpdir(), 'fonte-'));
 
-beforeAll(async () => {
-  ensureBuilt();
-  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
-  page = await browser.newPage();
-  await page.setViewport(desk);
-}, 120_000);
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+onDemo((stage) => ({ server, page } = stage));
 
 async function bring(name: string, text: string): Promise<void> {
   const file = join(folder, name);

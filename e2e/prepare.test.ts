@@ -1,22 +1,19 @@
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, option, overflow, phone, pick, see, shows, tick, type } from './browser.ts';
-import { ensureBuilt, start, type Running } from './harness.ts';
+import { click, desk, option, overflow, phone, pick, see, shows, tick, type } from './browser.ts';
+import type { Running } from './harness.ts';
+import { onDemo } from './stage.ts';
 import * as walk from './walk.ts';
 
 let server: Running;
-let browser: Browser;
 let page: Page;
 
-beforeAll(async () => {
-  ensureBuilt();
-  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
-  page = await browser.newPage();
-  await page.setViewport(desk);
+onDemo(async (stage) => {
+  ({ server, page } = stage);
   await page.goto(`${server.address}/rounds/new`, { waitUntil: 'domcontentloaded' });
   await see(page, 'Plan a round');
   await tick(page, 'School');
@@ -25,10 +22,6 @@ beforeAll(async () => {
   await option(page, 'More analyses at School', 'PFAS by EPA 533');
   await click(page, 'Plan it');
   await see(page, 'Field book');
-}, 120_000);
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
 });
 
 describe.sequential('a plan', () => {

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { choose, click, see, shows, tick, type } from './browser.ts';
 
+export { arrive } from './walk-arrive.ts';
+
 /** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
 
 export async function openToday(page: Page, address: string): Promise<void> {
@@ -26,27 +28,6 @@ export async function set(page: Page, group: string, option: string): Promise<vo
   await choose(page, group, option);
   await click(page, 'Close');
   await closed(page);
-}
-
-/** Looks round, and finds the place fit: the work comes next. */
-export async function arrive(page: Page): Promise<void> {
-  await see(page, 'What may hurt you here?');
-  await pressAny(page, /^I looked round/);
-  await page.waitForFunction(() => !document.body.innerText.includes('What may hurt you here?'));
-  if (await shows(page, 'Is this place fit?')) await click(page, 'Nothing wrong: it is fit');
-  // The page goes on by itself once it is written down: whoever goes elsewhere before is taken along.
-  await page.waitForFunction(() => !location.pathname.endsWith('/arrive'), { timeout: 15_000, polling: 80 });
-}
-
-/** Presses the button whose words fit. */
-async function pressAny(page: Page, words: RegExp): Promise<void> {
-  const name = await page.waitForFunction(
-    (source: string) =>
-      [...document.querySelectorAll('button')].map((one) => one.innerText.trim()).find((text) => new RegExp(source).test(text)),
-    {},
-    words.source,
-  );
-  await click(page, (await name.jsonValue())!);
 }
 
 export async function readLevel(page: Page, text: string): Promise<void> {

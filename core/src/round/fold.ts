@@ -7,7 +7,8 @@ import { advance, advanceAll } from './advance.ts';
 import type { BottleState } from './bottle.ts';
 import { tablesOf, unknownEditions, type RoundTables } from './editions.ts';
 import { kindOf, opens } from './kinds.ts';
-import { handSamples, judge, type HandSample, type RoundVerdict } from './results.ts';
+import { handSamples, type HandSample } from './by-hand.ts';
+import { judge, type RoundVerdict } from './results.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 

@@ -13,4 +13,5 @@ export * from './asks.ts';
 export * from './words.ts';
 export * from './endpoints.ts';
 export * from './agenda.ts';
+export * from './by-hand.ts';
 export * from './samples.ts';

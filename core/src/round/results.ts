@@ -13,9 +13,9 @@ import {
   type SumVerdict,
 } from '../limits/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { openResults, openRows, standingResults, type HandCompared, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
+import { openResults, openRows, standingResults, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
-import type { BottleState } from './bottle.ts';
+import { handSamples, isAtLab, type HandSample } from './by-hand.ts';
 import { tablesOf } from './editions.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
@@ -58,18 +58,6 @@ export interface OpenBottle {
   visit: string;
   pointName: string;
   parameters: ParameterId[];
-}
-
-/** A sample of which Fonte has no values: a person compares its report with the limits. */
-export interface HandSample {
-  /** The label of the sample. */
-  set: string;
-  visit: string;
-  pointName: string;
-  /** What is measured in it, in words. */
-  measures: string;
-  /** Null until it was compared. */
-  given: HandCompared | null;
 }
 
 /** What a verdict does not know yet. */
@@ -171,19 +159,6 @@ function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict
     }),
   );
   return [...results, ...together];
-}
-
-const isAtLab = (bottle: BottleState) => bottle.handedOver && !bottle.lost && bottle.accepted !== false;
-
-/** Samples at the lab that a person compares with the limits, each once. */
-export function handSamples(visits: readonly VisitState[], { byHand }: ReadBook): HandSample[] {
-  const all = visits.flatMap((visit) =>
-    visit.bottles.filter(isAtLab).flatMap(({ set, card: { measures } }): HandSample[] => {
-      if (measures === undefined) return [];
-      return [{ set, visit: visit.id, pointName: visit.name, measures, given: byHand.find((one) => one.set === set) ?? null }];
-    }),
-  );
-  return [...new Map(all.map((one) => [one.set, one])).values()];
 }
 
 /** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
