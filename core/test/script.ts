@@ -52,7 +52,12 @@ export const lab: Lab = {
   source: '',
   asksForSeal: false,
   intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '08:00', closes: '16:00' })),
-  bacteriaCloses: { 4: '12:00', 5: null },
+  cutOffs: [
+    { bottles: ['bacteria'], weekdays: [4], closes: '12:00' },
+    { bottles: ['bacteria'], weekdays: [5], closes: null },
+  ],
+  dropOffs: [],
+  paper: '',
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
   closedDays: [],

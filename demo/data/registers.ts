@@ -19,7 +19,12 @@ export const device = id(5);
 export const lab: Lab = {
   id: id(10), name: 'Ponta Norte water laboratory', zone, source: 'The laboratory’s intake sheet, 2026', asksForSeal: true,
   intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '08:00', closes: '16:30' })),
-  bacteriaCloses: { 3: '14:30', 5: null },
+  cutOffs: [{ bottles: ['bacteria'], weekdays: [3], closes: '14:30' }, { bottles: ['bacteria'], weekdays: [5], closes: null }],
+  dropOffs: [{
+    name: 'Ferry office, Porto Amaro', position: { latitude: 36.4979, longitude: -31.0808 }, toLab: 5400,
+    hours: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '09:00', closes: '12:30' })),
+  }],
+  paper: 'The form, signed, in the lid of the box.',
   temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
   holding: { bacteria: 18 },
   position: { latitude: 36.5604, longitude: -31.0512 },

@@ -297,8 +297,8 @@ describe('a report', () => {
     expect((await draft(await sha(upload(text)))).results).toMatchObject([{ line: 2, parameter: 'nitrate' }]);
   });
 
-  it('of 200,000 rows is read while the server answers others', async () => {
-    const rows = Array.from({ length: 200_000 }, (_, index) => `Other-${index};Nitratos;12,9;mg/L N;0,1`).join('\n');
+  it('of 60,000 rows is read while the server answers others', async () => {
+    const rows = Array.from({ length: 60_000 }, (_, index) => `Other-${index};Nitratos;12,9;mg/L N;0,1`).join('\n');
     const reading = upload(`Amostra;Ensaio;Valor;Un.;LQ\n${rows}\n${nitrogen};Nitratos;12,9;mg/L N;0,1\n`).then((answer) => answer);
     let answered = 0;
     let isDone = false;
@@ -311,7 +311,7 @@ describe('a report', () => {
     }
     expect(answered).toBeGreaterThan(3);
     const { rowCount, apartCount, apart, results } = await draft(((await reading).body as { sha256: string }).sha256);
-    expect([rowCount, apartCount, apart.length, results.length]).toEqual([200_001, 200_000, 200, 1]);
+    expect([rowCount, apartCount, apart.length, results.length]).toEqual([60_001, 60_000, 200, 1]);
     // Some seconds, and many on a busy machine.
   }, 90_000);
 });

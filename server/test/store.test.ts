@@ -1,5 +1,5 @@
 import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { copyFileSync, existsSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -41,10 +41,17 @@ async function onDisk(file = at.file): Promise<string[]> {
   await store.close();
   return ids;
 }
-/** Runs TypeScript as it stands. */
-const source = ['--import', 'tsx'];
+/** The program of a name: as it was built, which begins sooner, unless a source is newer. */
+const builtAt = existsSync(join(here, 'dist/verify.js')) ? statSync(join(here, 'dist/verify.js')).mtimeMs : 0;
+const isBuilt = ['src', '../core/src', '../demo'].every((folder) =>
+  readdirSync(join(here, folder), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.ts') && !name.includes('node_modules'))
+    .every((name) => statSync(join(here, folder, name)).mtimeMs < builtAt),
+);
+const program = (name: string) =>
+  isBuilt ? [`dist/${name}.js`] : ['--import', 'tsx', name === 'demo' ? '../demo/main.ts' : `src/commands/${name}.ts`];
 const command = (name: string, ...args: string[]) => {
-  const done = spawnSync(process.execPath, [...source, `src/commands/${name}.ts`, ...args], { cwd: here, encoding: 'utf8' });
+  const done = spawnSync(process.execPath, [...program(name), ...args], { cwd: here, encoding: 'utf8' });
   return { code: done.status, out: done.stdout + done.stderr };
 };
 
@@ -218,7 +225,7 @@ describe('the file', () => {
 
 describe('the demo', () => {
   const demo = (file: string) =>
-    spawnSync(process.execPath, [...source, '../demo/main.ts'], {
+    spawnSync(process.execPath, program('demo'), {
       cwd: here,
       encoding: 'utf8',
       env: { ...process.env, FONTE_DB: file },
@@ -245,13 +252,13 @@ describe('the demo', () => {
     const file = freshFile();
     const port = 20_000 + (process.pid % 20_000);
     const env = { ...process.env, FONTE_DB: file, FONTE_PORT: String(port) };
-    const first = spawn(process.execPath, [...source, '../demo/main.ts'], { cwd: here, env });
+    const first = spawn(process.execPath, program('demo'), { cwd: here, env });
     try {
       await new Promise((resolve) => {
         first.stdout.once('data', resolve);
       });
       const { ino } = statSync(file);
-      const second = spawnSync(process.execPath, [...source, '../demo/main.ts'], { cwd: here, encoding: 'utf8', env, timeout: 30_000 });
+      const second = spawnSync(process.execPath, program('demo'), { cwd: here, encoding: 'utf8', env, timeout: 30_000 });
       expect([second.status, second.stderr]).toEqual([1, expect.stringContaining('answers on port') as string]);
       expect(statSync(file).ino).toBe(ino);
     } finally {
@@ -393,7 +400,7 @@ describe('backup and restore', () => {
         if ((await write(entry)) === 201) acknowledged.push(entry.id);
       }
     })();
-    const backup: ChildProcess = spawn(process.execPath, [...source, 'src/commands/backup.ts', copy, at.file], { cwd: here });
+    const backup: ChildProcess = spawn(process.execPath, [...program('backup'), copy, at.file], { cwd: here });
     const code = await new Promise((resolve) => {
       backup.once('exit', resolve);
     });

@@ -7,7 +7,7 @@ import {
   checkForm,
   handedOver,
   holdingOf,
-  intakeOn,
+  intakesOn,
   isIntakeOpen,
   latestHandOver,
   nextIntake,
@@ -93,20 +93,20 @@ describe('a round without a lab', () => {
 
 describe('intake', () => {
   it('follows the lab’s hours, and its earlier ones for bacteria', () => {
-    expect([isIntakeOpen(lab, monday, true), isIntakeOpen(lab, azores('2026-11-23', '16:01'), true)]).toEqual([true, false]);
+    expect([isIntakeOpen(lab, monday, 'bacteria'), isIntakeOpen(lab, azores('2026-11-23', '16:01'), 'bacteria')]).toEqual([true, false]);
     const thursday = azores('2026-11-26', '13:00');
-    expect([isIntakeOpen(lab, thursday, true), isIntakeOpen(lab, thursday, false)]).toEqual([false, true]);
-    expect(intakeOn(lab, azores('2026-11-27', '10:00'), true)).toBeNull();
+    expect([isIntakeOpen(lab, thursday, 'bacteria'), isIntakeOpen(lab, thursday, 'metals')]).toEqual([false, true]);
+    expect(intakesOn(lab, azores('2026-11-27', '10:00'), 'bacteria')).toEqual([]);
   });
 
   it('finds the next door that opens', () => {
-    expect(nextIntake(lab, azores('2026-11-26', '13:00'), true)?.opens).toBe(azores('2026-11-30', '08:00'));
-    expect(nextIntake({ ...lab, intake: [] }, monday, false)).toBeNull();
+    expect(nextIntake(lab, azores('2026-11-26', '13:00'), 'bacteria')?.opens).toBe(azores('2026-11-30', '08:00'));
+    expect(nextIntake({ ...lab, intake: [] }, monday, 'metals')).toBeNull();
   });
 });
 
 describe('the way to the lab', () => {
-  const latest = (from: number, hours: number) => latestHandOver(lab, from, from + hours * hour, true);
+  const latest = (from: number, hours: number) => latestHandOver(lab, from, from + hours * hour, 'bacteria');
 
   it('ends at the last intake before the holding time does; exactly at the limit is in time', () => {
     // The lab takes bacteria in from 8 to 16 on Mondays, Tuesdays and Wednesdays, on Thursdays until 12.
@@ -118,9 +118,9 @@ describe('the way to the lab', () => {
   });
 
   it('is found across the nights on which clocks are changed', () => {
-    const sundays = { ...lab, intake: [{ weekday: 7, opens: '08:00', closes: '16:00' }], bacteriaCloses: {} };
+    const sundays = { ...lab, intake: [{ weekday: 7, opens: '08:00', closes: '16:00' }], cutOffs: [] };
     // 28 March 2026 is a Saturday; the Sunday after it has 23 hours.
-    expect(nextIntake(sundays, azores('2026-03-28', '23:30'), true)?.opens).toBe(azores('2026-03-29', '08:00'));
+    expect(nextIntake(sundays, azores('2026-03-28', '23:30'), 'bacteria')?.opens).toBe(azores('2026-03-29', '08:00'));
   });
 
   it('is said to be too long before the bottle is filled', () => {

@@ -48,7 +48,7 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
     bottles.flatMap((bottle) => {
       if (!isInTheCooler(bottle) || !bottle.holding) return [];
       const { deadline } = bottle.holding;
-      const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule === 'bacteria') : deadline;
+      const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule) : deadline;
       return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy }];
     }),
   kinds: [handedOver, labAnswered],

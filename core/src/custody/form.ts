@@ -48,8 +48,8 @@ function checkBottle(line: FormLine, draft: FormDraft, lab: Lab | null): Finding
   const cooler = draft.coolerTemperature;
   if (range && cooler !== null && (cooler > range.most || cooler < range.least))
     findings.push(stop(cooler > range.most ? 'too-warm' : 'too-cold', bottle.id, range));
-  if (lab && !isIntakeOpen(lab, draft.now, bottle.rule === 'bacteria')) {
-    const next = nextIntake(lab, draft.now, bottle.rule === 'bacteria');
+  if (lab && !isIntakeOpen(lab, draft.now, bottle.rule)) {
+    const next = nextIntake(lab, draft.now, bottle.rule);
     const data = { bottle: rule.name.toLowerCase() };
     findings.push(next ? stop('intake-closed', bottle.id, { ...data, opens: next.opens - draft.now }) : stop('no-intake', bottle.id, data));
   }

@@ -25,8 +25,8 @@ export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, fille
 export function questionReach(rule: RuleId, card: BottleRule, now: number, lab: Lab | null): Finding[] {
   if (!lab) return [];
   const { deadline, hours } = holdingOf(rule, card, now, lab);
-  if (latestHandOver(lab, now, deadline, rule === 'bacteria') !== null) return [];
-  const next = nextIntake(lab, now, rule === 'bacteria');
+  if (latestHandOver(lab, now, deadline, rule) !== null) return [];
+  const next = nextIntake(lab, now, rule);
   const data = { hours, ...(next ? { opens: next.opens - now } : {}) };
   return [{ code: 'cannot-reach', severity: 'stop', field: 'bottle', data }];
 }

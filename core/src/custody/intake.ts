@@ -7,30 +7,45 @@ export interface IntakeSpan {
   closes: number;
 }
 
-/** The lab's intake on the day that a moment falls on, by the lab's own wall clock; null when it is closed that day. */
-export function intakeOn(lab: Lab, moment: number, bacteria: boolean): IntakeSpan | null {
-  const { date, weekday } = wallTime(moment, lab.zone);
-  if (lab.closedDays.some((day) => day.date === date)) return null;
-  const hours = lab.intake.find((row) => row.weekday === weekday);
-  if (!hours) return null;
-  const early = bacteria ? lab.bacteriaCloses[String(weekday)] : undefined;
-  if (early === null) return null;
-  return { opens: atWall(date, hours.opens, lab.zone), closes: atWall(date, early ?? hours.closes, lab.zone) };
+/** What of a lab says when it takes a bottle in. */
+export type Door = Pick<Lab, 'zone' | 'intake' | 'cutOffs' | 'closedDays'>;
+
+/** Until when a bottle is taken in on a weekday: null not at all, '24:00' as long as the door is open. */
+function cutOffOn({ cutOffs }: Door, weekday: number, rule: string): string | null {
+  const own = cutOffs.filter(({ bottles, weekdays }) => bottles.includes(rule) && (weekdays.length === 0 || weekdays.includes(weekday)));
+  return own.reduce<string | null>(
+    (first, { closes }) => (first === null || closes === null ? null : closes < first ? closes : first),
+    '24:00',
+  );
 }
 
-/** Whether the lab takes samples in at a moment. */
-export function isIntakeOpen(lab: Lab, moment: number, bacteria: boolean): boolean {
-  const span = intakeOn(lab, moment, bacteria);
-  return span !== null && moment >= span.opens && moment <= span.closes;
+/** When the lab takes a bottle in on the day that a moment falls on, by the lab's own wall clock, the earliest first; nothing where it is shut. */
+export function intakesOn(lab: Door, moment: number, rule: string): IntakeSpan[] {
+  const { date, weekday } = wallTime(moment, lab.zone);
+  if (lab.closedDays.some((day) => day.date === date)) return [];
+  const until = cutOffOn(lab, weekday, rule);
+  if (until === null) return [];
+  return lab.intake
+    .filter((row) => row.weekday === weekday && row.opens <= until)
+    .map(({ opens, closes }) => ({
+      opens: atWall(date, opens, lab.zone),
+      closes: atWall(date, closes < until ? closes : until, lab.zone),
+    }))
+    .sort((a, b) => a.opens - b.opens);
+}
+
+/** Whether the lab takes a bottle in at a moment. */
+export function isIntakeOpen(lab: Door, moment: number, rule: string): boolean {
+  return intakesOn(lab, moment, rule).some(({ opens, closes }) => moment >= opens && moment <= closes);
 }
 
 /** The intake that is open now or opens next, within two weeks; null when there is none. */
-export function nextIntake(lab: Lab, moment: number, bacteria: boolean): IntakeSpan | null {
+export function nextIntake(lab: Door, moment: number, rule: string): IntakeSpan | null {
   const { date } = wallTime(moment, lab.zone);
   for (let ahead = 0; ahead < 15; ahead += 1) {
     // By the calendar: a day on which the clocks are changed has 23 or 25 hours.
-    const span = intakeOn(lab, atWall(dateAfter(date, ahead), '12:00', lab.zone), bacteria);
-    if (span && span.closes >= moment) return span;
+    const span = intakesOn(lab, atWall(dateAfter(date, ahead), '12:00', lab.zone), rule).find(({ closes }) => closes >= moment);
+    if (span) return span;
   }
   return null;
 }
@@ -39,14 +54,13 @@ export function nextIntake(lab: Lab, moment: number, bacteria: boolean): IntakeS
  * The last moment, up to a deadline, at which the lab takes a sample in that exists from another moment on; null where its intake does
  * not open between them. All in ms. Both ends count: exactly at the deadline is in time.
  */
-export function latestHandOver(lab: Lab, from: number, deadline: number, bacteria: boolean): number | null {
+export function latestHandOver(lab: Door, from: number, deadline: number, rule: string): number | null {
   const { date } = wallTime(deadline, lab.zone);
   for (let back = 0; ; back += 1) {
     const noon = atWall(dateAfter(date, -back), '12:00', lab.zone);
-    const span = intakeOn(lab, noon, bacteria);
-    if (span) {
-      const latest = Math.min(span.closes, deadline);
-      if (latest >= Math.max(span.opens, from)) return latest;
+    for (const { opens, closes } of intakesOn(lab, noon, rule).reverse()) {
+      const latest = Math.min(closes, deadline);
+      if (latest >= Math.max(opens, from)) return latest;
     }
     // The day before the one on which it was filled brings nothing.
     if (noon < from - 86_400_000) return null;

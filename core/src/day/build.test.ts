@@ -119,7 +119,7 @@ describe('a day of a round', () => {
 
   it('cannot be done on a day on which the lab takes no bacteria, and each remedy that is offered does help', () => {
     const friday = day(visits, { date: '2026-11-27' });
-    const other: Lab = { ...there, id: idOf(22), name: 'Lab of the next island', bacteriaCloses: {} };
+    const other: Lab = { ...there, id: idOf(22), name: 'Lab of the next island', cutOffs: [] };
     const told = proposeDay(friday, settings, [there, other]);
     expect(told.faults.map(({ code }) => code)).toEqual(['lab-shut']);
     expect(told.remedies.map((remedy) => sayRemedy(remedy, zone).replace(/\d\d:\d\d$/, '…'))).toEqual([
@@ -134,7 +134,7 @@ describe('a day of a round', () => {
   it('minds the days on which the lab is shut, and offers an earlier start where that helps', () => {
     const shut = { ...there, closedDays: [{ date: '2026-11-23', name: 'Feast of the harbour' }] };
     expect(proposeDay(day(visits, { lab: shut }), settings, []).faults.map(({ code }) => code)).toEqual(['lab-shut']);
-    const early = { ...there, bacteriaCloses: { 1: '09:45' } };
+    const early = { ...there, cutOffs: [{ bottles: ['bacteria'], weekdays: [1], closes: '09:45' }] };
     const told = proposeDay(day(visits, { lab: early }), settings, []);
     expect(told.faults.map(({ code }) => code)).toContain('too-late');
     const [first] = told.remedies;

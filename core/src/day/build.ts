@@ -1,10 +1,23 @@
 import type { BottleTable } from '../bottles/index.ts';
-import { intakeOn } from '../custody/index.ts';
 import type { Finding } from '../findings/index.ts';
-import { bottlesAt, nthVisit, type DaySettings, type PlannedExtra, type PlannedVisit } from '../plan/index.ts';
+import {
+  bottlesAt,
+  labellingOf,
+  labPlace,
+  nthVisit,
+  questionFirstWater,
+  questionLab,
+  startPlace,
+  type DaySettings,
+  type PlannedExtra,
+  type PlannedVisit,
+} from '../plan/index.ts';
 import { distance, type Lab, type Point, type Position } from '../registers/index.ts';
+import { protocolsFor } from '../tap/index.ts';
 import { atWall, wallTime } from '../time/index.ts';
-import { stopWork, type StopWork } from './minutes.ts';
+import { daylightOn, inBoth } from './daylight.ts';
+import { doorOn } from './doors.ts';
+import { clocksBefore, stopWork, type StopWork } from './minutes.ts';
 import type { DayProblem, DayStop, Span } from './problem.ts';
 import { usual } from './tables/usual.ts';
 
@@ -24,6 +37,8 @@ export interface DayOf {
 /** A day as it is sought, with what its stops take, and what is odd about it. */
 export interface BuiltDay {
   problem: DayProblem;
+  /** What the rows of its travel are: points, where the day begins, the doors. */
+  places: readonly string[];
   works: readonly StopWork[];
   findings: readonly Finding[];
 }
@@ -54,15 +69,46 @@ function windowsOn({ contacts = [] }: Point, { date, zone }: DayOf): Span[] {
   return spans.length > 0 ? spans : [{ from: 0, to: 0 }];
 }
 
-/** When the lab takes in all that the day brings; until the evening where there is no lab. */
-function intakeOf({ date, zone, lab }: DayOf, works: readonly StopWork[]): Span[] {
-  const noon = atWall(date, '12:00', zone);
-  const rules = new Set(works.flatMap(({ bottles }) => bottles.map(({ rule }) => rule)));
-  if (!lab || rules.size === 0) return [{ from: 0, to: atWall(date, usual.evening, zone) }];
-  const spans = [...rules].map((rule) => intakeOn(lab, noon, rule === 'bacteria'));
-  if (spans.some((span) => span === null)) return [];
-  const [from, to] = [Math.max(...spans.map((span) => span!.opens)), Math.min(...spans.map((span) => span!.closes))];
-  return from <= to ? [{ from, to }] : [];
+/** Hours in which the work at a point can be done: somebody lets one in, and by daylight where it is out of doors and that is wanted. */
+function hoursAt(point: Point, of: DayOf, { byDaylight }: DaySettings): Span[] {
+  const windows = windowsOn(point, of);
+  const light = byDaylight && point.building === undefined && point.position ? daylightOn(of.date, point.position, of.zone) : null;
+  if (!light) return windows;
+  if (windows.length === 0) return [light];
+  const both = inBoth(windows, [light]);
+  return both.length > 0 ? both : [{ from: 0, to: 0 }];
+}
+
+interface Place {
+  /** A point, where the day begins, or the lab. */
+  id: string;
+  position: Position | undefined;
+}
+
+const placeOf = (dropOff: string | undefined) => (dropOff === undefined ? labPlace : `${labPlace}: ${dropOff}`);
+
+/** A drive between two places (ms): as it is known, or by the straight line. */
+function drive(from: Place, to: Place, settings: DaySettings): number {
+  if (from.id === to.id) return 0;
+  const known = settings.drives?.find(({ ends }) => ends.includes(from.id) && ends.includes(to.id));
+  return known ? Math.round(known.lasts * 1000) : driveLasts(from.position, to.position, settings);
+}
+
+/** Whether two points stand in one room of one building. */
+const isOneRoom = (one: Point, other: Point) =>
+  one.id !== other.id &&
+  one.room !== undefined &&
+  (['room', 'floor', 'building', 'place'] as const).every((name) => one[name] === other[name]);
+
+/**
+ * Clocks of one protocol run together at the taps of one room (ms): whoever goes from one straight to the next waits once, so the
+ * work at the next begins so much before the work at the first ends.
+ */
+function sharedClocks(one: PlannedVisit, next: PlannedVisit): number {
+  const shared = protocolsFor(next.analyses, next.point).filter(({ id }) =>
+    protocolsFor(one.analyses, one.point).some((other) => other.id === id),
+  );
+  return shared.reduce((sum, protocol) => sum + clocksBefore(protocol), 0);
 }
 
 /** Wells that are known to be contaminated: at one visit it stands in the register is enough. */
@@ -86,7 +132,7 @@ export function buildDay(of: DayOf, settings: DaySettings): BuiltDay {
   const works = visits.map((visit) =>
     stopWork(
       visit,
-      bottlesAt(visit, of.code, of.table, {
+      bottlesAt(visit, labellingOf(of), of.table, {
         nth: nthVisit(visits, visit.id),
         extras: of.extras.filter((extra) => extra.visit === visit.id),
       }),
@@ -98,30 +144,64 @@ export function buildDay(of: DayOf, settings: DaySettings): BuiltDay {
     id: visit.id,
     name: visit.point.name,
     lasts: works[number]!.lasts,
-    windows: windowsOn(visit.point, of),
+    windows: hoursAt(visit.point, of, settings),
     bottles: works[number]!.bottles,
     after: before(visits, number),
   }));
   const home = settings.from ?? lab?.position;
+  const rules = [...new Set(works.flatMap(({ bottles }) => bottles.map(({ rule }) => rule)))];
+  const { position: end, ...door } = doorOn(of, rules, settings.at, home);
+  const midway = settings.midway && rules.length > 0 ? doorOn(of, rules, settings.midway.at, home) : null;
+  const after = visits.findIndex(({ id }) => id === settings.midway?.after);
   // Where nothing is brought to the lab the day ends where it began.
-  const isBrought = works.some(({ bottles }) => bottles.length > 0);
-  const places = [...visits.map(({ point }) => point.position), home, (isBrought ? lab?.position : undefined) ?? home];
-  const travel = places.map((from, row) => places.map((to, column) => (row === column ? 0 : driveLasts(from, to, settings))));
+  const places: Place[] = [
+    ...visits.map(({ point }) => ({ id: point.id, position: point.position })),
+    { id: startPlace, position: home },
+    { id: rules.length > 0 ? placeOf(settings.at) : startPlace, position: end },
+    ...(midway ? [{ id: placeOf(settings.midway?.at), position: midway.position }] : []),
+  ];
   const [opens, closes] = usual.noon;
   const lunch = settings.lunch ? { from: atWall(date, opens, zone), to: atWall(date, closes, zone), lasts: settings.lunch * 1000 } : null;
-  const findings = visits.flatMap(({ point }): Finding[] => [
-    ...(point.position
-      ? []
-      : [{ code: 'no-position', severity: 'question' as const, field: 'visits', data: { name: point.name, minutes: usual.unknownDrive } }]),
-    ...(point.outOfUse
-      ? [{ code: 'out-of-use', severity: 'stop' as const, field: 'visits', data: { name: point.name, reason: point.outOfUse.reason } }]
-      : []),
-  ]);
-  if (lab && !lab.position)
-    findings.push({ code: 'no-position', severity: 'question', field: 'lab', data: { name: lab.name, minutes: usual.unknownDrive } });
   return {
-    problem: { stops, travel, start: atWall(date, settings.start, zone), intake: intakeOf(of, works), lunch },
+    problem: {
+      ...door,
+      stops,
+      travel: places.map((from, row) =>
+        places.map((to, column) => {
+          const [one, next] = [visits[row], visits[column]];
+          return one && next && isOneRoom(one.point, next.point) ? -sharedClocks(one, next) : drive(from, to, settings);
+        }),
+      ),
+      start: atWall(date, settings.start, zone),
+      lunch,
+      midway: midway && after >= 0 ? { intake: midway.intake, reaches: midway.reaches, after } : undefined,
+    },
+    places: places.map(({ id }) => id),
     works,
-    findings,
+    findings: questionDayOf(of),
   };
+}
+
+/** What is odd about the visits of a day, whatever its order. */
+function questionDayOf({ visits, lab }: DayOf): Finding[] {
+  const unknown = (field: string, name: string): Finding => ({
+    code: 'no-position',
+    severity: 'question',
+    field,
+    data: { name, minutes: usual.unknownDrive },
+  });
+  return [
+    ...visits.flatMap(({ point }): Finding[] => [
+      ...(point.position ? [] : [unknown('visits', point.name)]),
+      ...(point.outOfUse
+        ? [{ code: 'out-of-use', severity: 'stop' as const, field: 'visits', data: { name: point.name, reason: point.outOfUse.reason } }]
+        : []),
+    ]),
+    ...questionFirstWater(visits),
+    ...questionLab(
+      lab,
+      visits.flatMap(({ analyses }) => analyses),
+    ),
+    ...(lab && !lab.position ? [unknown('lab', lab.name)] : []),
+  ];
 }

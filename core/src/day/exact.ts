@@ -17,7 +17,7 @@ interface Found {
 function weigh(problem: DayProblem, handOver: number): Found {
   const { stops, travel, start, lunch } = problem;
   const count = stops.length;
-  const earliest = stops.map((stop) => notBefore(stop, handOver));
+  const earliest = stops.map((stop) => notBefore(stop, problem, handOver));
   const before = stops.map(({ after }) => after.reduce((mask, one) => mask | (1 << one), 0));
   const sets = 1 << count;
   const width = count * 2;

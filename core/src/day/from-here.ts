@@ -1,6 +1,7 @@
 import type { DaySettings } from '../plan/index.ts';
 import { buildDay, type DayOf } from './build.ts';
 import { tryDay, type Fault } from './faults.ts';
+import { partOf, withCooler } from './legs.ts';
 import type { DayProblem } from './problem.ts';
 import { latestStart } from './timing.ts';
 
@@ -30,25 +31,16 @@ export function fromHere(of: DayOf, settings: DaySettings, { here, after, deadli
     const number = whole.stops.findIndex((stop) => stop.id === id);
     return number < 0 ? [] : [number];
   });
-  const places = [...numbers, whole.stops.length, whole.stops.length + 1];
   const oldest = Math.min(Infinity, ...deadlines);
-  const problem: DayProblem = {
-    stops: numbers.map((number) => {
-      const stop = whole.stops[number]!;
-      return { ...stop, after: stop.after.flatMap((before) => (numbers.includes(before) ? [numbers.indexOf(before)] : [])) };
-    }),
-    travel: places.map((row, from) => places.map((column, to) => (from === numbers.length && to === 0 ? 0 : whole.travel[row]![column]!))),
-    start: now,
-    intake: whole.intake.flatMap(({ from, to }) => (from <= oldest ? [{ from, to: Math.min(to, oldest) }] : [])),
-    lunch: whole.lunch && now <= whole.lunch.to ? whole.lunch : null,
-  };
+  const rest = partOf({ ...whole, start: now, lunch: whole.lunch && now <= whole.lunch.to ? whole.lunch : null }, numbers, true);
+  const problem = withCooler(rest, oldest);
   const order = numbers.map((_, place) => place);
   const latest = latestStart(problem, order);
   if (latest !== null) return { problem, latest, faults: [] };
   const { day, faults } = tryDay(problem, order);
   // The lab's door may be open all day: it is the cooler that cannot wait.
   const isCooler = (fault: Fault) =>
-    (fault.code === 'too-late' && fault.closes === oldest) || (fault.code === 'lab-shut' && whole.intake.length > 0);
+    (fault.code === 'too-late' && fault.closes === oldest) || (fault.code === 'lab-shut' && (rest.midway ?? rest).intake.length > 0);
   const told = faults.map((fault): Fault => (isCooler(fault) ? { code: 'cooler-late', arrives: day.arrives, by: oldest } : fault));
   return { problem, latest, faults: told };
 }

@@ -8,6 +8,7 @@ export * from './remedies.ts';
 export * from './propose.ts';
 export * from './from-here.ts';
 export * from './instead.ts';
+export { dropOffOf } from './doors.ts';
 export * from './calendar.ts';
 export * from './words.ts';
 export { mostExact } from './exact.ts';

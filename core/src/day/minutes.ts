@@ -1,6 +1,6 @@
 import { cardAt, type BottleTable } from '../bottles/index.ts';
 import { holdingOf } from '../custody/index.ts';
-import type { PlannedBottle, PlannedVisit } from '../plan/index.ts';
+import { firstWaterAt, type PlannedBottle, type PlannedVisit } from '../plan/index.ts';
 import { casingVolume } from '../purge/index.ts';
 import type { Lab, Point } from '../registers/index.ts';
 import { protocolsFor, type Protocol } from '../tap/index.ts';
@@ -40,6 +40,12 @@ function purgeLasts(point: Point, depth: number | null): number {
   if (column <= 0) return minutes(usual.purge);
   const litres = casingVolume({ insideDiameter, column }).value * 1000;
   return Math.max(minutes(usual.leastPurge), minutes((usual.volumes * litres) / usual.litresPerMinute));
+}
+
+/** The clocks of a protocol up to its bottle, in ms. */
+export function clocksBefore({ steps }: Protocol): number {
+  const fill = steps.findIndex(({ act }) => act.type === 'fill');
+  return steps.slice(0, fill < 0 ? steps.length : fill).reduce((time, { act }) => time + (act.type === 'clock' ? act.least * 1000 : 0), 0);
 }
 
 /** What a protocol takes (ms) up to the bottle and after it: its clocks, and a little for every other step. */
@@ -90,12 +96,18 @@ export function stopWork(
   if (point.type === 'well') spend('level', minutes(usual.level));
   if (point.type === 'well' && visit.analyses.length > 0) spend('purge', purgeLasts(point, depth));
   const left = new Set(bottles);
+  const take = (some: readonly PlannedBottle[]) => {
+    for (const bottle of some) left.delete(bottle);
+    fill(some);
+  };
+  // The first water before anything runs.
+  const first = firstWaterAt(visit).flatMap(({ analysis }) => table.analyses[analysis]?.bottles ?? []);
+  take(bottles.filter(({ rule }) => first.includes(rule)));
   for (const protocol of protocolsFor(visit.analyses, point)) {
     const { before, after } = runLasts(protocol);
     spend('protocol', before, protocol.title);
     const own = bottles.filter((bottle) => left.has(bottle) && table.analyses[protocol.analysis]?.bottles.includes(bottle.rule));
-    for (const bottle of own) left.delete(bottle);
-    fill(own);
+    take(own);
     spend('protocol', after, protocol.title);
   }
   fill([...left]);

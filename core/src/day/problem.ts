@@ -31,16 +31,31 @@ export interface Lunch extends Span {
   lasts: number;
 }
 
-/** A day's drive: from a place, to stops in an order that is sought, to the lab's door. All times in ms. */
-export interface DayProblem {
+/** A door at which bottles are handed over. */
+export interface Door {
+  /** When bottles are taken in; with no lab, any time up to the end of the day. */
+  intake: readonly Span[];
+  /** When what is left there is at the lab, whenever it was left (ms); where it is left out, the door is the lab's own. */
+  reaches?: number | undefined;
+}
+
+/** The cooler is emptied on the way, after a stop, and the day goes on from there. */
+export interface Midway extends Door {
+  after: number;
+}
+
+/** Handing over on the way takes so long (ms). Common practice. */
+export const givingLasts = 10 * 60_000;
+
+/** A day's drive: from a place, to stops in an order that is sought, to the door where it ends. All times in ms. */
+export interface DayProblem extends Door {
   stops: readonly DayStop[];
-  /** From row to column: the stops, then the place where the day begins, then the lab, or where the day ends without one. */
+  /** From row to column: the stops, then the place where the day begins, then the door where it ends, then the one on the way. */
   travel: readonly (readonly number[])[];
   /** Nobody sets out before. */
   start: number;
-  /** When the lab takes in what is brought; with no lab, any time up to the end of the day. */
-  intake: readonly Span[];
   lunch: Lunch | null;
+  midway?: Midway | undefined;
 }
 
 /** The moment from `from` on at which all of a stop's work fits into one of its windows; Infinity where there is none. */
@@ -62,8 +77,9 @@ export function takenInAt(intake: readonly Span[], from: number): number {
 }
 
 /** What is filled before this moment is too old when it is handed over at another: the work may not begin earlier. */
-export function notBefore({ bottles }: DayStop, handOver: number): number {
-  return bottles.reduce((latest, { filledAfter, keeps }) => Math.max(latest, handOver - keeps - filledAfter), -Infinity);
+export function notBefore({ bottles }: DayStop, { reaches }: Door, handOver: number): number {
+  const aged = reaches ?? handOver;
+  return bottles.reduce((latest, { filledAfter, keeps }) => Math.max(latest, aged - keeps - filledAfter), -Infinity);
 }
 
 /** When the pause begins for somebody who is free from a moment on; Infinity where it is too late for it. */

@@ -1,20 +1,15 @@
-import type { Finding } from '../findings/index.ts';
 import type { DaySettings } from '../plan/index.ts';
 import type { Lab } from '../registers/index.ts';
-import { buildDay, type DayOf } from './build.ts';
+import { buildDay, type BuiltDay, type DayOf } from './build.ts';
+import { solveMidway } from './midway.ts';
 import { slackOf, tryDay, type Fault } from './faults.ts';
-import type { StopWork } from './minutes.ts';
-import type { DayProblem } from './problem.ts';
 import { remediesFor, type Remedy } from './remedies.ts';
 import { nearestOrder } from './search.ts';
 import { solveDay } from './solve.ts';
 import { latestHere, latestStart, type TimedDay } from './timing.ts';
 
 /** A day in an order, with all that is told of it. Moments in ms; where it cannot be done there are no latest ones. */
-export interface DayTold {
-  problem: DayProblem;
-  works: readonly StopWork[];
-  findings: readonly Finding[];
+export interface DayTold extends BuiltDay {
   day: TimedDay;
   faults: readonly Fault[];
   /** The latest moment to set out, and to begin at each stop in the order of the day. */
@@ -34,15 +29,12 @@ export interface Proposal extends DayTold {
   remedies: readonly Remedy[];
 }
 
-function tell(of: DayOf, settings: DaySettings, choose: (problem: DayProblem) => readonly number[]): DayTold {
-  const { problem, works, findings } = buildDay(of, settings);
-  const order = choose(problem);
+function tell(built: BuiltDay, order: readonly number[]): DayTold {
+  const { problem } = built;
   const { day, faults } = tryDay(problem, order);
   const isDone = faults.length === 0;
   return {
-    problem,
-    works,
-    findings,
+    ...built,
     day,
     faults,
     latestStart: isDone ? latestStart(problem, order) : null,
@@ -54,19 +46,36 @@ function tell(of: DayOf, settings: DaySettings, choose: (problem: DayProblem) =>
 /** A day in the order that a person gives it, by the ids of its visits; those that it does not name come last. */
 export function tellDay(of: DayOf, settings: DaySettings, order: readonly string[]): DayTold {
   const place = new Map(order.map((id, index) => [id, index]));
-  return tell(of, settings, ({ stops }) =>
-    stops.map((_, number) => number).sort((a, b) => (place.get(stops[a]!.id) ?? Infinity) - (place.get(stops[b]!.id) ?? Infinity) || a - b),
+  const built = buildDay(of, settings);
+  const { stops } = built.problem;
+  const at = (number: number) => place.get(stops[number]!.id) ?? Infinity;
+  return tell(
+    built,
+    stops.map((_, number) => number).sort((a, b) => at(a) - at(b) || a - b),
   );
 }
 
 /** The best order of a day; where none can be done the one that comes nearest, with what would help. */
 export function proposeDay(of: DayOf, settings: DaySettings, labs: readonly Lab[]): Proposal {
-  const solved = solveDay(buildDay(of, settings).problem);
-  const told = tell(of, settings, (problem) => solved?.day.order ?? nearestOrder(problem));
+  const built = buildDay(of, settings);
+  if (built.problem.midway) return proposeBroken(of, settings, labs, built);
+  const solved = solveDay(built.problem);
   return {
-    ...told,
+    ...tell(built, solved?.day.order ?? nearestOrder(built.problem)),
     isBest: solved?.isBest ?? false,
     bound: solved?.bound ?? null,
+    remedies: solved ? [] : remediesFor(of, settings, labs),
+  };
+}
+
+/** The same where the cooler is emptied on the way: after which stop is sought as well, so nothing is proven of it. */
+function proposeBroken(of: DayOf, settings: DaySettings, labs: readonly Lab[], built: BuiltDay): Proposal {
+  const solved = solveMidway(built.problem);
+  const problem = { ...built.problem, midway: solved ? { ...built.problem.midway!, after: solved.after } : built.problem.midway };
+  return {
+    ...tell({ ...built, problem }, solved?.day.order ?? nearestOrder(problem)),
+    isBest: false,
+    bound: null,
     remedies: solved ? [] : remediesFor(of, settings, labs),
   };
 }

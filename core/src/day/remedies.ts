@@ -2,15 +2,43 @@ import type { DaySettings } from '../plan/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { dateAfter } from '../time/index.ts';
 import { buildDay, type DayOf } from './build.ts';
+import { solveMidway } from './midway.ts';
+import { nearestOrder } from './search.ts';
 import { solveDay } from './solve.ts';
 
-/** What would make a day possible that is not; each was tried, and can be done. `handOver` in ms. */
+/** What would make a day possible that is not; each was tried, and can be done. `handOver` in ms; `place` is where the lab has bottles left, its own door where there is none. */
 export type Remedy =
   | { code: 'start-earlier'; start: string; handOver: number }
   | { code: 'no-lunch'; handOver: number }
+  | { code: 'drop-off'; place: string; handOver: number; reaches: number }
+  | { code: 'midway'; place?: string; after: string; name: string; handOver: number }
   | { code: 'other-lab'; lab: string; name: string; handOver: number }
   | { code: 'leave-out'; visit: string; name: string; handOver: number }
+  | { code: 'split'; visits: readonly string[]; names: readonly string[]; date: string; handOver: number }
   | { code: 'other-day'; date: string; handOver: number };
+
+/** Settings by which a remedy is taken; as they were where it is another lab, day or plan that helps. */
+export function afterRemedy(settings: DaySettings, remedy: Remedy): DaySettings {
+  const { at: _, midway: __, ...direct } = settings;
+  switch (remedy.code) {
+    case 'start-earlier':
+      return { ...settings, start: remedy.start };
+    case 'no-lunch': {
+      const { lunch: ___, ...without } = settings;
+      return without;
+    }
+    case 'drop-off':
+      return { ...direct, at: remedy.place };
+    case 'midway':
+      return { ...direct, midway: { after: remedy.after, ...(remedy.place === undefined ? {} : { at: remedy.place }) } };
+    default:
+      return settings;
+  }
+}
+
+/** Whether it is taken by the settings of the day alone. */
+export const isTakenHere = ({ code }: Remedy): boolean =>
+  code === 'start-earlier' || code === 'no-lunch' || code === 'drop-off' || code === 'midway';
 
 /** Nobody is sent out before. */
 const earliest = 5 * 60;
@@ -20,7 +48,11 @@ const [step, daysAhead] = [15, 10];
 const minutesOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
 const timeOf = (minutes: number) => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
-const handedOver = (of: DayOf, settings: DaySettings): number | null => solveDay(buildDay(of, settings).problem)?.day.handOver ?? null;
+/** When a day can be handed over, or null. */
+function handedOver(of: DayOf, settings: DaySettings): number | null {
+  const { problem } = buildDay(of, settings);
+  return (problem.midway ? solveMidway(problem)?.day : solveDay(problem)?.day)?.handOver ?? null;
+}
 
 /** What would help a day that cannot be done, the least change first. Each way is solved before it is offered. */
 export function remediesFor(of: DayOf, settings: DaySettings, labs: readonly Lab[]): Remedy[] {
@@ -37,20 +69,65 @@ export function remediesFor(of: DayOf, settings: DaySettings, labs: readonly Lab
     const { lunch: _, ...without } = settings;
     offer(handedOver(of, without), (handOver) => ({ code: 'no-lunch', handOver }));
   }
+  found.push(...otherDoors(of, settings));
   const inOrder = [...labs].sort((a, b) => rank(of.lab, a) - rank(of.lab, b));
   for (const lab of inOrder)
     if (lab.id !== of.lab?.id)
       offer(handedOver({ ...of, lab }, settings), (handOver) => ({ code: 'other-lab', lab: lab.id, name: lab.name, handOver }));
+  const before = found.length;
   for (const { id, point } of of.visits) {
     const visits = of.visits.filter((visit) => visit.id !== id);
     if (visits.length > 0)
       offer(handedOver({ ...of, visits }, settings), (handOver) => ({ code: 'leave-out', visit: id, name: point.name, handOver }));
   }
+  // Where a point less is not enough, the day is cut in two.
+  const split = found.length === before ? splitOf(of, settings) : null;
+  if (split) found.push(split);
   for (let ahead = 1; ahead <= daysAhead; ahead += 1) {
     const date = dateAfter(of.date, ahead);
     if (offer(handedOver({ ...of, date }, settings), (handOver) => ({ code: 'other-day', date, handOver }))) break;
   }
   return found;
+}
+
+/** The places where bottles are left for the lab: for the whole day, or for what was filled up to a stop. */
+function otherDoors(of: DayOf, settings: DaySettings): Remedy[] {
+  const { at: _, midway: __, ...direct } = settings;
+  const places = of.lab?.dropOffs.map(({ name }) => name) ?? [];
+  const left = places.flatMap((place): Remedy[] => {
+    if (place === settings.at) return [];
+    const { problem } = buildDay(of, { ...direct, at: place });
+    const handOver = solveDay(problem)?.day.handOver;
+    return handOver === undefined ? [] : [{ code: 'drop-off', place, handOver, reaches: problem.reaches ?? handOver }];
+  });
+  const first = of.visits[0]?.id;
+  if (first === undefined || of.visits.length < 2) return left;
+  const broken = [undefined, ...places].flatMap((place): Remedy[] => {
+    const midway = { after: first, ...(place === undefined ? {} : { at: place }) };
+    const { problem } = buildDay(of, { ...direct, midway });
+    const solved = problem.midway ? solveMidway(problem) : null;
+    if (!solved) return [];
+    const { id, name } = problem.stops[solved.after]!;
+    return [{ code: 'midway', after: id, name, handOver: solved.day.handOver, ...(place === undefined ? {} : { place }) }];
+  });
+  return [...left, ...broken];
+}
+
+/** As many stops as one day can hold, and the next day that holds the rest; null where none was found. */
+function splitOf(of: DayOf, settings: DaySettings): Remedy | null {
+  const order = nearestOrder(buildDay(of, settings).problem).map((stop) => of.visits[stop]!);
+  for (let count = order.length - 2; count > 0; count -= 1) {
+    const [today, rest] = [order.slice(0, count), order.slice(count)];
+    const handOver = handedOver({ ...of, visits: today }, settings);
+    if (handOver === null) continue;
+    for (let ahead = 1; ahead <= daysAhead; ahead += 1) {
+      const date = dateAfter(of.date, ahead);
+      if (handedOver({ ...of, visits: rest, date }, settings) === null) continue;
+      return { code: 'split', visits: rest.map(({ id }) => id), names: rest.map(({ point }) => point.name), date, handOver };
+    }
+    return null;
+  }
+  return null;
 }
 
 const rank = (lab: Lab | null, other: Lab) => {

@@ -121,7 +121,7 @@ function insertAll(problem: DayProblem, earliest: readonly number[]): number[] {
 
 /** A good order if it is handed over at a moment: insertion, local search, and shakes out of local bests. */
 function seek(problem: DayProblem, handOver: number, from: readonly number[] | null, purse: Purse): { order: number[]; cost: Cost } {
-  const earliest = problem.stops.map((stop) => notBefore(stop, handOver));
+  const earliest = problem.stops.map((stop) => notBefore(stop, problem, handOver));
   const throwDice = dice(problem.stops.length + 7);
   let best = settle(problem, from ?? insertAll(problem, earliest), earliest, purse);
   let last = best;

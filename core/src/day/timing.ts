@@ -1,3 +1,4 @@
+import { fromMidway, legsOf, partOf, untilMidway, withCooler } from './legs.ts';
 import { beginAt, leastHandOver, notBefore, pauseAt, type DayProblem } from './problem.ts';
 
 /** A stop in its time: arrived, begun, done (ms). */
@@ -15,28 +16,25 @@ export interface TimedDay {
   stops: readonly TimedStop[];
   /** When the pause begins, and after how many stops; null without one. */
   lunch: { begins: number; ends: number; after: number } | null;
-  /** At the lab's door, and handed over. */
+  /** Handed over on the way, after how many stops; null where the day is not broken so. */
+  midway: { arrives: number; handOver: number; after: number } | null;
+  /** At the door where the day ends, and handed over. */
   arrives: number;
   handOver: number;
 }
 
-type Walked = Omit<TimedDay, 'handOver' | 'order' | 'leaves'>;
+type Walked = Pick<TimedDay, 'stops' | 'lunch' | 'arrives'>;
 
 /** Goes through an order with the pause after a given stop, or none; null where somebody is not let in. */
-function walk(
-  { stops, travel, lunch }: DayProblem,
-  order: readonly number[],
-  leaves: number,
-  handOver: number,
-  pauseAfter: number | null,
-): Walked | null {
+function walk(problem: DayProblem, order: readonly number[], leaves: number, handOver: number, pauseAfter: number | null): Walked | null {
+  const { stops, travel, lunch } = problem;
   const timed: TimedStop[] = [];
   let [here, time] = [stops.length, leaves];
   let pause: TimedDay['lunch'] = null;
   for (const [place, number] of order.entries()) {
     const stop = stops[number]!;
     const arrives = time + travel[here]![number]!;
-    const begins = beginAt(stop, Math.max(arrives, notBefore(stop, handOver)));
+    const begins = beginAt(stop, Math.max(arrives, notBefore(stop, problem, handOver)));
     if (begins === Infinity) return null;
     time = begins + stop.lasts;
     timed.push({ stop: number, arrives, begins, ends: time });
@@ -64,11 +62,36 @@ function walkBest(problem: DayProblem, order: readonly number[], leaves: number,
   return best;
 }
 
-/** An order in its time, handed over as early as may be; null where it cannot be done so. */
+/** Two legs of a day as one. */
+export function joined(morning: TimedDay, rest: TimedDay): TimedDay {
+  const stops = morning.stops.length;
+  const later = rest.lunch && { ...rest.lunch, after: rest.lunch.after + stops };
+  return {
+    order: [...morning.order, ...rest.order],
+    leaves: morning.leaves,
+    stops: [...morning.stops, ...rest.stops],
+    lunch: morning.lunch ?? later,
+    midway: { arrives: morning.arrives, handOver: morning.handOver, after: stops },
+    arrives: rest.arrives,
+    handOver: rest.handOver,
+  };
+}
+
+/** An order in its time, each door reached as early as may be; null where it cannot be done so. */
 export function timeDay(problem: DayProblem, order: readonly number[], leaves = problem.start): TimedDay | null {
+  if (!problem.midway) return timeLeg(problem, order, leaves);
+  const [before, after] = legsOf(problem, order);
+  const morning = timeLeg(untilMidway(problem), before, leaves);
+  if (!morning) return null;
+  const second = fromMidway(problem, morning.handOver, morning.lunch !== null);
+  const rest = timeLeg(second, after, second.start);
+  return rest && joined(morning, rest);
+}
+
+function timeLeg(problem: DayProblem, order: readonly number[], leaves: number): TimedDay | null {
   const handOver = leastHandOver(problem.intake, (moment) => walkBest(problem, order, leaves, moment)?.arrives ?? Infinity);
   if (handOver === Infinity) return null;
-  return { order, leaves, ...walkBest(problem, order, leaves, handOver)!, handOver };
+  return { order, leaves, midway: null, ...walkBest(problem, order, leaves, handOver)!, handOver };
 }
 
 /** Latest times are told to the minute (ms), and sought in coarser steps first: a span shorter than that is not found, which errs early. */
@@ -102,28 +125,21 @@ export function latestStart(problem: DayProblem, order: readonly number[]): numb
  * at once: later, something of the day is lost. In the order of the day.
  */
 export function latestHere(problem: DayProblem, day: TimedDay): number[] {
-  const { stops, travel } = problem;
-  return day.stops.map(({ begins, stop }, place) => {
-    const rest = day.order.slice(place + 1);
+  return day.stops.map(({ begins }, place) => {
+    const isAfterMidway = day.midway !== null && day.midway.after <= place;
+    // What was filled since the cooler was empty must still be taken in.
     const filled = day.stops
-      .slice(0, place)
-      .flatMap((one) => stops[one.stop]!.bottles.map((bottle) => one.begins + bottle.filledAfter + bottle.keeps));
-    const oldest = Math.min(Infinity, ...filled);
+      .slice(isAfterMidway ? day.midway!.after : 0, place)
+      .flatMap((one) => problem.stops[one.stop]!.bottles.map((bottle) => one.begins + bottle.filledAfter + bottle.keeps));
     const hadLunch = day.lunch !== null && day.lunch.after <= place;
-    const numbered = [stop, ...rest];
-    const left: DayProblem = {
+    const ahead: DayProblem = {
       ...problem,
-      // What is filled already must still be taken in.
-      intake: problem.intake.flatMap(({ from, to }) => (from <= oldest ? [{ from, to: Math.min(to, oldest) }] : [])),
-      stops: numbered.map((number) => ({ ...stops[number]!, after: [] })),
-      travel: [...numbered, stops.length, stops.length + 1].map((row) =>
-        [...numbered, stops.length, stops.length + 1].map((column) =>
-          row === stops.length && column === stop ? 0 : travel[row]![column]!,
-        ),
-      ),
+      stops: problem.stops.map((stop) => ({ ...stop, after: [] })),
       lunch: hadLunch ? null : problem.lunch,
+      midway: isAfterMidway ? undefined : problem.midway,
     };
-    const order = numbered.map((_, index) => index);
+    const left = withCooler(partOf(ahead, day.order.slice(place), true), Math.min(Infinity, ...filled));
+    const order = left.stops.map((_, index) => index);
     const does = (moment: number) => {
       const timed = timeDay(left, order, moment);
       return timed !== null && timed.stops[0]!.begins === moment;

@@ -45,6 +45,12 @@ export function sayFault(fault: Fault, { stops }: DayProblem, zone: string): str
   }
 }
 
+/** A moment by the clock, with its day where that is another than that of a moment before. */
+function sayMoment(moment: number, before: number, zone: string): string {
+  const { date, time } = wallTime(moment, zone);
+  return date === wallTime(before, zone).date ? time : `${time} on ${showDate(date)}`;
+}
+
 /** What would help, in the imperative. */
 export function sayRemedy(remedy: Remedy, zone: string): string {
   const done = `at the lab ${wallTime(remedy.handOver, zone).time}`;
@@ -53,6 +59,12 @@ export function sayRemedy(remedy: Remedy, zone: string): string {
       return `Set out at ${remedy.start}: ${done}`;
     case 'no-lunch':
       return `Go without the pause: ${done}`;
+    case 'drop-off':
+      return `Leave it at ${remedy.place}: there ${wallTime(remedy.handOver, zone).time}, at the lab ${sayMoment(remedy.reaches, remedy.handOver, zone)}`;
+    case 'midway':
+      return `Hand over on the way, after ${remedy.name}, ${remedy.place === undefined ? 'at the lab' : `at ${remedy.place}`}: the rest ${done}`;
+    case 'split':
+      return `Go to ${remedy.names.join(' and ')} on ${showDate(remedy.date)}: today ${done}`;
     case 'other-lab':
       return `Take it to ${remedy.name}: there ${wallTime(remedy.handOver, zone).time}`;
     case 'leave-out':

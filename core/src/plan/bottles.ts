@@ -1,4 +1,5 @@
 import { cardOf, purpose, rulesFor, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
+import { byPattern, usualPattern, type Lab } from '../registers/index.ts';
 import type { PlannedVisit } from './entries.ts';
 import type { PlannedExtra } from './plan.ts';
 
@@ -14,9 +15,31 @@ export interface PlannedBottle {
   set: string;
 }
 
-/** The label's identifier: round, point and bottle letter, such as `261123A-MW3-N`; `261123A-MW3.2-N` at the second visit of a point. */
-export function bottleId(roundCode: string, pointCode: string, letter: string, nth = 1): string {
-  return `${roundCode}-${pointCode}${nth > 1 ? `.${nth}` : ''}-${letter}`;
+/** What of a round stands in its identifiers. */
+export interface Labelling {
+  /** The round's own code. */
+  code: string;
+  /** Its day, as `2026-11-23`. */
+  date: string;
+  /** How the lab wants them; the usual way where it is left out. */
+  pattern?: string | undefined;
+}
+
+/** How a round's bottles are labelled. */
+export const labellingOf = ({ code, date, lab }: { code: string; date: string; lab: Pick<Lab, 'labels'> | null }): Labelling => ({
+  code,
+  date,
+  pattern: lab?.labels,
+});
+
+/** The label's identifier, such as `261123A-MW3-N`; `261123A-MW3.2-N` at the second visit of a point. */
+export function bottleId({ code, date, pattern = usualPattern }: Labelling, point: string, bottle: string, nth = 1): string {
+  return byPattern(pattern, {
+    round: code,
+    point: `${point}${nth > 1 ? `.${nth}` : ''}`,
+    bottle,
+    date: date.slice(2).replaceAll('-', ''),
+  });
 }
 
 /** Bottles that make one sample together are told apart by a letter: `…-VA`, `…-VB`, `…-VC`. */
@@ -34,7 +57,7 @@ export function nthVisit(visits: readonly PlannedVisit[], id: string): number {
  */
 export function bottlesAt(
   visit: PlannedVisit,
-  roundCode: string,
+  labelling: Labelling,
   table: BottleTable,
   { nth = 1, extras = [] }: { nth?: number; extras?: readonly Pick<PlannedExtra, 'analysis' | 'purpose'>[] } = {},
 ): PlannedBottle[] {
@@ -43,7 +66,7 @@ export function bottlesAt(
     const { mark, supply, isSingle } = purpose(id);
     const { letter, copies = 1 } = cardOf(table, rule);
     const label = (added: string, part = '') =>
-      bottleId(roundCode, visit.point.code, letter + part + (added === '' ? '' : `-${added}`), nth);
+      bottleId(labelling, visit.point.code, letter + part + (added === '' ? '' : `-${added}`), nth);
     const set = label(mark);
     const one = { visit: visit.id, rule, purpose: id, supply: supply && label(supply), set };
     if (copies === 1 || isSingle) return [{ ...one, id: set }];

@@ -3,7 +3,7 @@ import { AnalysisId, extraPurposes } from '../bottles/index.ts';
 import { entryKind, Id } from '../book/index.ts';
 import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
-import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, Point, Position } from '../registers/index.ts';
+import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, labFromSecond, Point, SecondLab } from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
@@ -57,6 +57,8 @@ const visitFromFirst = (visit: z.infer<typeof FirstVisit>): PlannedVisit => ({ .
 const withOneSet = planOf(FirstVisit, FirstLab, z.object({ ...editions, limits: EditionRef }));
 /** Then points and labs had no place on the map yet. */
 const withoutPlaces = planOf(FirstVisit, FirstLab, RoundEditions);
+/** Then labs had no cut-offs but for bacteria; what came to a point since may be left out. */
+const withoutCutOffs = planOf(PlannedVisit, SecondLab, RoundEditions);
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
@@ -75,11 +77,15 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', planOf(P
     },
     {
       payload: withoutPlaces,
-      upgrade: (before: z.infer<typeof withoutPlaces>) => ({
+      upgrade: (before: z.infer<typeof withoutPlaces>): z.infer<typeof withoutCutOffs> => ({
         ...before,
         lab: before.lab && labFromFirst(before.lab),
         visits: before.visits.map(visitFromFirst),
       }),
+    },
+    {
+      payload: withoutCutOffs,
+      upgrade: (before: z.infer<typeof withoutCutOffs>) => ({ ...before, lab: before.lab && labFromSecond(before.lab) }),
     },
   ],
 });
@@ -89,7 +95,10 @@ export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, 
   stands: 'in-book',
   by: field,
   correction: 'strike',
-  earlier: [{ payload: FirstVisit, upgrade: visitFromFirst }],
+  earlier: [
+    { payload: FirstVisit, upgrade: visitFromFirst },
+    { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
+  ],
 });
 
 const change = z.object({ analysis: AnalysisId });
@@ -111,50 +120,6 @@ export const bottlesPacked = entryKind(
   'Bottles packed',
   z.object({
     bottles: z.array(z.string().min(1).max(60)).max(2000).min(1, { error: 'There is no bottle to pack.' }),
-  }),
-  { stands: 'in-book', by: field, correction: 'strike' },
-);
-
-/** How the day of a round is driven. */
-export const DaySettings = z.object({
-  start: z
-    .string()
-    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 08:00.' })
-    .meta({ title: 'Set out not before' }),
-  /** Where the day begins; at the lab's door where it is left out. */
-  from: Position.optional(),
-  /** On the roads of the region, in m/s. */
-  speed: z
-    .number()
-    .min(1.3, { error: 'Slower than on foot.' })
-    .max(40, { error: 'Faster than any van.' })
-    .meta({ title: 'Usual speed', units: ['km/h', 'mph'] }),
-  /** How much longer the road is than the straight line. */
-  roadFactor: z
-    .number()
-    .min(1, { error: 'A road is never shorter than the straight line.' })
-    .max(4)
-    .meta({ title: 'Road, times the straight line', units: ['1'] }),
-  /** A pause at noon, in s. */
-  lunch: z
-    .number()
-    .min(0, { error: 'Cannot be negative.' })
-    .max(7200, { error: 'Cannot be more than two hours.' })
-    .meta({ title: 'Pause at noon', units: ['min'] })
-    .optional(),
-});
-export type DaySettings = z.infer<typeof DaySettings>;
-
-/** The visits of a round in the order in which the day goes to them. */
-export const dayPlanned = entryKind(
-  'day-planned',
-  'Order of the day',
-  DaySettings.extend({
-    order: z
-      .array(Id)
-      .min(1)
-      .max(200)
-      .refine((order) => new Set(order).size === order.length, { error: 'A visit stands there twice.' }),
   }),
   { stands: 'in-book', by: field, correction: 'strike' },
 );

@@ -1,9 +1,12 @@
 export * from './entries.ts';
+export * from './day-settings.ts';
 export * from './plan.ts';
 export * from './bottles.ts';
 export * from './kit.ts';
 export * from './proposals.ts';
 export * from './suggest.ts';
+export * from './first-water.ts';
+export { questionLab } from './lab.ts';
 export * from './labels.ts';
 export * from './code.ts';
 export * from './words.ts';

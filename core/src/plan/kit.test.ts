@@ -5,10 +5,11 @@ import type { Point } from '../registers/index.ts';
 import { bottlesAt, countBottles, loads, missingExtras, suggest, type PlannedVisit } from './index.ts';
 
 const table = bottleTables.newest[0]!;
+const round = { code: 'R', date: '2026-11-23' };
 let last = 100;
 const visit = (point: Point, ...analyses: AnalysisId[]): PlannedVisit => ({ id: idOf((last += 1)), point, analyses });
 const labels = (one: PlannedVisit, extras: Parameters<typeof missingExtras>[2] = []) =>
-  bottlesAt(one, 'R', table, { extras }).map(({ id }) => id);
+  bottlesAt(one, round, table, { extras }).map(({ id }) => id);
 
 describe('bottles of a sample', () => {
   it('are as many as the method takes, told apart by a letter', () => {
@@ -18,7 +19,7 @@ describe('bottles of a sample', () => {
 
   it('have a blank of two bottles for PFAS, and trip blanks as many as the sample', () => {
     const pfas = visit(tapPoint, 'pfas533');
-    const [blank] = bottlesAt(pfas, 'R', table, { extras: [{ analysis: 'pfas533', purpose: 'field-blank' }] });
+    const [blank] = bottlesAt(pfas, round, table, { extras: [{ analysis: 'pfas533', purpose: 'field-blank' }] });
     expect([blank!.supply, blank!.id]).toEqual(['R-MH1-PA-FS', 'R-MH1-PA-FR']);
     const volatile = visit(tapPoint, 'volatiles');
     expect(labels(volatile, [{ visit: volatile.id, analysis: 'volatiles', purpose: 'trip-blank' }]).slice(0, 3)).toEqual([
@@ -31,7 +32,7 @@ describe('bottles of a sample', () => {
   it('never share a label, whatever is asked for', () => {
     const all = visit(wellPoint, ...analysisIds);
     const extras = analysisIds.flatMap((analysis) => extraPurposes.map((purpose) => ({ visit: all.id, analysis, purpose })));
-    const found = bottlesAt(all, 'R', table, { extras }).flatMap(({ id, supply }) => (supply ? [id, supply] : [id]));
+    const found = bottlesAt(all, round, table, { extras }).flatMap(({ id, supply }) => (supply ? [id, supply] : [id]));
     // The spare of a label is the label with a number: no label may be one.
     expect(new Set(found).size).toBe(found.length);
     for (const id of found) expect(id).not.toMatch(/[A-Z]\d+$/);
@@ -82,7 +83,7 @@ describe('the load', () => {
     const visits = [visit(tapPoint, 'legionella', 'coliforms'), visit(wellPoint, 'metals', 'pfas533')];
     const counts = countBottles(
       table,
-      visits.flatMap((one) => bottlesAt(one, 'R', table)),
+      visits.flatMap((one) => bottlesAt(one, round, table)),
     );
     const found = Object.fromEntries(loads(table, counts).map((one) => [one.temperature, one]));
     expect(found['cool']).toMatchObject({ bottles: 1, realIceOnly: false });

@@ -25,7 +25,7 @@ describe('a plan', () => {
   });
 
   it('labels bottles by round, point and letter', () => {
-    expect(bottleId('261123A', 'MW3', 'N')).toBe('261123A-MW3-N');
+    expect(bottleId({ code: '261123A', date: '2026-11-23' }, 'MW3', 'N')).toBe('261123A-MW3-N');
     const labels = fold(new Script().plan().entries)!.bottles.map((bottle) => bottle.id);
     expect(new Set(labels).size).toBe(labels.length);
   });

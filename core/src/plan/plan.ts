@@ -7,16 +7,15 @@ import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
-  dayPlanned,
   extraPlanned,
   judgedAnew,
   roundGivenUp,
   roundPlanned,
   visitAdded,
-  type DaySettings,
   type PlannedVisit,
   type RoundEditions,
 } from './entries.ts';
+import { dayPlanned, type DaySettings } from './day-settings.ts';
 
 export type Plan = z.infer<typeof roundPlanned.payload>;
 

@@ -7,13 +7,13 @@ import {
   analysisAdded,
   analysisRemoved,
   bottlesPacked,
-  dayPlanned,
   extraPlanned,
   judgedAnew,
   roundGivenUp,
   roundPlanned,
   visitAdded,
 } from './entries.ts';
+import { dayPlanned } from './day-settings.ts';
 
 export const planWords: Words = {
   'no-plan': 'There is no such round.',
@@ -30,8 +30,22 @@ export const planWords: Words = {
 
 export const planFindings: FindingWords = {
   'day-past': [({ date }) => `${showDate(String(date))} is past.`, 'Is that the day?'],
+  'first-water-twice': [
+    ({ name, first, second }) =>
+      `${name}: ${analysisNamed(first)} and ${analysisNamed(second)} both want the first water, of which there is one.`,
+    'Plan one of them for another day.',
+  ],
+  'first-water-gone': [
+    ({ name, first, hours }) =>
+      `${name}: ${analysisNamed(first)} wants a tap that nobody used for ${hours} h, and an earlier visit uses it.`,
+    'Take it at the first visit.',
+  ],
+  'lab-takes-not': [({ lab, analysis }) => `${lab} does not take ${analysisNamed(analysis)}.`, 'Choose another lab for it, or ask.'],
+  'lab-never-opens': [({ lab }) => `${lab} has no intake hours: nobody takes these bottles in.`, 'Enter its hours in the register.'],
   'day-far': [({ date, days }) => `${showDate(String(date))} is ${days} days ahead.`, 'Is that the day?'],
 };
+
+const analysisNamed = (id: unknown) => analysisName(bottleTables.newest[0]!, id as AnalysisId);
 
 const names = (ids: readonly AnalysisId[], edition?: string) => {
   const table = (edition && bottleTables.find(edition)) || bottleTables.newest[0]!;

@@ -3,6 +3,7 @@ export * from './contact.ts';
 export * from './point.ts';
 export * from './people.ts';
 export * from './device.ts';
+export * from './label-pattern.ts';
 export * from './lab.ts';
 export * from './gear.ts';
 export * from './things.ts';

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
+import { AnalysisId } from '../bottles/index.ts';
 import { isZone } from '../time/index.ts';
+import { LabelPattern } from './label-pattern.ts';
 import { Position } from './position.ts';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 16:30.' });
@@ -14,14 +16,27 @@ export const IntakeHours = z.object({
   closes: time.meta({ title: 'Closes' }),
 });
 
-const rules = {
+/** Hours of a lab's door or of a place where its courier calls: each ends after it begins, and no two of a weekday overlap. */
+const hours = z
+  .array(IntakeHours)
+  .max(50)
+  .superRefine((rows, issues) => {
+    const refuse = (row: number, name: 'opens' | 'closes', message: string) =>
+      issues.addIssue({ code: 'custom', path: [row, name], message });
+    for (const [row, { weekday, opens, closes }] of rows.entries()) {
+      // What is no time is refused as such.
+      if (opens.length !== 5 || closes.length !== 5) continue;
+      if (closes <= opens) refuse(row, 'closes', 'It closes before it opens.');
+      const other = rows.findIndex((one, at) => at < row && one.weekday === weekday && one.opens < closes && opens < one.closes);
+      if (other >= 0) refuse(row, 'opens', `These hours overlap with ${rows[other]!.opens} to ${rows[other]!.closes} of the same day.`);
+    }
+  });
+
+const common = {
   /** The lab's own book. */
   id: Id,
   name: z.string().trim().min(1).max(120).meta({ title: 'Name' }),
   zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }).meta({ title: 'Time zone of its clock' }),
-  intake: z.array(IntakeHours).max(50),
-  /** Earlier closing for bacteria, by weekday; a weekday with null takes none. */
-  bacteriaCloses: z.record(z.string().max(20), time.nullable()).default({}),
   /** Warmest and coldest cooler in °C per temperature class of bottle. */
   temperature: z.record(z.string().max(40), z.object({ least: degrees, most: degrees })),
   /** Hours from collection to receipt per bottle rule, where the lab is stricter than the rule. */
@@ -37,24 +52,77 @@ export const ClosedDay = z.object({
 });
 export type ClosedDay = z.infer<typeof ClosedDay>;
 
-/** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
-export const Lab = z.object({
-  ...rules,
+/** Some bottles are taken in for a shorter time: on these weekdays, every day where none is named, until a time; or not at all. */
+export const CutOff = z.object({
+  bottles: z.array(z.string().max(40)).min(1, { error: 'Say for which bottles.' }).max(100).meta({ title: 'Bottles' }),
+  weekdays: z.array(z.number().int().min(1).max(7)).max(7).meta({ title: 'Days, or every day' }),
+  closes: time.nullable().meta({ title: 'Until, or not at all' }),
+});
+export type CutOff = z.infer<typeof CutOff>;
+
+/** A place where bottles are left for the lab, or where a courier fetches them. */
+export const DropOff = z.object({
+  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120).meta({ title: 'Where' }),
+  position: Position.optional(),
+  /** When bottles may be left; at the end of the last hours of a day they are fetched. */
+  hours: hours.min(1, { error: 'Say when bottles may be left there.' }),
+  /** From when they are fetched until they are at the lab's door, in s. */
+  toLab: z
+    .number()
+    .min(0, { error: 'Cannot be negative.' })
+    .max(172_800, { error: 'Cannot be more than 48 hours.' })
+    .meta({ title: 'Then at the lab after', units: ['min', 'h'] }),
+});
+export type DropOff = z.infer<typeof DropOff>;
+
+const withDoor = {
+  ...common,
   /** Where its door is. */
   position: Position.optional(),
   /** Holidays and days of its own. */
   closedDays: z.array(ClosedDay).max(400).default([]),
   /** Labs that take its samples where it is shut, the first to be asked first. */
   backUps: z.array(Id).max(5).meta({ title: 'Where it is shut' }).optional(),
+};
+
+/** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
+export const Lab = z.object({
+  ...withDoor,
+  intake: hours,
+  cutOffs: z.array(CutOff).max(60).default([]),
+  /** What it is asked for; anything where nothing is said. */
+  takes: z.array(AnalysisId).max(100).meta({ title: 'Analyses it takes' }).optional(),
+  dropOffs: z.array(DropOff).max(20).default([]),
+  /** How it wants bottles to be labelled. */
+  labels: LabelPattern.optional(),
+  /** What must lie in the box on paper. */
+  paper: z.string().trim().max(300).meta({ title: 'On paper, with the samples' }).default(''),
 });
 export type Lab = z.infer<typeof Lab>;
 
+const byWeekday = {
+  intake: z.array(IntakeHours).max(50),
+  /** Earlier closing for bacteria, by weekday; a weekday with null takes none. */
+  bacteriaCloses: z.record(z.string().max(20), time.nullable()).default({}),
+};
+
 /** A lab as it was registered before it had a place and holidays. */
-export const FirstLab = z.object(rules);
-export const labFromFirst = (lab: z.infer<typeof FirstLab>): Lab => ({ ...lab, closedDays: [] });
+export const FirstLab = z.object({ ...common, ...byWeekday });
+/** Before it had cut-offs for anything but bacteria, and places where bottles are left for it. */
+export const SecondLab = z.object({ ...withDoor, ...byWeekday });
+export const labFromFirst = (lab: z.infer<typeof FirstLab>): z.infer<typeof SecondLab> => ({ ...lab, closedDays: [] });
+export const labFromSecond = ({ bacteriaCloses, ...lab }: z.infer<typeof SecondLab>): Lab => ({
+  ...lab,
+  cutOffs: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ bottles: ['bacteria'], weekdays: [Number(weekday)], closes })),
+  dropOffs: [],
+  paper: '',
+});
 
 export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, {
   stands: 'in-book',
   by: ['coordinator'],
-  earlier: [{ payload: FirstLab, upgrade: labFromFirst }],
+  earlier: [
+    { payload: FirstLab, upgrade: labFromFirst },
+    { payload: SecondLab, upgrade: labFromSecond },
+  ],
 });

@@ -4,6 +4,7 @@ import { field } from '../roles/index.ts';
 import { Contact, Siting } from './contact.ts';
 import { Position } from './position.ts';
 import { hazards, type HazardRow } from './tables/hazards.ts';
+import { surroundings } from './tables/surroundings.ts';
 import { pointKinds } from './tables/point-kinds.ts';
 
 const metres = z.number().finite();
@@ -18,8 +19,25 @@ export const MeasuringPoint = z.object({
   elevation: metres.min(-500).max(9000).meta({ title: 'Elevation of the mark', units: lengths }).optional(),
   /** Height of the mark above ground in m; negative in a pit. */
   stickUp: metres.min(-20).max(20).meta({ title: 'Mark above ground', units: lengths }).optional(),
+  /** What the elevation is above. */
+  datum: z.string().trim().min(1).max(80).meta({ title: 'Datum' }).optional(),
+  /** The last day on which it was there: nothing is measured from it any more. */
+  until: z.iso.date({ error: 'A date such as 2026-11-23.' }).meta({ title: 'There until' }).optional(),
 });
 export type MeasuringPoint = z.infer<typeof MeasuringPoint>;
+
+const diameter = (title: string) =>
+  metres
+    .positive({ error: 'Must be more than 0.' })
+    .max(5)
+    .meta({ title, units: ['mm', 'in'] });
+const span = { from: depth('From, below ground'), to: depth('To, below ground') };
+
+/** A casing that stands within a wider one: from a depth on the well is narrower. */
+export const Narrower = z.object({
+  from: depth('From, below ground', metres.positive({ error: 'Must be more than 0.' })),
+  insideDiameter: diameter('True inside diameter'),
+});
 
 /**
  * How a well is built, as far as it is known: what is not stays out until it is needed, and is asked for there. Depths are in m
@@ -34,13 +52,27 @@ export const Well = z
     /** Row of the pipe table that the casing is made of, if known. */
     pipe: z.string().max(40).meta({ title: 'Pipe, where it is known' }).optional(),
     /** True inside diameter of the casing in m. */
-    insideDiameter: metres
-      .positive({ error: 'Must be more than 0.' })
-      .max(5)
-      .meta({ title: 'True inside diameter', units: ['mm', 'in'] })
-      .optional(),
+    insideDiameter: diameter('True inside diameter').optional(),
+    /** Narrower casings further down, from above. */
+    narrower: z.array(Narrower).max(8).optional(),
     /** Depth of the installed or usual pump intake in m below ground. */
     intake: depth('Pump intake, below ground, if any').optional(),
+    /** The hole that was drilled. */
+    bore: diameter('Bore').optional(),
+    /** Gravel or sand around the screen. */
+    pack: z
+      .object({
+        ...span,
+        porosity: z
+          .number()
+          .min(0.05, { error: 'Less than any gravel: between 0.05 and 0.6.' })
+          .max(0.6, { error: 'More than any gravel: between 0.05 and 0.6.' })
+          .meta({ title: 'Porosity of the pack', units: ['1'] })
+          .optional(),
+      })
+      .optional(),
+    /** What keeps water from above out of the annulus. */
+    seal: z.object({ ...span, of: z.string().trim().min(1).max(80).meta({ title: 'Seal of' }).optional() }).optional(),
   })
   .superRefine((well, issues) => {
     const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
@@ -51,6 +83,18 @@ export const Well = z
       refuse('screenBottom', 'The screen ends below its top.');
     if (screenBottom !== undefined && screenBottom > bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
     if (intake !== undefined && intake > bottom) refuse('intake', 'The intake is above the bottom of the well.');
+    for (const [name, row] of Object.entries({ pack: well.pack, seal: well.seal }))
+      if (row && row.to <= row.from) issues.addIssue({ code: 'custom', path: [name, 'to'], message: 'It ends below its top.' });
+    if (well.bore !== undefined && well.insideDiameter !== undefined && well.bore <= well.insideDiameter)
+      refuse('bore', 'The bore is wider than the casing in it.');
+    for (const [row, { from, insideDiameter }] of (well.narrower ?? []).entries()) {
+      const above = row === 0 ? { from: 0, insideDiameter: well.insideDiameter } : well.narrower![row - 1]!;
+      const wrong = (name: string, message: string) => issues.addIssue({ code: 'custom', path: ['narrower', row, name], message });
+      if (from <= above.from) wrong('from', 'It begins below the one above it.');
+      if (from >= bottom) wrong('from', 'It begins above the bottom of the well.');
+      if (above.insideDiameter === undefined) wrong('insideDiameter', 'Give the diameter of the casing above it as well.');
+      else if (insideDiameter >= above.insideDiameter) wrong('insideDiameter', 'It stands within the one above it: it is narrower.');
+    }
   });
 export type Well = z.infer<typeof Well>;
 
@@ -70,6 +114,10 @@ export type Tap = z.infer<typeof Tap>;
 export type PointKind = keyof typeof pointKinds;
 export const pointKindIds = Object.keys(pointKinds) as [PointKind, ...PointKind[]];
 export const pointKind = (kind: PointKind) => pointKinds[kind];
+
+export type SurroundingId = keyof typeof surroundings;
+export const surroundingIds = Object.keys(surroundings) as [SurroundingId, ...SurroundingId[]];
+export const surrounding = (id: SurroundingId): { name: string } => surroundings[id];
 
 export type HazardId = keyof typeof hazards;
 export const hazardIds = Object.keys(hazards) as [HazardId, ...HazardId[]];
@@ -137,6 +185,8 @@ const shared = {
     .meta({ title: 'On foot from the van', units: ['min'] })
     .optional(),
   hazards: z.array(z.enum(hazardIds)).max(hazardIds.length).meta({ title: 'What may hurt here' }).optional(),
+  /** What lies about it and may come into its water. */
+  surroundings: z.array(z.enum(surroundingIds)).max(surroundingIds.length).meta({ title: 'What lies about it' }).optional(),
   contacts: z.array(Contact).max(6).optional(),
   /** Points that are taken instead where this one is not fit, the best first. */
   alternatives: z.array(Id).max(5).meta({ title: 'Instead, where it is not fit' }).optional(),
@@ -178,7 +228,11 @@ export const fromFirst = (point: z.infer<typeof FirstPoint>): Point =>
 export const pointRegistered = entryKind('point-registered', 'Point registered', Point, {
   stands: 'in-book',
   by: field,
-  earlier: [{ payload: FirstPoint, upgrade: fromFirst }],
+  earlier: [
+    { payload: FirstPoint, upgrade: fromFirst },
+    // What came since may be left out: what was registered before is a point as it stands.
+    { payload: Point, upgrade: (point: Point) => point },
+  ],
 });
 
 /** A depth in m below ground as one below a measuring point; null where it, or the height of the mark, is not known. */

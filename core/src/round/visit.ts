@@ -13,7 +13,7 @@ import { misfit, type Misfit } from '../book/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
-import { bottlesAt, nthVisit, type PlannedVisit } from '../plan/index.ts';
+import { bottlesAt, labellingOf, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { gearReasons } from '../prepare/index.ts';
 import { purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
@@ -79,27 +79,27 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const arrival = arrivalState(book.arrive, table, analyses);
   const around = { lab: plan!.lab, handOvers: round.custody, report: round.report, standing: standingResults(round.report) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
-  const bottles = (table ? bottlesAt(visit, plan!.code, table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).flatMap(
-    (one) => {
-      const by = runThatFills(sampled, one);
-      const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
-      const place = kindsOf(one.rule, analyses, table!);
-      return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
-        bottleInStream(bottle, {
-          ...around,
-          measured,
-          reasons: purpose(bottle.purpose).isWater
-            ? [
-                ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
-                ...placeReasons(arrival, place, bottle.filledAt),
-                ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
-              ]
-            : [],
-          packed: packed.has(bottle.place),
-        }),
-      );
-    },
-  );
+  const bottles = (
+    table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
+  ).flatMap((one) => {
+    const by = runThatFills(sampled, one);
+    const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
+    const place = kindsOf(one.rule, analyses, table!);
+    return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
+      bottleInStream(bottle, {
+        ...around,
+        measured,
+        reasons: purpose(bottle.purpose).isWater
+          ? [
+              ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
+              ...placeReasons(arrival, place, bottle.filledAt),
+              ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
+            ]
+          : [],
+        packed: packed.has(bottle.place),
+      }),
+    );
+  });
   return {
     ...sampled,
     due: runsOf(sampled),

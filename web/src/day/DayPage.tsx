@@ -1,50 +1,26 @@
-import { dayCalendar, usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/core/day';
-import { dayPlanned, DaySettings } from '@fonte/core/plan';
+import { afterRemedy, dayCalendar, usualSettings, type DayOf, type DayTold, type Remedy } from '@fonte/core/day';
+import { dayPlanned, DaySettings, type KnownDrive } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
-import type { Typed } from '@fonte/core/units';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
-import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase, typedOf, type Read } from '../form/values.ts';
 import { save } from '../feedback/save.ts';
 import { now } from '../time/clock.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Remedies } from './Remedies.tsx';
+import { readSettings, valuesOf, withDrive, type SettingsValues } from './settings.ts';
+import { SettingsFields } from './SettingsFields.tsx';
 import { StopList } from './StopList.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useDayOf } from './useDayOf.ts';
 import { usePlanner } from './usePlanner.ts';
 import { compare, sayBest, Verdict } from './Verdict.tsx';
 import './day.css';
-
-interface Values {
-  start: string;
-  speed: Typed;
-  roadFactor: Typed;
-  lunch: Typed;
-  from: { latitude: Typed; longitude: Typed };
-}
-
-const valuesOf = ({ start, speed, roadFactor, lunch, from }: DaySettings): Values => ({
-  start,
-  speed: typedOf(speed, 'km/h'),
-  roadFactor: typedOf(roadFactor, '1'),
-  lunch: typedOf(lunch, 'min'),
-  from: { latitude: typedOf(from?.latitude, 'deg'), longitude: typedOf(from?.longitude, 'deg') },
-});
-
-/** The settings that are typed, and what is no number among them. */
-function read(values: Values): Read {
-  const { value, problems } = inBase(values);
-  const { from, ...rest } = value as { from?: object };
-  return { value: { ...rest, ...(from && Object.keys(from).length > 0 ? { from } : {}) }, problems };
-}
 
 /** The day of a round, worked backwards from the lab's door: in which order, when, and what will go wrong while it can be helped. */
 export function DayPage() {
@@ -67,7 +43,11 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
   const { proposal, own, isWeighing, error } = usePlanner(of, settings, labs, order);
   const told = own ?? proposal;
 
-  const form = useEntryForm<Values, (typeof dayPlanned)['payload']['_output']>({
+  const drives = settings.drives ?? [];
+  const midway = told?.problem.midway;
+  const read = (values: SettingsValues) =>
+    readSettings(values, drives, midway ? told.problem.stops[midway.after]!.id : (settings.midway?.after ?? of.visits[0]?.id));
+  const form = useEntryForm<SettingsValues, (typeof dayPlanned)['payload']['_output']>({
     keep: `day.${id}`,
     initial: valuesOf(begun),
     schema: dayPlanned.payload,
@@ -85,9 +65,10 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
     if (problems.length === 0 && parsed.success && JSON.stringify(parsed.data) !== JSON.stringify(settings)) setSettings(parsed.data);
   };
 
-  // What was typed before a reload is planned by as well.
+  // What was typed before a reload is planned by as well; a choice is made at once.
+  const { at, midway: onTheWay, byDaylight } = form.values;
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  useEffect(settle, []);
+  useEffect(settle, [at, onTheWay, byDaylight]);
 
   if (error) return <Failed error={error} />;
   if (!told) return <Loading what="the day: the orders are weighed" />;
@@ -98,17 +79,17 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
     setOrder(now);
   };
   const take = (remedy: Remedy) => {
-    if (remedy.code === 'start-earlier') {
-      form.set({ start: remedy.start });
-      setSettings({ ...settings, start: remedy.start });
-    }
-    if (remedy.code === 'no-lunch') {
-      form.set({ lunch: { text: '', unit: 'min' } });
-      const { lunch: _, ...without } = settings;
-      setSettings(without);
-    }
+    const changed = afterRemedy(settings, remedy);
+    setSettings(changed);
+    form.set(valuesOf(changed));
     setOrder(null);
   };
+  const known = (ends: KnownDrive['ends'], lasts: number | null) => {
+    const { drives: _, ...without } = settings;
+    const now = withDrive(drives, ends, lasts);
+    setSettings(now.length > 0 ? { ...without, drives: now } : without);
+  };
+  const doorNamed = (name: string | undefined) => name ?? of.lab?.name ?? 'Back';
   const isSame = proposal !== undefined && orderOf(told).join() === orderOf(proposal).join();
   return (
     <>
@@ -122,7 +103,13 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
               <span>{sayAbout({ code, data, ...finding }).says}</span>
             </p>
           ))}
-          <StopList told={told} zone={of.zone} move={move} />
+          <StopList
+            told={told}
+            zone={of.zone}
+            doors={{ end: doorNamed(settings.at), midway: doorNamed(settings.midway?.at) }}
+            move={move}
+            drive={known}
+          />
         </section>
         <div className="stack-wide">
           {proposal && !isSame && (
@@ -145,14 +132,7 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
             enter="nothing"
             disabled={isWeighing}
           >
-            <div className="form-grid" onBlur={settle} onKeyDown={({ key }) => key === 'Enter' && settle()}>
-              <Field name="start" placeholder="08:00" />
-              <Field name="speed" />
-              <Field name="roadFactor" />
-              <Field name="lunch" hint="Between 11:30 and 14:00" />
-              <Field name={['from', 'latitude']} label="Start: latitude" hint="Empty: at the lab’s door" />
-              <Field name={['from', 'longitude']} label="Start: longitude" />
-            </div>
+            <SettingsFields lab={of.lab} settle={settle} />
           </EntryForm>
           <div>
             <Button size="large" onClick={() => save(dayCalendar(of, told, round.plan.name, now()), `day-${of.code}.ics`, 'text/calendar')}>

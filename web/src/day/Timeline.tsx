@@ -1,4 +1,4 @@
-import type { DayTold } from '@fonte/core/day';
+import { givingLasts, type DayTold } from '@fonte/core/day';
 import { hour, wallTime } from '@fonte/core/time';
 
 interface Bar {
@@ -20,9 +20,15 @@ function barsOf({ problem: { stops }, day }: DayTold): Bar[] {
     add(arrives, 'drive');
     add(begins, 'wait');
     add(ends, 'work', stops[stop]!.name);
-    if (day.lunch?.after !== place + 1) continue;
-    add(day.lunch.begins, 'wait');
-    add(day.lunch.ends, 'pause', 'Pause');
+    if (day.lunch?.after === place + 1) {
+      add(day.lunch.begins, 'wait');
+      add(day.lunch.ends, 'pause', 'Pause');
+    }
+    if (day.midway?.after === place + 1) {
+      add(day.midway.arrives, 'drive');
+      add(day.midway.handOver, 'wait');
+      add(day.midway.handOver + givingLasts, 'pause', 'Hand over');
+    }
   }
   add(day.arrives, 'drive');
   add(day.handOver, 'wait');

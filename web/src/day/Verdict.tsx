@@ -13,7 +13,12 @@ export function Verdict({ told, of, isOwn }: { told: DayTold; of: DayOf; isOwn: 
       ? 'This day cannot be done'
       : 'No order was found that can be done';
   const time = (moment: number) => wallTime(moment, of.zone).time;
-  const where = of.lab && told.works.some(({ bottles }) => bottles.length > 0) ? 'At the lab' : 'Back';
+  const where =
+    !of.lab || told.works.every(({ bottles }) => bottles.length === 0)
+      ? 'Back'
+      : problem.reaches === undefined
+        ? 'At the lab'
+        : 'Left for the lab';
   const now = useNow(30_000);
   const isUnderWay = wallTime(now, of.zone).date === of.date && now > day.leaves;
   return (
@@ -33,6 +38,9 @@ export function Verdict({ told, of, isOwn }: { told: DayTold; of: DayOf; isOwn: 
         <p>
           Set out at {time(day.leaves)}
           {latestStart !== null && latestStart > day.leaves ? `, at the latest at ${time(latestStart)}` : ''}.
+          {problem.reaches === undefined
+            ? ''
+            : ` The lab has it on ${showDate(wallTime(problem.reaches, of.zone).date)} at ${time(problem.reaches)}.`}
         </p>
       )}
       {isUnderWay && (
@@ -49,7 +57,9 @@ export function Verdict({ told, of, isOwn }: { told: DayTold; of: DayOf; isOwn: 
 export function sayBest({ isBest, day, bound }: Proposal): string {
   if (isBest) return 'No order is at the lab earlier: all were weighed.';
   const apart = bound === null ? null : day.handOver - bound;
-  return apart === null ? '' : `No order is at the lab more than ${showMinutes(apart)} earlier.`;
+  return apart === null
+    ? 'A good order was sought; that none is earlier is not proven.'
+    : `No order is at the lab more than ${showMinutes(apart)} earlier.`;
 }
 
 /** An order of one’s own beside the proposed one. */

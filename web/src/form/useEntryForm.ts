@@ -138,7 +138,7 @@ export function useEntryForm<V extends object, P>({
     const parsed = schema.safeParse(value);
     const refused = parsed.success
       ? check(parsed.data, values)
-      : parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message }));
+      : parsed.error.issues.map(({ path, message }) => ({ path: at(path.join('.')), message }));
     // What is no number is missing in the payload as well: its own words come first.
     const all = [...problems, ...refused.filter((one) => !problems.some(({ path }) => path === one.path))];
     show(all);

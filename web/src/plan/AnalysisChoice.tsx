@@ -1,28 +1,11 @@
-import { analysisGroups, analysisIds, analysisName, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
+import { analysisName, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import { suggest } from '@fonte/core/plan';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox, Select } from 'antd';
+import { findAnalysis, offered } from '../editions/analyses.ts';
 
 /** What is asked for most, and stands open on every plan. */
 export const everyday: readonly AnalysisId[] = ['coliforms', 'general', 'nutrients', 'metals', 'lead'];
-
-/** What can be asked for in an edition, under its headings, but for some. */
-export function offered(table: BottleTable | null, but: readonly AnalysisId[] = []) {
-  const ids = analysisIds.filter((id) => table?.analyses[id] && !but.includes(id));
-  const options = (of: readonly AnalysisId[]) => of.map((id) => ({ value: id, label: analysisName(table, id) }));
-  const ungrouped = ids.filter((id) => !table?.analyses[id]?.group);
-  return [
-    ...options(ungrouped),
-    ...analysisGroups.flatMap((group) => {
-      const own = ids.filter((id) => table?.analyses[id]?.group === group);
-      return own.length > 0 ? [{ label: group, title: group, options: options(own) }] : [];
-    }),
-  ];
-}
-
-/** Finds an analysis by what it is called, wherever the letters stand. */
-export const findAnalysis = (search: string, option?: { label?: unknown }) =>
-  typeof option?.label === 'string' && option.label.toLowerCase().includes(search.toLowerCase());
 
 interface Props {
   point: Point;

@@ -1,7 +1,16 @@
 import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { newId } from '@fonte/core/book';
 import { findFreeCode, editionsOn } from '@fonte/core/round';
-import { bottlesAt, countBottles, nthVisit, questionDay, roundPlanned } from '@fonte/core/plan';
+import {
+  bottlesAt,
+  countBottles,
+  labellingOf,
+  nthVisit,
+  questionDay,
+  questionFirstWater,
+  questionLab,
+  roundPlanned,
+} from '@fonte/core/plan';
 import { registerLists, type Lab, type Point } from '@fonte/core/registers';
 import { wallTime } from '@fonte/core/time';
 import { Button, Checkbox, Input, Select } from 'antd';
@@ -67,7 +76,14 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       const lab = labs.find((one) => one.id === said.lab) ?? null;
       return { value: { ...said, lab, zone: lab?.zone ?? zone, code, editions: { ...editionsOn(said.date), limits } }, problems: [] };
     },
-    ask: ({ date }) => questionDay(date, wallTime(now(), zone).date),
+    ask: ({ date, lab, visits }) => [
+      ...questionDay(date, wallTime(now(), zone).date),
+      ...questionLab(
+        lab,
+        visits.flatMap(({ analyses }) => analyses),
+      ),
+      ...questionFirstWater(visits),
+    ],
     write: async (planned, { id, kept }) => {
       const { book } = form.values;
       await writeOnce(await penned(roundPlanned, planned, { book, author, moment: now(), id }));
@@ -98,12 +114,13 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const limits = draft.editions.limits ?? (isDay ? editionsOn(draft.date).limits : []);
   const table = bottleTables.on('bottles', draft.date) ?? bottleTables.newest[0]!;
   const { visits } = draft;
+  const lab = labs.find(({ id }) => id === draft.lab) ?? null;
   const { set } = form;
   const visit = (point: Point) => set({ visits: [...visits, { id: newId(now()), point, analyses: usualAnalyses(point) }] });
   const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
   const counts = countBottles(
     table,
-    visits.flatMap((one) => bottlesAt(one, code, table, { nth: nthVisit(visits, one.id) })),
+    visits.flatMap((one) => bottlesAt(one, labellingOf({ date: draft.date, code, lab }), table, { nth: nthVisit(visits, one.id) })),
   );
   return (
     <EntryForm of={form} submit="Plan it" disabled={isDay && code === ''}>

@@ -1,109 +1,38 @@
-import { Lab, labRegistered } from '@fonte/core/registers';
+import { Lab, labelParts, labRegistered, usualPattern } from '@fonte/core/registers';
 import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
 import { Checkbox, Input, Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase, typedOf } from '../form/values.ts';
-import type { Typed } from '@fonte/core/units';
-import { freshId, useRegister } from './useRegister.ts';
+import { inBase } from '../form/values.ts';
+import { findAnalysis, offered } from '../editions/analyses.ts';
+import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labOf, labValues, type LabValues, type TemperatureClass } from './labValues.ts';
+import { useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
 import { DayInput } from '../time/DayInput.tsx';
 import { TimeInput } from './TimeInput.tsx';
-import { weekdays } from './weekdays.ts';
+import { weekdays, weekdaysInShort } from './weekdays.ts';
 import { Holidays } from './Holidays.tsx';
 import { withHolidays } from './holidays.ts';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import './registers.css';
-import { deviceZone } from '../time/show.ts';
-
-/** Temperature classes of bottles that a lab has a band for. */
-const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled', cool: 'Legionella, without ice' } as const;
-type TemperatureClass = keyof typeof classes;
-
-interface Band {
-  least: Typed;
-  most: Typed;
-}
-interface Values extends Omit<Lab, 'temperature' | 'bacteriaCloses' | 'holding' | 'position'> {
-  position: { latitude: Typed; longitude: Typed };
-  temperature: Record<TemperatureClass, Band>;
-  /** Days on which bacteria are taken for a shorter time, or not at all where there is no time. */
-  bacteria: { weekday: number; closes: string | null }[];
-  holding: { rule: string; hours: string }[];
-}
-
-const degrees = (value: number | undefined): Typed => ({ text: value === undefined ? '' : String(value), unit: 'degC' });
-
-function valuesOf(lab: Lab | null): Values {
-  const known = lab ?? {
-    id: freshId(),
-    name: '',
-    zone: deviceZone(),
-    source: '',
-    asksForSeal: false,
-    intake: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '', closes: '' })),
-    temperature: {} as Lab['temperature'],
-    bacteriaCloses: {},
-    holding: {},
-    closedDays: [],
-  };
-  const { temperature, bacteriaCloses, holding, position, ...rest } = known;
-  const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
-  return {
-    ...rest,
-    position: { latitude: typedOf(position?.latitude, 'deg'), longitude: typedOf(position?.longitude, 'deg') },
-    temperature: { bacteria: band('bacteria'), chilled: band('chilled'), cool: band('cool') },
-    bacteria: Object.entries(bacteriaCloses).map(([weekday, closes]) => ({ weekday: Number(weekday), closes })),
-    holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),
-  };
-}
-
-/** The lab as the register has it. Bands of classes that this form does not show stay as they were. */
-export function labOf(values: object, before: Lab | null): object {
-  const {
-    bacteria = [],
-    holding = [],
-    temperature = {},
-    intake = [],
-    position = {},
-    closedDays = [],
-    ...rest
-  } = values as {
-    position?: object;
-    closedDays?: { date: string }[];
-    bacteria?: { weekday?: number; closes?: string | null }[];
-    holding?: { rule?: string; hours?: string }[];
-    temperature?: Record<string, { least?: number; most?: number }>;
-    intake?: { opens?: string; closes?: string }[];
-  };
-  const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
-  return {
-    ...rest,
-    ...(Object.keys(position).length > 0 ? { position } : {}),
-    closedDays: [...closedDays].sort((a, b) => (a.date < b.date ? -1 : 1)),
-    // A day without hours is a day on which the lab is shut.
-    intake: intake.filter(({ opens, closes }) => opens || closes),
-    temperature: { ...before?.temperature, ...Object.fromEntries(bands) },
-    bacteriaCloses: Object.fromEntries(bacteria.map(({ weekday, closes }) => [String(weekday), closes ?? null])),
-    holding: Object.fromEntries(holding.map(({ rule, hours }) => [rule, Number(String(hours ?? '').replace(',', '.'))])),
-  };
-}
 
 /** A lab with what it takes in, when, how warm and how old: its own rules, never constants of the product. */
 function LabForm({ thing }: { thing: Lab | null }) {
-  const form = useEntryForm<Values, Lab>({
+  const form = useEntryForm<LabValues, Lab>({
     keep: `lab.${thing?.id ?? 'new'}`,
-    initial: valuesOf(thing),
+    initial: labValues(thing),
     schema: Lab,
     read: (values) => {
       const { value, problems } = inBase(values);
       return { value: labOf(value as object, thing), problems };
     },
     write: useRegister('labs', labRegistered),
+    at: fieldOfLab,
   });
   const table = bottleTables.newest[0]!;
+  const bottles = (Object.keys(table.rules) as RuleId[]).map((rule) => ({ value: rule, label: cardOf(table, rule).name }));
   return (
     <>
       <h1>{thing ? thing.name : 'Register a lab'}</h1>
@@ -154,20 +83,64 @@ function LabForm({ thing }: { thing: Lab | null }) {
           </RowList>
         </section>
         <section className="stack">
-          <h2>Bacteria on some days</h2>
-          <p className="soft small">Days on which bacteria are taken for a shorter time. Without a time, none are taken that day.</p>
-          <RowList name={['bacteria']} one="day" add="One more day" fresh={() => ({ weekday: 5, closes: null })}>
+          <h2>Some bottles for a shorter time</h2>
+          <p className="soft small">Until a time, on some days or on every day. Without a time they are not taken in then.</p>
+          <RowList name={['cutOffs']} one="cut-off" add="One more cut-off" fresh={emptyCutOff}>
             {(row) => (
               <>
-                <Field name={[row, 'weekday']} label="Day">
-                  <Select size="large" options={weekdays} />
+                <Field name={[row, 'bottles']}>
+                  <Select size="large" mode="multiple" options={bottles} optionFilterProp="label" />
                 </Field>
-                <Field name={[row, 'closes']} label="Until">
+                <Field name={[row, 'weekdays']}>
+                  <Select size="large" mode="multiple" options={weekdaysInShort} />
+                </Field>
+                <Field name={[row, 'closes']}>
                   <TimeInput />
                 </Field>
               </>
             )}
           </RowList>
+        </section>
+        <section className="stack">
+          <h2>Places where bottles are left for it</h2>
+          <p className="soft small">
+            A depot, or where a courier calls: by the lab’s clock. What lies there is fetched when the hours end.
+          </p>
+          <RowList name={['dropOffs']} one="place" add="One more place" fresh={emptyDropOff}>
+            {(row) => (
+              <>
+                <Field name={[row, 'name']} />
+                <Field name={[row, 'weekdays']} label="Days">
+                  <Select size="large" mode="multiple" options={weekdaysInShort} />
+                </Field>
+                <Field name={[row, 'opens']} label="From">
+                  <TimeInput />
+                </Field>
+                <Field name={[row, 'closes']} label="Fetched at">
+                  <TimeInput />
+                </Field>
+                <Field name={[row, 'toLab']} />
+                <Field name={[row, 'position', 'latitude']} />
+                <Field name={[row, 'position', 'longitude']} />
+              </>
+            )}
+          </RowList>
+        </section>
+        <section className="stack">
+          <h2>What it wants</h2>
+          <div className="form-grid">
+            <Field name="takes" hint="Empty: it is not known, and nothing is said">
+              <Select size="large" mode="multiple" options={offered(table)} showSearch={{ filterOption: findAnalysis }} />
+            </Field>
+            <Field
+              name="labels"
+              placeholder={usualPattern}
+              hint={Object.keys(labelParts)
+                .map((name) => `{${name}}`)
+                .join(' ')}
+            />
+            <Field name="paper" />
+          </div>
         </section>
         <section className="stack">
           <h2>Temperature on arrival</h2>
@@ -185,10 +158,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
             {(row) => (
               <>
                 <Field name={[row, 'rule']} label="Bottle">
-                  <Select
-                    size="large"
-                    options={(Object.keys(table.rules) as RuleId[]).map((rule) => ({ value: rule, label: cardOf(table, rule).name }))}
-                  />
+                  <Select size="large" options={bottles} />
                 </Field>
                 <Field name={[row, 'hours']} label="Hours to receipt">
                   <Input size="large" inputMode="decimal" />

@@ -1,9 +1,13 @@
+import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
 import { registerLists, type Lab } from '@fonte/core/registers';
 import { Table } from 'antd';
 import { Link } from 'react-router';
 import { useAnswer } from '../api/useAnswer.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { RegisterHead } from './RegisterNav.tsx';
+
+const table = bottleTables.newest[0]!;
+const bottleName = (rule: string) => (Object.hasOwn(table.rules, rule) ? cardOf(table, rule as RuleId).name : rule);
 
 const short = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
@@ -39,11 +43,14 @@ export function LabsPage() {
           { title: 'Lab', render: (_, lab) => <Link to={`/labs/${lab.id}`}>{lab.name}</Link> },
           { title: 'Intake', render: (_, lab) => hoursInShort(lab.intake) || 'No hours registered' },
           {
-            title: 'Bacteria',
+            title: 'For a shorter time',
             render: (_, lab) =>
-              Object.entries(lab.bacteriaCloses)
-                .map(([day, closes]) => `${short[Number(day)]} ${closes ? `until ${closes}` : 'none'}`)
-                .join(', ') || 'as intake',
+              lab.cutOffs
+                .map(({ bottles, weekdays, closes }) => {
+                  const days = weekdays.map((day) => short[day]).join(', ') || 'every day';
+                  return `${bottles.map(bottleName).join(', ')} ${days} ${closes ? `until ${closes}` : 'none'}`;
+                })
+                .join('; ') || 'nothing',
           },
           {
             title: 'Warmest',

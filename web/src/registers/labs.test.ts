@@ -1,6 +1,6 @@
 import { Lab } from '@fonte/core/registers';
 import { expect, it } from 'vitest';
-import { labOf } from './LabForm.tsx';
+import { labOf } from './labValues.ts';
 import { hoursInShort } from './LabsPage.tsx';
 
 const hours = (weekdays: number[], opens = '08:00', closes = '16:00') => weekdays.map((weekday) => ({ weekday, opens, closes }));
@@ -17,14 +17,16 @@ it('keeps what the form of a lab does not show, leaves out days without hours, a
     name: 'Lab',
     zone: 'UTC',
     intake: [...hours([1]), { weekday: 2 }],
-    bacteria: [{ weekday: 5 }],
+    cutOffs: [{ bottles: ['bacteria'], weekdays: [5] }],
+    dropOffs: [{ name: 'Quay', position: {}, weekdays: [1, 2], opens: '09:00', closes: '12:00', toLab: 3600 }],
     holding: [{ rule: 'bacteria', hours: '18,5' }],
     temperature: { bacteria: { least: 1, most: 10 }, chilled: {} },
   };
   expect(Lab.parse(labOf(values, before))).toMatchObject({
     intake: hours([1]),
     temperature: { legionella: { least: 6, most: 20 }, bacteria: { least: 1, most: 10 } },
-    bacteriaCloses: { 5: null },
+    cutOffs: [{ bottles: ['bacteria'], weekdays: [5], closes: null }],
+    dropOffs: [{ name: 'Quay', hours: hours([1, 2], '09:00', '12:00'), toLab: 3600 }],
     holding: { bacteria: 18.5 },
   });
   const half = Lab.safeParse(labOf({ ...values, intake: [{ weekday: 1, opens: '08:00' }] }, null));

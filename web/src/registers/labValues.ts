@@ -1,0 +1,151 @@
+import type { CutOff, DropOff, Lab } from '@fonte/core/registers';
+import type { Typed } from '@fonte/core/units';
+import { typedOf } from '../form/values.ts';
+import { deviceZone } from '../time/show.ts';
+import { freshId } from './useRegister.ts';
+
+/** Temperature classes of bottles that a lab has a band for. */
+export const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled', cool: 'Legionella, without ice' } as const;
+export type TemperatureClass = keyof typeof classes;
+
+interface Band {
+  least: Typed;
+  most: Typed;
+}
+export interface LabValues extends Omit<Lab, 'temperature' | 'holding' | 'position' | 'dropOffs'> {
+  position: { latitude: Typed; longitude: Typed };
+  temperature: Record<TemperatureClass, Band>;
+  dropOffs: DropOffValues[];
+  holding: { rule: string; hours: string }[];
+}
+
+/** A place where bottles are left, with the hours that the form shows; other hours stay as they were. */
+export interface DropOffValues {
+  name: string;
+  position: { latitude: Typed; longitude: Typed };
+  weekdays: number[];
+  opens: string;
+  closes: string;
+  toLab: Typed;
+  more?: DropOff['hours'];
+}
+
+const degreesOf = (position: Lab['position']) => ({
+  latitude: typedOf(position?.latitude, 'deg'),
+  longitude: typedOf(position?.longitude, 'deg'),
+});
+
+const fiveDays = [1, 2, 3, 4, 5];
+
+export const emptyDropOff = (): DropOffValues => ({
+  name: '',
+  position: degreesOf(undefined),
+  weekdays: fiveDays,
+  opens: '',
+  closes: '',
+  toLab: typedOf(undefined, 'min'),
+});
+export const emptyCutOff = (): CutOff => ({ bottles: ['bacteria'], weekdays: [], closes: null });
+
+const dropOffValues = ({ name, position, hours, toLab }: DropOff): DropOffValues => {
+  const { opens, closes } = hours[0]!;
+  const isShown = (row: DropOff['hours'][number]) => row.opens === opens && row.closes === closes;
+  const more = hours.filter((row) => !isShown(row));
+  return {
+    name,
+    position: degreesOf(position),
+    weekdays: hours.filter(isShown).map(({ weekday }) => weekday),
+    opens,
+    closes,
+    toLab: typedOf(toLab, 'min'),
+    ...(more.length > 0 ? { more } : {}),
+  };
+};
+
+const degrees = (value: number | undefined): Typed => ({ text: value === undefined ? '' : String(value), unit: 'degC' });
+
+export function labValues(lab: Lab | null): LabValues {
+  const known = lab ?? {
+    id: freshId(),
+    name: '',
+    zone: deviceZone(),
+    source: '',
+    asksForSeal: false,
+    intake: fiveDays.map((weekday) => ({ weekday, opens: '', closes: '' })),
+    temperature: {} as Lab['temperature'],
+    cutOffs: [],
+    holding: {},
+    closedDays: [],
+    dropOffs: [],
+    paper: '',
+    position: undefined,
+  };
+  const { temperature, holding, position, dropOffs, ...rest } = known;
+  const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
+  return {
+    ...rest,
+    position: degreesOf(position),
+    dropOffs: dropOffs.map(dropOffValues),
+    temperature: { bacteria: band('bacteria'), chilled: band('chilled'), cool: band('cool') },
+    holding: Object.entries(holding).map(([rule, hours]) => ({ rule, hours: String(hours) })),
+  };
+}
+
+/** The lab as the register has it. Bands of classes that this form does not show stay as they were. */
+export function labOf(values: object, before: Lab | null): object {
+  const {
+    cutOffs = [],
+    dropOffs = [],
+    takes = [],
+    labels = '',
+    paper = '',
+    holding = [],
+    temperature = {},
+    intake = [],
+    position = {},
+    closedDays = [],
+    ...rest
+  } = values as {
+    position?: object;
+    closedDays?: { date: string }[];
+    cutOffs?: { bottles?: string[]; weekdays?: number[]; closes?: string | null }[];
+    dropOffs?: {
+      name?: string;
+      position?: object;
+      weekdays?: number[];
+      opens?: string;
+      closes?: string;
+      toLab?: number;
+      more?: object[];
+    }[];
+    takes?: string[];
+    labels?: string;
+    paper?: string;
+    holding?: { rule?: string; hours?: string }[];
+    temperature?: Record<string, { least?: number; most?: number }>;
+    intake?: { opens?: string; closes?: string }[];
+  };
+  const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
+  return {
+    ...rest,
+    ...(Object.keys(position).length > 0 ? { position } : {}),
+    closedDays: [...closedDays].sort((a, b) => (a.date < b.date ? -1 : 1)),
+    // A day without hours is a day on which the lab is shut.
+    intake: intake.filter(({ opens, closes }) => opens || closes),
+    temperature: { ...before?.temperature, ...Object.fromEntries(bands) },
+    cutOffs: cutOffs.map(({ bottles = [], weekdays = [], closes }) => ({ bottles, weekdays, closes: closes ?? null })),
+    dropOffs: dropOffs.map(({ position: where = {}, weekdays = [], opens, closes, more = [], ...place }) => ({
+      ...place,
+      ...(Object.keys(where).length > 0 ? { position: where } : {}),
+      hours: [...weekdays.map((weekday) => ({ weekday, opens, closes })), ...more],
+    })),
+    ...(takes.length > 0 ? { takes } : {}),
+    ...(labels.trim() === '' ? {} : { labels }),
+    paper,
+    holding: Object.fromEntries(holding.map(({ rule, hours }) => [rule, Number(String(hours ?? '').replace(',', '.'))])),
+  };
+}
+
+/** Where the form shows what is wrong with a lab. */
+export const fieldOfLab = (path: string): string =>
+  path.replace(/^(dropOffs\.\d+)\.hours(?:\.\d+)?/, '$1').replace(/^(dropOffs\.\d+)$/, '$1.weekdays');
