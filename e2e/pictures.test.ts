@@ -73,6 +73,31 @@ describe.sequential('pictures of a visit', () => {
     expect(await overflow(page)).toBeLessThanOrEqual(0);
   });
 
+  it('carry an arrow to the outlet, drawn or moved by keys, here and on the point’s page', async () => {
+    await click(page, 'Draw an arrow');
+    await see(page, 'Which one is it?');
+    await page.focus('.picture-drawn');
+    await page.keyboard.press('ArrowLeft');
+    const tips = () => page.$$eval('.pointed path', (all) => all.map((one) => one.getAttribute('d')!.split('L')[1]!.split(' ')[0]));
+    expect((await tips())[0]).toBe('0.48,0.5');
+    const { x, y, width, height } = (await (await page.$('.picture-drawn'))!.boundingBox())!;
+    await page.mouse.move(x + width * 0.2, y + height * 0.8);
+    await page.mouse.down();
+    await page.mouse.move(x + width * 0.6, y + height * 0.25, { steps: 3 });
+    await page.mouse.up();
+    expect((await tips())[0]).toMatch(/^0\.(59|60)\d*,0\.(24|25)/);
+    await click(page, 'Keep the arrow');
+    await see(page, 'Draw the arrow anew');
+    await page.waitForFunction(() => !document.querySelector('.ant-modal-wrap:not([style*="none"])'));
+    expect(await seriousBarriers(page)).toEqual([]);
+    const visit = page.url();
+    await page.goto(`${server.address}/points`, { waitUntil: 'domcontentloaded' });
+    await click(page, 'Market hall', 'link');
+    await page.waitForSelector('.point-pictures .pointed svg');
+    await page.goto(visit, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Pictures (1)');
+  });
+
   it('refuse what is no picture, and keep what was typed', async () => {
     await type(page, 'What it shows, before you take it', 'label of the bottle');
     await chooseText();

@@ -1,8 +1,8 @@
 import { cardAt, type BottleTable } from '../bottles/index.ts';
 import { holdingOf } from '../custody/index.ts';
 import { firstWaterAt, type PlannedBottle, type PlannedVisit } from '../plan/index.ts';
-import { casingVolume } from '../purge/index.ts';
-import type { Lab, Point } from '../registers/index.ts';
+import { standingWater } from '../purge/index.ts';
+import { belowMark, type Lab, type Point } from '../registers/index.ts';
 import { protocolsFor, type Protocol } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
 import { usual } from './tables/usual.ts';
@@ -30,16 +30,26 @@ const minutes = (count: number) => count * 60_000;
 /** Nobody plans seconds. */
 const wholeMinutes = (lasts: number) => Math.ceil(lasts / 60_000) * 60_000;
 
+/**
+ * The water that a purge by volumes brings out of a well, in m³; null where the well is not known well enough.
+ * @param depth the last level at rest, in m below the mark; null where there is none
+ */
+export function purgeWater(point: Point, depth: number | null): number | null {
+  if (point.type !== 'well' || depth === null) return null;
+  const { bottom, insideDiameter, measuringPoints } = point.well;
+  const mark = measuringPoints[0]!;
+  const below = belowMark(mark, bottom);
+  if (below === null || insideDiameter === undefined) return null;
+  const one = standingWater(point.well, mark, { insideDiameter, depth, bottom: below });
+  return one && usual.volumes * one.value;
+}
+
 /** How long a purge takes (ms): three casing volumes at the usual rate, and never less than readings need to hold; the usual time where the well is not known. */
 function purgeLasts(point: Point, depth: number | null): number {
   if (point.type !== 'well') return 0;
-  const { bottom, insideDiameter, measuringPoints } = point.well;
-  const stickUp = measuringPoints[0]?.stickUp;
-  if (bottom === undefined || insideDiameter === undefined || depth === null || stickUp === undefined) return minutes(usual.purge);
-  const column = bottom + stickUp - depth;
-  if (column <= 0) return minutes(usual.purge);
-  const litres = casingVolume({ insideDiameter, column }).value * 1000;
-  return Math.max(minutes(usual.leastPurge), minutes((usual.volumes * litres) / usual.litresPerMinute));
+  const water = purgeWater(point, depth);
+  if (water === null) return minutes(usual.purge);
+  return Math.max(minutes(usual.leastPurge), minutes((water * 1000) / usual.litresPerMinute));
 }
 
 /** The clocks of a protocol up to its bottle, in ms. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { doing, reading } from '../endpoints/index.ts';
-import { pictureTypes } from './entries.ts';
+import { Arrow, pictureTypes } from './entries.ts';
 import { everybody, members, samplers } from '../roles/index.ts';
 
 /** Kept before the entry that names it is written, so that a book never names what nobody has. */
@@ -25,6 +25,7 @@ export const PictureOfRecord = z.object({
   at: z.number(),
   sha256: z.string(),
   shows: z.string(),
+  arrow: Arrow.nullable(),
 });
 export type PictureOfRecord = z.infer<typeof PictureOfRecord>;
 

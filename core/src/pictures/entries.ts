@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind } from '../book/index.ts';
+import { entryKind, Id } from '../book/index.ts';
 import { samplers } from '../roles/index.ts';
 
 /** What a picture may be. Anything that can carry a script is none. */
@@ -22,3 +22,19 @@ export const pictureTaken = entryKind(
   }),
   { stands: 'at-visit', by: samplers, correction: 'strike', files: ({ sha256 }) => [sha256] },
 );
+
+const part = z.number().min(0).max(1);
+/** A place on a picture, as parts of its width and height from its upper left corner. */
+export const PicturePlace = z.object({ x: part, y: part });
+export type PicturePlace = z.infer<typeof PicturePlace>;
+
+/** An arrow on a picture, from its tail to what it points at. */
+export const Arrow = z.object({ tail: PicturePlace, tip: PicturePlace });
+export type Arrow = z.infer<typeof Arrow>;
+
+/** An arrow was drawn on a picture: this is the outlet, the crack, the mark. The last one stands; the picture itself stays as it was taken. */
+export const arrowDrawn = entryKind('arrow-drawn', 'Arrow drawn', z.object({ picture: Id, arrow: Arrow }), {
+  stands: 'at-visit',
+  by: samplers,
+  correction: 'strike',
+});

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Script } from '../../test/script.ts';
 import { fold } from '../round/index.ts';
-import { pictureTaken, pictureType } from './index.ts';
+import { arrowDrawn, pictureTaken, pictureType } from './index.ts';
 
 const bytes = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 
@@ -33,6 +33,20 @@ describe('pictures of a visit', () => {
     const round = fold(book.entries)!;
     expect(round.visits.map((visit) => visit.pictures.map((one) => one.sha256.slice(0, 1)))).toEqual([['b'], ['a']]);
     expect(round.aside.map(({ misfit }) => misfit.code)).toEqual(['picture-twice']);
+  });
+
+  it('carry the arrow that was drawn last; one on no picture stands aside', () => {
+    const book = new Script();
+    book.plan();
+    const taken = book.atTap(pictureTaken, picture);
+    const at = (x: number) => ({ tail: { x: 0.1, y: 0.1 }, tip: { x, y: 0.5 } });
+    book.atTap(arrowDrawn, { picture: taken.id, arrow: at(0.4) });
+    book.atTap(arrowDrawn, { picture: taken.id, arrow: at(0.6) });
+    book.atWell(arrowDrawn, { picture: taken.id, arrow: at(0.7) });
+    const round = fold(book.entries)!;
+    expect(round.visits.flatMap((visit) => visit.pictures.map(({ arrow }) => arrow))).toEqual([at(0.6)]);
+    expect(round.aside.map(({ misfit }) => misfit.code)).toEqual(['no-such-picture']);
+    expect(arrowDrawn.payload.safeParse({ picture: taken.id, arrow: at(1.2) }).success).toBe(false);
   });
 
   it('say what they show without blanks around it, and are no larger than is kept', () => {

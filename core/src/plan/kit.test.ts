@@ -97,6 +97,14 @@ describe('the load', () => {
 describe('suggestions', () => {
   const of = (change: Partial<Point>) => suggest({ ...tapPoint, ...change } as Point).map(({ analysis }) => analysis);
 
+  it('follow what lies about a point', () => {
+    expect(of({ kind: 'outlet', surroundings: [] })).toEqual([]);
+    expect(of({ kind: 'outlet', surroundings: ['farmland'] })).toEqual(expect.arrayContaining(['coliforms', 'nutrients']));
+    expect(of({ kind: 'outlet', surroundings: ['foam', 'granite'] })).toEqual(
+      expect.arrayContaining(['pfas533', 'radon', 'grossActivity']),
+    );
+  });
+
   it('are bacteria for every private well, always', () => {
     for (const kind of ['private-well', 'open-well', 'hand-pump', 'spring'] as const) expect(of({ kind }), kind).toContain('coliforms');
     expect(of({ kind: 'outlet', water: 'private' })).toContain('coliforms');

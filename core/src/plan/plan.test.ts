@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
-import { Lab, Point } from '../registers/index.ts';
+import { upgraded } from '../book/index.ts';
+import { Lab, labRegistered, Point } from '../registers/index.ts';
 import { fold } from '../round/index.ts';
-import { bottleId, dayPlanned, freeCode, questionDay, roundPlanned, visitAdded } from './index.ts';
+import { bottleId, dayPlanned, freeCode, labellingOf, questionDay, questionLab, roundPlanned, visitAdded } from './index.ts';
 
 const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
 const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
@@ -67,6 +68,58 @@ describe('the register of points', () => {
 it('refuses a lab whose hours are no times', () => {
   const lab = { id: idOf(1), name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
   expect(Lab.safeParse(lab).error?.issues.map((issue) => issue.path.join('.'))).toEqual(['intake.0.opens', 'intake.0.closes']);
+});
+
+describe('a lab as it is registered', () => {
+  const known = { id: idOf(1), name: 'L', zone: 'UTC', intake: [], temperature: {} };
+  const refused = (change: object) => Lab.safeParse({ ...known, ...change }).error?.issues.map(({ path }) => path.join('.')) ?? [];
+  const hours = (weekday: number, opens: string, closes: string) => ({ weekday, opens, closes });
+
+  it.each([
+    [[hours(1, '08:00', '12:00'), hours(1, '13:00', '16:00'), hours(2, '09:00', '15:00')], []],
+    [[hours(1, '08:00', '12:00'), hours(1, '11:00', '16:00')], ['intake.1.opens']],
+    [[hours(1, '16:00', '08:00')], ['intake.0.closes']],
+    [[hours(1, '08:00', '08:00')], ['intake.0.closes']],
+  ])('takes hours that follow each other, and refuses those that overlap or end before they begin: %j', (intake, fields) => {
+    expect(refused({ intake })).toEqual(fields);
+  });
+
+  it.each([
+    ['{round}-{point}-{bottle}', true],
+    ['W/{date}/{round}.{point}_{bottle}', true],
+    ['{point}-{bottle}', false],
+    ['{round}-{bottle}', false],
+    ['{round}-{point}', false],
+    ['{round}{point}-{bottle}', false],
+    ['{round}-{point}-{bottle}-{number}', false],
+    ['{round} {point} {bottle}', false],
+  ])('has identifiers that tell bottles apart, or is refused: %s', (labels, does) => {
+    expect(refused({ labels })).toEqual(does ? [] : ['labels']);
+  });
+
+  it('labels by its own pattern, whichever visit and blank it is', () => {
+    const labelling = labellingOf({ code: '261123A', date: '2026-11-23', lab: { labels: 'W/{date}/{round}.{point}_{bottle}' } });
+    expect(bottleId(labelling, 'MW3', 'N', 2)).toBe('W/261123/261123A.MW3.2_N');
+  });
+
+  it('is asked for what it does not take, and never opens where it has no hours', () => {
+    const codes = (lab: Partial<Lab>) => questionLab({ ...known, ...lab } as Lab, ['coliforms', 'radon', 'radon']).map(({ code }) => code);
+    expect(codes({ intake: [hours(1, '08:00', '12:00')] })).toEqual([]);
+    expect(codes({ intake: [hours(1, '08:00', '12:00')], takes: ['coliforms'] })).toEqual(['lab-takes-not']);
+    expect(codes({})).toEqual(['lab-never-opens']);
+  });
+
+  it('of before is one of today: its days of bacteria are cut-offs', () => {
+    const [, second] = labRegistered.earlier;
+    const before = second!.payload.parse({ ...known, bacteriaCloses: { 4: '12:00', 5: null } });
+    expect(upgraded(labRegistered, 2, before)).toMatchObject({
+      cutOffs: [
+        { bottles: ['bacteria'], weekdays: [4], closes: '12:00' },
+        { bottles: ['bacteria'], weekdays: [5], closes: null },
+      ],
+      dropOffs: [],
+    });
+  });
 });
 
 describe('the code of a round', () => {

@@ -9,9 +9,9 @@ export interface Suggestion {
   source: string;
 }
 
-type Facts = Pick<Point, 'kind' | 'water' | 'source' | 'disinfection' | 'use'>;
+type Facts = Pick<Point, 'kind' | 'water' | 'source' | 'disinfection' | 'use' | 'surroundings'>;
 
-function holds({ kinds, water, source, disinfection, use }: SuggestionRow['when'], point: Facts): boolean {
+function holds({ kinds, water, source, disinfection, use, about }: SuggestionRow['when'], point: Facts): boolean {
   // What is not known of a point suggests nothing.
   const isIn = <T>(known: readonly T[] | undefined, value: T | undefined) => !known || (value !== undefined && known.includes(value));
   return (
@@ -19,11 +19,12 @@ function holds({ kinds, water, source, disinfection, use }: SuggestionRow['when'
     isIn(water, point.water) &&
     isIn(source, point.source) &&
     isIn(disinfection, point.disinfection) &&
-    (!use || use === point.use)
+    (!use || use === point.use) &&
+    (!about || about.some((one) => point.surroundings?.includes(one)))
   );
 }
 
-/** What a point asks to be tested for, by its kind, water, source and disinfection; each analysis once, with its first reason. */
+/** What a point asks to be tested for, by its kind, water, source, disinfection and what lies about it; each analysis once, with its first reason. */
 export function suggest(point: Facts): Suggestion[] {
   const found = new Map<AnalysisId, Suggestion>();
   for (const { when, analyses, why, source } of suggestions)

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { MeasuringPoint } from '../registers/index.ts';
 import { convert, fromBase, toBase } from '../units/index.ts';
 import {
   questionBuilt,
   casingVolume,
+  standingWater,
   criteria,
   filterPackVolume,
   flowRate,
@@ -82,6 +84,32 @@ it('turns a bucket and a watch into flow, time and a reading clock', () => {
   expect(time.value).toBeCloseTo(414, 6);
   expect(readingClock(time.value, 3)).toEqual([7, 14, 21]);
   expect(readingClock(420, 2)).toEqual([7, 14]);
+});
+
+describe('the water in a well that becomes narrower', () => {
+  const mark = { name: 'Rim', stickUp: 0.5 };
+  const well = {
+    narrower: [
+      { from: 29.5, insideDiameter: 0.15 },
+      { from: 44.5, insideDiameter: 0.1 },
+    ],
+  };
+  const litres = (depth: number, of: Parameters<typeof standingWater>[0] = well, at = mark as MeasuringPoint) =>
+    (standingWater(of, at, { insideDiameter: 0.2, depth, bottom: 60 })?.value ?? NaN) * 1000;
+  const piece = (inside: number, length: number) => (Math.PI / 4) * inside ** 2 * length * 1000;
+
+  it('is the sum of its pieces, from the level down; below the mark a casing begins by the mark’s height deeper', () => {
+    // Geometry: 20 m of 200 mm, 15 m of 150 mm, 15 m of 100 mm.
+    expect(litres(10)).toBeCloseTo(piece(0.2, 20) + piece(0.15, 15) + piece(0.1, 15), 9);
+    expect(litres(35)).toBeCloseTo(piece(0.15, 10) + piece(0.1, 15), 9);
+    expect(litres(50)).toBeCloseTo(piece(0.1, 10), 9);
+    expect(litres(10, {})).toBeCloseTo(piece(0.2, 50), 9);
+  });
+
+  it('is not told where it is not known how deep that is, nor where there is no water', () => {
+    expect(litres(10, well, { name: 'Rim' })).toBeNaN();
+    expect(litres(61)).toBeNaN();
+  });
 });
 
 describe('stability', () => {

@@ -1,4 +1,5 @@
-import { computed } from '../working/index.ts';
+import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
+import { computed, type Computed } from '../working/index.ts';
 
 const geometry = 'Geometry';
 
@@ -35,6 +36,40 @@ export const casingVolume = computed(
   },
   ({ insideDiameter, column }) => (Math.PI / 4) * insideDiameter ** 2 * column,
 );
+
+/** Two volumes as one, in m³: a casing, and what stands in the narrower one below it. */
+export const bothVolumes = computed(
+  {
+    formula: 'V = V₁ + V₂',
+    unit: 'm3',
+    shown: ['L', 2],
+    source: geometry,
+    inputs: {
+      above: { symbol: 'V₁', name: 'above', unit: 'L', decimals: 2 },
+      below: { symbol: 'V₂', name: 'below', unit: 'L', decimals: 2 },
+    },
+  },
+  ({ above, below }) => above + below,
+);
+
+/**
+ * The water that stands in a well between its level and its bottom, each piece of the casing by its own diameter; null where there is
+ * none, or where it is not known how deep a narrower casing begins below the mark. All in m, depths below the mark.
+ */
+export function standingWater(
+  { narrower = [] }: Pick<Well, 'narrower'>,
+  mark: MeasuringPoint,
+  { insideDiameter, depth, bottom }: { insideDiameter: number; depth: number; bottom: number },
+): Computed | null {
+  const below = narrower.map((piece) => ({ ...piece, top: belowMark(mark, piece.from) }));
+  if (below.some(({ top }) => top === null)) return null;
+  const pieces = [{ insideDiameter, top: depth }, ...below.map((piece) => ({ ...piece, top: piece.top! }))];
+  const volumes = pieces.flatMap(({ insideDiameter: inside, top }, place) => {
+    const column = waterColumn({ bottom: Math.min(bottom, pieces[place + 1]?.top ?? bottom), depth: Math.max(top, depth) });
+    return column.value > 0 ? [casingVolume({ insideDiameter: inside, column })] : [];
+  });
+  return volumes.length === 0 ? null : volumes.reduce((above, one) => bothVolumes({ above, below: one }));
+}
 
 /**
  * Water in the filter pack in m³: porosity × annulus × saturated length of the pack. Lengths in m, porosity 0..1.

@@ -58,6 +58,40 @@ describe('what a point says beside', () => {
   });
 });
 
+describe('how a well is built', () => {
+  const whole = { measuringPoints: [{ name: 'Rim', stickUp: 0.5 }], bottom: 60, insideDiameter: 0.2 };
+  it.each([
+    [
+      {
+        narrower: [
+          { from: 30, insideDiameter: 0.15 },
+          { from: 45, insideDiameter: 0.1 },
+        ],
+      },
+      [],
+    ],
+    [{ narrower: [{ from: 30, insideDiameter: 0.25 }] }, ['well.narrower.0.insideDiameter']],
+    [
+      {
+        narrower: [
+          { from: 45, insideDiameter: 0.15 },
+          { from: 30, insideDiameter: 0.1 },
+        ],
+      },
+      ['well.narrower.1.from'],
+    ],
+    [{ narrower: [{ from: 60, insideDiameter: 0.15 }] }, ['well.narrower.0.from']],
+    [{ narrower: [{ from: 30, insideDiameter: 0.15 }], insideDiameter: undefined }, ['well.narrower.0.insideDiameter']],
+    [{ narrower: [{ from: 30, insideDiameter: 0.15 }], measuringPoints: [{ name: 'Rim' }] }, ['well.measuringPoints.0.stickUp']],
+    [{ bore: 0.2 }, ['well.bore']],
+    [{ pack: { from: 50, to: 48 } }, ['well.pack.to']],
+    [{ pack: { from: 48, to: 50, porosity: 30 } }, ['well.pack.porosity']],
+    [{ measuringPoints: [{ name: 'Rim', until: '2024-05-31' }] }, ['well.measuringPoints.0.until']],
+  ])('%j', (change, fields) => {
+    expect(refused({ ...whole, ...change })).toEqual(fields);
+  });
+});
+
 describe('the way between two places', () => {
   // A degree of a great circle of the mean earth radius 6371.0088 km is 111.195 km; a quarter of it 10,007.557 km (geometry).
   it.each([

@@ -76,6 +76,8 @@ export const Well = z
   })
   .superRefine((well, issues) => {
     const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
+    if (well.measuringPoints.every(({ until }) => until !== undefined))
+      issues.addIssue({ code: 'custom', path: ['measuringPoints', 0, 'until'], message: 'One mark has to be there still.' });
     const { bottom = Infinity, screenTop, screenBottom, intake } = well;
     if ((screenTop === undefined) !== (screenBottom === undefined))
       refuse(screenTop === undefined ? 'screenTop' : 'screenBottom', 'A screen has both ends. Leave both empty where one is not known.');
@@ -87,6 +89,14 @@ export const Well = z
       if (row && row.to <= row.from) issues.addIssue({ code: 'custom', path: [name, 'to'], message: 'It ends below its top.' });
     if (well.bore !== undefined && well.insideDiameter !== undefined && well.bore <= well.insideDiameter)
       refuse('bore', 'The bore is wider than the casing in it.');
+    if ((well.narrower ?? []).length > 0)
+      for (const [row, { stickUp, until }] of well.measuringPoints.entries())
+        if (stickUp === undefined && until === undefined)
+          issues.addIssue({
+            code: 'custom',
+            path: ['measuringPoints', row, 'stickUp'],
+            message: 'Give it: how deep the narrower casing begins below the mark hangs on it.',
+          });
     for (const [row, { from, insideDiameter }] of (well.narrower ?? []).entries()) {
       const above = row === 0 ? { from: 0, insideDiameter: well.insideDiameter } : well.narrower![row - 1]!;
       const wrong = (name: string, message: string) => issues.addIssue({ code: 'custom', path: ['narrower', row, name], message });

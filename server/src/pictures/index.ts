@@ -1,11 +1,11 @@
-import { largestPicture, keepPicture, pictureFile, pictureRecord, pictureType, type PictureType } from '@fonte/core/pictures';
+import { Arrow, largestPicture, keepPicture, pictureFile, pictureRecord, pictureType, type PictureType } from '@fonte/core/pictures';
 import type { VisitState } from '@fonte/core/round';
 import { EntitySchema } from 'typeorm';
 import { ofVisit } from '../book/derivation.ts';
 import type { Books } from '../book/books.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { keepFile, keptFile } from '../files/files.ts';
-import { derived, integer, text, type DerivedRow } from '../store/index.ts';
+import { derived, integer, optionalText, text, type DerivedRow } from '../store/index.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 
 interface PictureServices extends Services {
@@ -18,15 +18,26 @@ interface PictureRow extends DerivedRow {
   at: number;
   sha256: string;
   shows: string;
+  /** JSON. */
+  arrow: string | null;
 }
 const PictureTable = new EntitySchema<PictureRow>({
   name: 'pictures',
-  columns: { ...derived, visit: text, point: text, at: integer, sha256: text, shows: text },
+  columns: { ...derived, visit: text, point: text, at: integer, sha256: text, shows: text, arrow: optionalText },
 });
 
 /** One row for each picture of a visit. */
 const pictureRows = (book: string, { id: visit, point, pictures }: VisitState): PictureRow[] =>
-  pictures.map(({ entry, at, sha256, shows }) => ({ book, id: entry, visit, point: point.id, at, sha256, shows }));
+  pictures.map(({ entry, at, sha256, shows, arrow }) => ({
+    book,
+    id: entry,
+    visit,
+    point: point.id,
+    at,
+    sha256,
+    shows,
+    arrow: arrow && JSON.stringify(arrow),
+  }));
 
 /** So many pictures are taken in at once; whoever comes then is asked to come again. */
 const uploadsAtOnce = 6;
@@ -51,7 +62,14 @@ const pictureRoutes = ({ books, store }: PictureServices): Route[] => [
   ),
   route(pictureRecord, async ({ in: { point } }) => {
     const rows = await store.read<PictureRow[]>('SELECT * FROM pictures WHERE point = ? ORDER BY at DESC LIMIT 12', [point]);
-    return rows.map(({ book, visit, at, sha256, shows }) => ({ round: book, visit, at: Number(at), sha256, shows }));
+    return rows.map(({ book, visit, at, sha256, shows, arrow }) => ({
+      round: book,
+      visit,
+      at: Number(at),
+      sha256,
+      shows,
+      arrow: arrow === null ? null : Arrow.parse(JSON.parse(arrow)),
+    }));
   }),
   route(pictureFile, async ({ in: { round, sha256: hash } }) => {
     // Only what the book names: nothing else that is kept can be had here, and nothing under another type.

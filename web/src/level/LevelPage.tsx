@@ -62,7 +62,9 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
   const record = atRest(history).filter((row) => row.round !== id);
   const { tolerances } = round.tables;
-  const marks = point.well.measuringPoints;
+  // A mark that is gone is measured from no more.
+  const there = point.well.measuringPoints.filter(({ until }) => until === undefined || until >= round.plan.date);
+  const marks = there.length > 0 ? there : point.well.measuringPoints;
   const markOf = (name: string) => marks.find((candidate) => candidate.name === name) ?? marks[0]!;
   const questions = ({ measuringPoint, depth }: Draft) =>
     numberError(depth) || !tolerances

@@ -6,6 +6,7 @@ import { Button, Image, Upload } from 'antd';
 import { useRef } from 'react';
 import { Correct } from '../book/Correct.tsx';
 import { keepFile, useKeptFile } from '../book/files.ts';
+import { Pointed } from '../book/Pointed.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -14,6 +15,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { showMoment } from '../time/show.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
+import { DrawArrow } from './DrawArrow.tsx';
 import { shrunk } from './shrink.ts';
 import './pictures.css';
 
@@ -64,7 +66,7 @@ function PicturesAt({ visit }: { visit: VisitState }) {
         <Image.PreviewGroup>
           <ul className="plain pictures">
             {visit.pictures.map((picture) => (
-              <Taken key={picture.entry} picture={picture} />
+              <Taken key={picture.entry} picture={picture} visit={visit.id} />
             ))}
           </ul>
         </Image.PreviewGroup>
@@ -73,18 +75,23 @@ function PicturesAt({ visit }: { visit: VisitState }) {
   );
 }
 
-function Taken({ picture }: { picture: Picture }) {
+function Taken({ picture, visit }: { picture: Picture; visit: string }) {
   const { id, round } = useRound();
   const name = picture.shows || 'Picture';
   const src = useKeptFile(picture.sha256, addressOf(pictureFile, { in: { round: id, sha256: picture.sha256 } }));
   return (
     <li>
-      {src && <Image src={src} alt={name} />}
+      {src && (
+        <Pointed arrow={picture.arrow}>
+          <Image src={src} alt={name} />
+        </Pointed>
+      )}
       <span className="strong">{name}</span>
       <span className="row between small soft">
         <span>
           {showMoment(picture.at, round.plan.zone)}, {picture.sha256.slice(0, 12)}…
         </span>
+        {src && <DrawArrow picture={picture} src={src} visit={visit} />}
         <Correct entry={picture.entry} kind={pictureTaken} what={`picture ${name}`} label="Strike" />
       </span>
     </li>

@@ -139,7 +139,9 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
       .flatMap(({ id, round }) =>
         round.visits
           .filter((visit) => visit.point.id === point)
-          .flatMap((visit) => visit.pictures.map(({ at, sha256, shows }) => ({ round: id, visit: visit.id, at, sha256, shows }))),
+          .flatMap((visit) =>
+            visit.pictures.map(({ at, sha256, shows, arrow }) => ({ round: id, visit: visit.id, at, sha256, shows, arrow })),
+          ),
       )
       .sort((one, other) => other.at - one.at),
   ),

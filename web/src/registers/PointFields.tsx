@@ -1,11 +1,11 @@
-import { disinfections, hazard, hazardIds, registerLists, sources, waters } from '@fonte/core/registers';
+import { disinfections, hazard, hazardIds, registerLists, sources, surrounding, surroundingIds, waters } from '@fonte/core/registers';
 import { pipe, pipeIds } from '@fonte/core/purge';
 import { Checkbox, Input, Select } from 'antd';
 import { useAnswer } from '../api/useAnswer.ts';
 import { Field } from '../form/Field.tsx';
 import { RowList } from '../form/RowList.tsx';
 import { DayInput } from '../time/DayInput.tsx';
-import { emptyContact, emptyMark } from './pointValues.ts';
+import { emptyContact, emptyMark, emptyNarrower } from './pointValues.ts';
 import { TimeInput } from './TimeInput.tsx';
 import { weekdaysInShort } from './weekdays.ts';
 
@@ -21,6 +21,10 @@ export function WellFields() {
               <Field name={[row, 'name']} />
               <Field name={[row, 'elevation']} />
               <Field name={[row, 'stickUp']} />
+              <Field name={[row, 'datum']} />
+              <Field name={[row, 'until']}>
+                <DayInput />
+              </Field>
             </>
           )}
         </RowList>
@@ -37,6 +41,29 @@ export function WellFields() {
           </Field>
           <Field name={['well', 'insideDiameter']} />
           <Field name={['well', 'intake']} />
+          <Field name={['well', 'bore']} />
+        </div>
+      </section>
+      <section className="stack">
+        <h2>Where it becomes narrower</h2>
+        <RowList name={['well', 'narrower']} one="narrower casing" add="A narrower casing below" fresh={emptyNarrower}>
+          {(row) => (
+            <>
+              <Field name={[row, 'from']} />
+              <Field name={[row, 'insideDiameter']} />
+            </>
+          )}
+        </RowList>
+      </section>
+      <section className="stack">
+        <h2>Around the casing</h2>
+        <div className="form-grid">
+          <Field name={['well', 'pack', 'from']} label="Filter pack from, below ground" />
+          <Field name={['well', 'pack', 'to']} label="Filter pack to, below ground" />
+          <Field name={['well', 'pack', 'porosity']} />
+          <Field name={['well', 'seal', 'from']} label="Seal from, below ground" />
+          <Field name={['well', 'seal', 'to']} label="Seal to, below ground" />
+          <Field name={['well', 'seal', 'of']} />
         </div>
       </section>
     </>
@@ -76,6 +103,9 @@ export function WaterFields() {
         <Field name="system" />
         <Field name="zone" />
       </div>
+      <Field name="surroundings" hint="It suggests what to test for">
+        <Select size="large" mode="multiple" options={surroundingIds.map((id) => ({ value: id, label: surrounding(id).name }))} />
+      </Field>
     </section>
   );
 }

@@ -28,6 +28,7 @@ const full: Point = {
   position: { latitude: 36.5012, longitude: -31.0815 },
   walk: 90,
   hazards: ['hot-water'],
+  surroundings: ['coast', 'road'],
   alternatives: [idOf(13)],
   contacts: [
     {
@@ -44,11 +45,32 @@ const full: Point = {
   outOfUse: { reason: 'building work', lookAgain: '2026-12-24' },
 };
 
+/** A well of which all is known. */
+const built: Point = {
+  ...wellPoint,
+  well: {
+    measuringPoints: [
+      { name: 'North rim', elevation: 52.34, stickUp: 0.6, datum: 'local datum' },
+      { name: 'Old cap', until: '2024-05-31' },
+    ],
+    bottom: 60,
+    screenTop: 50,
+    screenBottom: 58,
+    insideDiameter: 0.2,
+    narrower: [{ from: 30, insideDiameter: 0.15 }],
+    intake: 45,
+    bore: 0.3,
+    pack: { from: 48, to: 60, porosity: 0.3 },
+    seal: { from: 2, to: 10, of: 'bentonite' },
+  },
+};
+
 describe('the form of a point', () => {
   it.each([
     ['a tap of which all is said', full],
     ['one of which little is', tapPoint],
     ['a well', wellPoint],
+    ['a well of which all is known', built],
     ['water that is not chlorinated', { ...tapPoint, tap: { outlet: 'Spout', residualMinimum: null } } satisfies Point],
   ])('gives %s back as it was, hours that it does not show among it', (_, point) => {
     expect(rounded(through(point).data)).toEqual(point);

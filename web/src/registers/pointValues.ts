@@ -24,19 +24,24 @@ export interface PointValues {
   position: { latitude: Typed; longitude: Typed };
   walk: Typed;
   hazards: string[];
+  surroundings: string[];
   alternatives: string[];
   contacts: ContactValues[];
   siting: { says: 'nothing' | 'routine' | 'not-routine'; number: string };
   outOfUse: { is: boolean; reason: string; lookAgain: string };
   tap: { outlet: string; isChlorinated: boolean; residualMinimum: Typed };
   well: {
-    measuringPoints: { name: string; elevation: Typed; stickUp: Typed }[];
+    measuringPoints: { name: string; elevation: Typed; stickUp: Typed; datum: string; until: string }[];
     bottom: Typed;
     screenTop: Typed;
     screenBottom: Typed;
     insideDiameter: Typed;
     pipe?: string;
     intake: Typed;
+    bore: Typed;
+    narrower: { from: Typed; insideDiameter: Typed }[];
+    pack: { from: Typed; to: Typed; porosity: Typed };
+    seal: { from: Typed; to: Typed; of: string };
   };
 }
 
@@ -54,6 +59,13 @@ export const emptyMark = (): PointValues['well']['measuringPoints'][number] => (
   name: '',
   elevation: typedOf(undefined, 'm'),
   stickUp: typedOf(undefined, 'm'),
+  datum: '',
+  until: '',
+});
+
+export const emptyNarrower = (): PointValues['well']['narrower'][number] => ({
+  from: typedOf(undefined, 'm'),
+  insideDiameter: typedOf(undefined, 'mm'),
 });
 
 export const emptyContact = (): ContactValues => ({ name: '', call: '', weekdays: [], from: '', to: '' });
@@ -93,6 +105,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     position: { latitude: typedOf(point?.position?.latitude, 'deg'), longitude: typedOf(point?.position?.longitude, 'deg') },
     walk: typedOf(point?.walk, 'min'),
     hazards: point?.hazards ?? [],
+    surroundings: point?.surroundings ?? [],
     alternatives: point?.alternatives ?? [],
     contacts: (point?.contacts ?? []).map(contactValues),
     siting: {
@@ -111,8 +124,10 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     },
     well: {
       measuringPoints: well
-        ? well.measuringPoints.map(({ name, elevation, stickUp }) => ({
+        ? well.measuringPoints.map(({ name, elevation, stickUp, datum = '', until = '' }) => ({
             name,
+            datum,
+            until,
             elevation: typedOf(elevation, 'm'),
             stickUp: typedOf(stickUp, 'm'),
           }))
@@ -123,6 +138,13 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
       insideDiameter: typedOf(well?.insideDiameter, 'mm'),
       ...(well?.pipe ? { pipe: well.pipe } : {}),
       intake: typedOf(well?.intake, 'm'),
+      bore: typedOf(well?.bore, 'mm'),
+      narrower: (well?.narrower ?? []).map(({ from, insideDiameter }) => ({
+        from: typedOf(from, 'm'),
+        insideDiameter: typedOf(insideDiameter, 'mm'),
+      })),
+      pack: { from: typedOf(well?.pack?.from, 'm'), to: typedOf(well?.pack?.to, 'm'), porosity: typedOf(well?.pack?.porosity, '1') },
+      seal: { from: typedOf(well?.seal?.from, 'm'), to: typedOf(well?.seal?.to, 'm'), of: well?.seal?.of ?? '' },
     },
   };
 }
@@ -130,6 +152,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
 interface Based {
   position?: object;
   hazards?: string[];
+  surroundings?: string[];
   alternatives?: string[];
   contacts?: { name?: string; call?: string; weekdays?: number[]; from?: string; to?: string; more?: object[] }[];
   siting?: { says?: string; number?: string };
@@ -137,7 +160,7 @@ interface Based {
   type: Point['type'];
   access?: string;
   tap?: { outlet?: string; isChlorinated?: boolean; residualMinimum?: number };
-  well?: object;
+  well?: { narrower?: object[]; pack?: object; seal?: object };
 }
 
 /** What is not empty, under its name. */
@@ -154,13 +177,14 @@ const contactOf = ({ weekdays = [], from, to, more = [], ...who }: NonNullable<B
 
 /** The point as the register has it: only what is of its type, and only what is said. */
 export function pointOf(values: object): object {
-  const { tap, well, position, hazards, alternatives, contacts, siting, outOfUse, ...rest } = values as Based;
+  const { tap, well, position, hazards, surroundings, alternatives, contacts, siting, outOfUse, ...rest } = values as Based;
   const { is, ...out } = outOfUse ?? {};
   const shared = {
     access: '',
     ...rest,
     ...given('position', position),
     ...given('hazards', hazards),
+    ...given('surroundings', surroundings),
     ...given('alternatives', alternatives),
     ...given('contacts', contacts?.map(contactOf)),
     ...(siting?.says === 'routine' || siting?.says === 'not-routine'
@@ -168,7 +192,10 @@ export function pointOf(values: object): object {
       : {}),
     ...(is ? { outOfUse: out } : {}),
   };
-  if (rest.type === 'well') return { ...shared, well };
+  if (rest.type === 'well') {
+    const { narrower, pack, seal, ...built } = well ?? {};
+    return { ...shared, well: { ...built, ...given('narrower', narrower), ...given('pack', pack), ...given('seal', seal) } };
+  }
   // mg/L is what the register keeps: a typed one comes in its base unit, which is the same.
   const residualMinimum = tap?.isChlorinated ? tap.residualMinimum : null;
   return { ...shared, tap: { outlet: tap?.outlet, residualMinimum } };

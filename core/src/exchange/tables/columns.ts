@@ -14,7 +14,7 @@ export interface PointColumn {
   of?: 'well' | 'tap';
 }
 
-/** Names and units are ours; a column more is a row here. Contacts, alternatives and further marks of a well stay in the register. */
+/** Names and units are ours; a column more is a row here. Contacts, alternatives, narrower casings, pack, seal and further marks of a well stay in the register. */
 export const pointColumns: readonly PointColumn[] = [
   { name: 'code', path: 'code', is: 'text' },
   { name: 'name', path: 'name', is: 'text' },
@@ -34,6 +34,7 @@ export const pointColumns: readonly PointColumn[] = [
   { name: 'floor', path: 'floor', is: 'text' },
   { name: 'walk_min', path: 'walk', is: 'number', unit: 'min' },
   { name: 'hazards', path: 'hazards', is: 'list' },
+  { name: 'surroundings', path: 'surroundings', is: 'list' },
   { name: 'outlet', path: 'tap.outlet', is: 'text', of: 'tap' },
   { name: 'least_free_chlorine_mg_L', path: 'tap.residualMinimum', is: 'number', unit: 'mg/L', of: 'tap' },
   { name: 'mark', path: 'well.measuringPoints.0.name', is: 'text', of: 'well' },
@@ -43,5 +44,6 @@ export const pointColumns: readonly PointColumn[] = [
   { name: 'screen_from_m', path: 'well.screenTop', is: 'number', unit: 'm', of: 'well' },
   { name: 'screen_to_m', path: 'well.screenBottom', is: 'number', unit: 'm', of: 'well' },
   { name: 'inside_diameter_mm', path: 'well.insideDiameter', is: 'number', unit: 'mm', of: 'well' },
+  { name: 'bore_mm', path: 'well.bore', is: 'number', unit: 'mm', of: 'well' },
   { name: 'pump_intake_m', path: 'well.intake', is: 'number', unit: 'm', of: 'well' },
 ];

@@ -1,5 +1,5 @@
 import type { AnalysisId } from '../../bottles/index.ts';
-import type { Point, PointKind } from '../../registers/index.ts';
+import type { Point, PointKind, SurroundingId } from '../../registers/index.ts';
 
 /** What a point asks to be tested for, by what it is. Everything that is said must hold. */
 export interface SuggestionRow {
@@ -9,6 +9,8 @@ export interface SuggestionRow {
     source?: readonly NonNullable<Point['source']>[];
     disinfection?: readonly NonNullable<Point['disinfection']>[];
     use?: Point['use'];
+    /** One of these lies about it. */
+    about?: readonly SurroundingId[];
   };
   analyses: readonly AnalysisId[];
   why: string;
@@ -89,6 +91,72 @@ export const suggestions: readonly SuggestionRow[] = [
     when: { kinds: ['monitoring-well'] },
     analyses: ['general', 'nutrients', 'metals'],
     why: 'The usual picture of a groundwater: what is dissolved, and where it comes from.',
+    source: practice,
+  },
+  {
+    when: { about: ['farmland', 'livestock', 'septic'] },
+    analyses: ['coliforms', 'nutrients'],
+    why: 'Manure, fertiliser or sewage near by: nitrate, and germs.',
+    source: practice,
+  },
+  {
+    when: { about: ['spraying'] },
+    analyses: ['pesticides'],
+    why: 'What is sprayed near by may reach the water.',
+    source: practice,
+  },
+  {
+    when: { about: ['road', 'coast'] },
+    analyses: ['general'],
+    why: 'Salt from the road or the sea: chloride, sodium, conductivity.',
+    source: practice,
+  },
+  {
+    when: { about: ['fuel', 'workshop'] },
+    analyses: ['volatiles'],
+    why: 'Fuel and solvents travel with the groundwater.',
+    source: practice,
+  },
+  {
+    when: { about: ['tannery'] },
+    analyses: ['metals', 'chromium6'],
+    why: 'Tanning and plating work with chromium.',
+    source: practice,
+  },
+  {
+    when: { about: ['landfill'] },
+    analyses: ['general', 'nutrients', 'metals', 'volatiles', 'pfas533'],
+    why: 'What seeps out of a landfill: salts, ammonium, metals, solvents, PFAS.',
+    source: practice,
+  },
+  {
+    when: { about: ['mine'] },
+    analyses: ['general', 'metals'],
+    why: 'Spoil heaps give off sulfate, acid and metals.',
+    source: practice,
+  },
+  {
+    when: { about: ['foam'] },
+    analyses: ['pfas533'],
+    why: 'Fire-fighting foam is the best known source of PFAS.',
+    source: practice,
+  },
+  {
+    when: { about: ['granite'] },
+    analyses: ['radon', 'grossActivity'],
+    why: 'Such rock gives off radon and uranium.',
+    source: practice,
+  },
+  {
+    when: { about: ['old-pipes'], use: 'supply' },
+    analyses: ['lead'],
+    why: 'Old pipes and fittings give off lead and copper.',
+    source: practice,
+  },
+  {
+    when: { about: ['flooded'] },
+    analyses: ['coliforms', 'nutrients', 'turbidity'],
+    why: 'After a flood: germs first; the well is disinfected and its chlorine gone before it is sampled.',
     source: practice,
   },
 ];

@@ -1,6 +1,6 @@
 import { belowMark } from '../../registers/index.ts';
 import { base } from '../../units/index.ts';
-import { casingVolume, purgeTarget, waterColumn } from '../volume.ts';
+import { purgeTarget, standingWater, waterColumn } from '../volume.ts';
 import type { PurgeMethod } from './method.ts';
 
 /** Several casing volumes out, and stable readings. */
@@ -18,7 +18,8 @@ export const volumes: PurgeMethod<'volumes'> = {
     const insideDiameter = base(chosen.insideDiameter);
     const column = waterColumn({ bottom, depth: level.depth });
     if (column.value <= 0) return null;
-    const oneVolume = casingVolume({ insideDiameter, column });
+    const oneVolume = standingWater(point.well, mark, { insideDiameter, depth: level.depth, bottom });
+    if (!oneVolume) return null;
     return { insideDiameter, volumes: chosen.volumes, column, oneVolume, target: purgeTarget({ volumes: chosen.volumes, one: oneVolume }) };
   },
 };

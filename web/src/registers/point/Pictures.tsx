@@ -2,6 +2,7 @@ import { addressOf } from '@fonte/core/endpoints';
 import { pictureFile, pictureRecord, type PictureOfRecord } from '@fonte/core/pictures';
 import { Image } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
+import { Pointed } from '../../book/Pointed.tsx';
 import { useKeptFile } from '../../book/files.ts';
 import { deviceZone, showMoment } from '../../time/show.ts';
 
@@ -20,12 +21,16 @@ export function Pictures({ point }: { point: string }) {
   );
 }
 
-function Taken({ picture: { round, sha256, shows, at } }: { picture: PictureOfRecord }) {
+function Taken({ picture: { round, sha256, shows, at, arrow } }: { picture: PictureOfRecord }) {
   const src = useKeptFile(sha256, addressOf(pictureFile, { in: { round, sha256 } }));
   const name = shows || 'Picture';
   return (
     <li>
-      {src && <Image src={src} alt={name} height={150} />}
+      {src && (
+        <Pointed arrow={arrow}>
+          <Image src={src} alt={name} height={150} />
+        </Pointed>
+      )}
       <p className="small">
         {name} <span className="soft">{showMoment(at, deviceZone())}</span>
       </p>

@@ -2,9 +2,9 @@ import { arrivalsAt, sayFound } from '@fonte/core/arrive';
 import { analysisName, bottleTables } from '@fonte/core/bottles';
 import { owedNames, sampleRecord } from '@fonte/core/due';
 import { levelRecord } from '@fonte/core/level';
-import { disinfections, hazard, pointKind, registered, sources, waters, type Point } from '@fonte/core/registers';
+import { hazard, registered, type Point } from '@fonte/core/registers';
 import { day, showDate, wallTime } from '@fonte/core/time';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../../api/call.ts';
 import { useAnswer } from '../../api/useAnswer.ts';
@@ -14,6 +14,7 @@ import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { deviceZone, showMoment } from '../../time/show.ts';
 import { hydrograph } from '../series.ts';
+import { Facts } from './Facts.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Results } from './Results.tsx';
 import './point.css';
@@ -75,52 +76,6 @@ function Known({ point }: { point: Point }) {
       <Results point={point.id} />
     </div>
   );
-}
-
-function Facts({ point }: { point: Point }) {
-  const contacts = (point.contacts ?? []).map(({ name, call }) => (call ? `${name}, ${call}` : name));
-  const rows: [string, ReactNode][] = [
-    ['Kind', `${pointKind(point.kind).name}, ${point.use === 'supply' ? 'people drink it' : 'monitoring'}`],
-    ...(point.type === 'tap' ? ([['Outlet', point.tap.outlet]] as [string, string][]) : []),
-    ...(point.type === 'tap'
-      ? ([['Chlorine', point.tap.residualMinimum === null ? 'None' : `At least ${point.tap.residualMinimum} mg/L free`]] as [
-          string,
-          string,
-        ][])
-      : []),
-    ...(point.water ? ([['Water', waters[point.water]]] as [string, string][]) : []),
-    ...(point.source ? ([['Source', sources[point.source]]] as [string, string][]) : []),
-    ...(point.disinfection ? ([['Disinfection', disinfections[point.disinfection]]] as [string, string][]) : []),
-    ...(contacts.length > 0 ? ([['To ask', contacts.join('; ')]] as [string, string][]) : []),
-    ...(point.siting
-      ? ([
-          [
-            'Siting list',
-            `${point.siting.isRoutine ? 'Routine samples' : 'No routine samples'}${point.siting.number ? `, ${point.siting.number}` : ''}`,
-          ],
-        ] as [string, string][])
-      : []),
-    ...(point.alternatives?.length ? ([['Instead', <Instead key="instead" ids={point.alternatives} />]] as [string, ReactNode][]) : []),
-  ];
-  return (
-    <dl className="facts">
-      {rows.map(([name, text]) => (
-        <div key={name}>
-          <dt>{name}</dt>
-          <dd>{text}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-function Instead({ ids }: { ids: readonly string[] }) {
-  return ids.map((id) => <Named key={id} id={id} />);
-}
-
-function Named({ id }: { id: string }) {
-  const { data } = useAnswer(registered.points, { in: { id } });
-  return <Link to={`/points/${id}`}>{data?.name ?? 'a point'}</Link>;
 }
 
 function Hazards({ point: { hazards = [] } }: { point: Point }) {
