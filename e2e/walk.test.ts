@@ -262,4 +262,27 @@ describe.sequential('a round from plan to verdict', () => {
     await noSeriousBarrier();
     expect(broken).toEqual([]);
   });
+
+  it('plans the sample that a refusal owes, linked to it, with the bottle’s own analysis', async () => {
+    await today();
+    await click(page, 'The whole round', 'link');
+    await see(page, 'Points and analyses');
+    await see(page, 'Sample again: the lab refused 261123A-MW3-A.');
+    await page.evaluate(() => {
+      const line = [...document.querySelectorAll('.follow-up > li')].find((one) => (one as HTMLElement).innerText.includes('MW3-A'))!;
+      [...line.querySelectorAll('button')].find((one) => one.innerText === 'Plan the sample')!.click();
+    });
+    await see(page, 'Sample taken again for 261123A-MW3-A');
+    await type(page, 'System or site', 'Marenta');
+    await click(page, 'Plan it');
+    await see(page, 'Field book');
+    expect(
+      await page.$$eval('.plan-table input[type=checkbox]:checked', (all) => all.map((one) => one.getAttribute('aria-label'))),
+    ).toEqual(['Nutrients at Tannery 3, downstream']);
+    await click(page, 'Tannery 3, downstream', 'link');
+    await see(page, 'Sample taken again for 261123A-MW3-A');
+    await click(page, 'What asked for it', 'link');
+    await see(page, ': planned');
+    expect(broken).toEqual([]);
+  });
 });

@@ -8,7 +8,7 @@ export const zone = 'Atlantic/Azores';
 const id = (number: number): string => `018f0000-0000-7000-8000-${String(number).padStart(12, '0')}`;
 
 export const people: Person[] = [
-  { id: id(1), name: 'Inês Faria', initials: 'IF', role: 'technician' },
+  { id: id(1), name: 'Inês Faria', initials: 'IF', role: 'technician', trained: ['bacteria', 'lead', 'wells', 'contaminated'] },
   { id: id(2), name: 'Rui Vale', initials: 'RV', role: 'coordinator' },
   { id: id(3), name: 'Teresa Pinho', initials: 'TP', role: 'reader' },
 ];
@@ -56,17 +56,17 @@ export const points: Point[] = [
     position: at(36.5238, -31.0449), walk: 180, hazards: ['lone-work'],
   }),
   monitoring(22, 'MW2', 'Tannery 2, yard', 54.07, 19, [12, 18], 'Key at the town hall. Broken concrete, mind the step.', {
-    position: at(36.5224, -31.0461), hazards: ['contaminated', 'ground'],
+    position: at(36.5224, -31.0461), hazards: ['contaminated', 'ground'], surroundings: ['tannery'],
   }),
   monitoring(23, 'MW3', 'Tannery 3, downstream', 52.34, 18, [11, 17], 'Path along the wall, 200 m on foot. Wasps in summer.', {
-    position: at(36.5211, -31.0473), walk: 240, hazards: ['contaminated', 'insects'],
+    position: at(36.5211, -31.0473), walk: 240, hazards: ['contaminated', 'insects'], surroundings: ['tannery', 'farmland'],
   }),
   tap(31, 'MH1', 'Market hall', 'Porto Amaro', 'Steel tap in the cleaning room, left of two', 'Ask at the fish counter before 11:00.', {
     position: at(36.5012, -31.0815), disinfection: 'free-chlorine', water: 'treated', building: 'Market hall', siting: { isRoutine: true, number: 'PA-04' }, alternatives: [id(34)],
     contacts: [{ name: 'Fish counter', windows: [{ weekdays: [1, 2, 3, 4, 5, 6], from: '07:00', to: '11:00' }] }],
   }),
   tap(32, 'SC1', 'School', 'Pedrinha', 'Tap at the kitchen sink', 'Ring at the side door, not during breaks.', {
-    position: at(36.5352, -31.1024), disinfection: 'free-chlorine', water: 'treated', building: 'School', room: 'Kitchen',
+    position: at(36.5352, -31.1024), disinfection: 'free-chlorine', water: 'treated', building: 'School', room: 'Kitchen', surroundings: ['old-pipes'],
     contacts: [{
       name: 'School office',
       windows: [{ weekdays: [1, 2, 3, 4, 5], from: '08:30', to: '10:15' }, { weekdays: [1, 2, 3, 4, 5], from: '10:45', to: '15:30' }],
@@ -76,13 +76,26 @@ export const points: Point[] = [
     position: at(36.4989, -31.0801), kind: 'outside-tap', disinfection: 'free-chlorine', water: 'treated', hazards: ['ground'],
     siting: { isRoutine: true, number: 'PA-06' },
   }),
+  {
+    id: id(35), code: 'WW1', name: 'Waterworks well', place: 'Pedrinha', use: 'supply', kind: 'supply-well', access: 'Pump house, key at the town hall.',
+    system: 'Marenta', zone: 'Waterworks', source: 'groundwater', water: 'raw', disinfection: 'none', position: at(36.5301, -31.0772), walk: 60,
+    hazards: ['electricity'], surroundings: ['farmland'], type: 'well',
+    well: {
+      measuringPoints: [{ name: 'Flange of the pump head', elevation: 78.2, stickUp: 0.35, datum: 'mean sea level at Porto Amaro' }], bottom: 62,
+      screenTop: 48, screenBottom: 60, insideDiameter: 0.2, narrower: [{ from: 30, insideDiameter: 0.15 }], intake: 45, bore: 0.32,
+      pack: { from: 44, to: 62, porosity: 0.3 }, seal: { from: 1, to: 12, of: 'cement' },
+    },
+  },
   tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', {
     position: at(36.5279, -31.0402), kind: 'spring', disinfection: 'none', water: 'raw', source: 'groundwater',
   }, null),
 ];
 
 export const instruments: Instrument[] = [
-  { id: id(41), name: 'Blue photometer', kind: 'photometer', serial: 'PM-1187' },
+  {
+    id: id(41), name: 'Blue photometer', kind: 'photometer', serial: 'PM-1187',
+    ranges: [{ parameter: 'freeChlorine', from: 0.02, to: 4 }, { parameter: 'totalChlorine', from: 0.02, to: 4 }],
+  },
   { id: id(42), name: 'Probe with flow cell', kind: 'probe', serial: 'MP-0402' },
   { id: id(43), name: 'Tape of 50 m', kind: 'tape', serial: 'T-50-3' },
   { id: id(44), name: 'Thermometer of the cooler', kind: 'thermometer' },

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import type { Because } from '../due/index.ts';
 import { ParameterId } from '../parameters/index.ts';
+import { askedSamples, type AskedSample } from './tables/samples.ts';
 
 /** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
 export const Task = z.discriminatedUnion('code', [
@@ -21,3 +23,15 @@ export const FollowUp = z.object({
   done: z.object({ at: z.number(), note: z.string(), entry: z.string() }).nullable(),
 });
 export type FollowUp = z.infer<typeof FollowUp>;
+
+/** What a task asks to be sampled; null where it asks for something else. */
+export function askedSample(task: Task): AskedSample | null {
+  if (task.code === 'resample') return { as: 'resample', at: 'point' };
+  return Object.hasOwn(askedSamples, task.rule) ? askedSamples[task.rule]! : null;
+}
+
+/** What asks for a sample that a follow-up of a round wants; null where it wants none. */
+export function becauseOf({ id, task, pointName, due }: FollowUp, round: string): Because | null {
+  const asked = askedSample(task);
+  return asked && { as: asked.as, round, action: id, of: task.code === 'resample' ? task.bottle : pointName, by: due };
+}

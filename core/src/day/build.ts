@@ -15,10 +15,10 @@ import {
 import { distance, type Lab, type Point, type Position } from '../registers/index.ts';
 import { protocolsFor } from '../tap/index.ts';
 import { atWall, wallTime } from '../time/index.ts';
-import { daylightOn, inBoth } from './daylight.ts';
+import { daylightOn } from './daylight.ts';
 import { doorOn } from './doors.ts';
 import { clocksBefore, stopWork, type StopWork } from './minutes.ts';
-import type { DayProblem, DayStop, Span } from './problem.ts';
+import { inBoth, type DayProblem, type DayStop, type Span } from './problem.ts';
 import { usual } from './tables/usual.ts';
 
 /** What of a round makes a day. */
@@ -174,7 +174,7 @@ export function buildDay(of: DayOf, settings: DaySettings): BuiltDay {
       ),
       start: atWall(date, settings.start, zone),
       lunch,
-      midway: midway && after >= 0 ? { intake: midway.intake, reaches: midway.reaches, after } : undefined,
+      midway: midway && after >= 0 ? { intake: midway.intake, byRule: midway.byRule, reaches: midway.reaches, after } : undefined,
     },
     places: places.map(({ id }) => id),
     works,

@@ -12,13 +12,3 @@ export function daylightOn(date: string, { latitude, longitude }: Position, zone
   const [from, to] = [sunrise.getTime(), sunset.getTime()];
   return Number.isFinite(from) && Number.isFinite(to) ? { from, to } : null;
 }
-
-/** What two lists of spans have in common. */
-export function inBoth(some: readonly Span[], others: readonly Span[]): Span[] {
-  return some.flatMap((one) =>
-    others.flatMap((other) => {
-      const [from, to] = [Math.max(one.from, other.from), Math.min(one.to, other.to)];
-      return from <= to ? [{ from, to }] : [];
-    }),
-  );
-}

@@ -137,6 +137,19 @@ describe('a hand-over on the way', () => {
     expect(timed.stops[2]!.arrives).toBe(timed.midway!.handOver + 10 * minute + drive);
   });
 
+  it('lets the door be open for what each leg brings: bacteria before their cut-off, the rest until the evening', () => {
+    const early: Lab = { ...there, dropOffs: [], cutOffs: [{ bottles: ['bacteria'], weekdays: [], closes: '10:00' }] };
+    const mixed = [visit(41, tap(31, 36.55)), ...[42, 43, 44, 45].map((id) => visit(id, tap(id, 36.4), ['general']))];
+    const both = day(mixed, { lab: early });
+    const told = proposeDay(both, { ...settings, lunch: 0, start: '09:00' }, []);
+    expect(told.faults.map(({ code }) => code)).toContain('too-late');
+    const [midway] = only(told.remedies, 'midway');
+    const mended = proposeDay(both, afterRemedy({ ...settings, lunch: 0, start: '09:00' }, midway!), []);
+    expect(mended.faults).toEqual([]);
+    expect(time(mended.day.midway!.handOver) <= '10:00').toBe(true);
+    expect(time(mended.day.handOver) > '10:00').toBe(true);
+  });
+
   it('is no way out where even that does not help, and then the day is cut in two', () => {
     // Somebody lets one in at each of four taps for an hour and a half only: two of them can be done.
     const open = { name: 'Porter', windows: [{ from: '08:30', to: '10:00' }] };

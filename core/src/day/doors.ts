@@ -2,8 +2,7 @@ import type { RuleId } from '../bottles/index.ts';
 import { intakesOn, nextIntake } from '../custody/index.ts';
 import type { DropOff, Lab, Position } from '../registers/index.ts';
 import { atWall, wallTime } from '../time/index.ts';
-import { inBoth } from './daylight.ts';
-import type { Door, Span } from './problem.ts';
+import { inBoth, type Door, type Span } from './problem.ts';
 import { usual } from './tables/usual.ts';
 
 /** A door at which a day's bottles are handed over, and where it is. */
@@ -14,10 +13,12 @@ export interface PlacedDoor extends Door {
 /** The place of a lab by its name where bottles are left for it; undefined for its own door, or where it has no such place any more. */
 export const dropOffOf = (lab: Lab | null, name: string | undefined): DropOff | undefined => lab?.dropOffs.find((one) => one.name === name);
 
-/** When a lab takes all of these bottles in on a day. */
-function atLab(lab: Lab, noon: number, rules: readonly RuleId[]): Span[] {
-  const spans = rules.map((rule) => intakesOn(lab, noon, rule).map(({ opens, closes }) => ({ from: opens, to: closes })));
-  return spans.reduce(inBoth);
+/** When a lab takes bottles in on a day: all of them together, and each kind. */
+function atLab(lab: Lab, noon: number, rules: readonly RuleId[]): Door {
+  const byRule = Object.fromEntries(
+    rules.map((rule): [string, Span[]] => [rule, intakesOn(lab, noon, rule).map(({ opens, closes }) => ({ from: opens, to: closes }))]),
+  );
+  return { intake: Object.values(byRule).reduce(inBoth), byRule };
 }
 
 /** When bottles may be left for a lab on a day, and when the last of them are at the lab: fetched at the end of its hours, taken in when its door is open. */
@@ -47,5 +48,5 @@ export function doorOn(
   const dropOff = dropOffOf(lab, name);
   return dropOff
     ? { ...atDropOff(lab, dropOff, noon, rules), position: dropOff.position }
-    : { intake: atLab(lab, noon, rules), position: lab.position ?? home };
+    : { ...atLab(lab, noon, rules), position: lab.position ?? home };
 }

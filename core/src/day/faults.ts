@@ -31,8 +31,8 @@ export function tryDay(problem: DayProblem, order: readonly number[]): TriedDay 
     return { day, faults: [...turned, ...faults] };
   }
   const [before, after] = legsOf(problem, order);
-  const morning = tryLeg(untilMidway(problem), before);
-  const rest = tryLeg(fromMidway(problem, morning.day.handOver, morning.day.lunch !== null), after);
+  const morning = tryLeg(untilMidway(problem, before), before);
+  const rest = tryLeg(fromMidway(problem, after, morning.day), after);
   return { day: joined(morning.day, rest.day), faults: [...turned, ...morning.faults, ...rest.faults] };
 }
 

@@ -15,6 +15,13 @@ function weighLeg(problem: DayProblem, numbers: readonly number[]): TimedDay | n
   return order ? timeDay(problem, order) : null;
 }
 
+/** An order in which what the lab takes in for the shortest time comes first. */
+function urgentFirst({ stops, byRule = {} }: DayProblem, order: readonly number[]): number[] {
+  const closes = ({ rule = '' }: { rule?: string }) => Math.max(-Infinity, ...(byRule[rule] ?? []).map(({ to }) => to));
+  const soonest = (number: number) => Math.min(Infinity, ...stops[number]!.bottles.map(closes));
+  return [...order].sort((a, b) => soonest(a) - soonest(b) || 0);
+}
+
 /** A day that is broken by a hand-over on the way, and after which stop. */
 export interface Broken {
   day: TimedDay;
@@ -23,17 +30,19 @@ export interface Broken {
 
 /**
  * A way through a day that hands over on the way, wherever that is best; null where none was found, which does not prove that there is
- * none: the stops of both legs come from the nearest orders to the whole day, with and without what bottles ask for.
+ * none: the stops of both legs come from the nearest orders to the whole day, with and without what bottles ask for, and with what is taken in for the shortest time first.
  */
 export function solveMidway(problem: DayProblem): Broken | null {
   const whole = { ...problem, midway: undefined };
   const patient = { ...whole, stops: whole.stops.map((stop) => ({ ...stop, bottles: [] })) };
   let best: Broken | null = null;
-  for (const order of [nearestOrder(whole), solveDay(patient)?.day.order ?? []])
+  const nearest = nearestOrder(whole);
+  for (const order of [nearest, solveDay(patient)?.day.order ?? [], urgentFirst(problem, nearest)])
     for (let cut = 1; cut < order.length; cut += 1) {
-      const morning = weighLeg(untilMidway(problem), order.slice(0, cut));
+      const [before, after] = [order.slice(0, cut), order.slice(cut)];
+      const morning = weighLeg(untilMidway(problem, before), before);
       if (!morning) continue;
-      const rest = weighLeg(fromMidway(problem, morning.handOver, morning.lunch !== null), order.slice(cut));
+      const rest = weighLeg(fromMidway(problem, after, morning), after);
       if (rest && (!best || rest.handOver < best.day.handOver)) best = { day: joined(morning, rest), after: morning.order.at(-1)! };
     }
   return best;

@@ -11,6 +11,8 @@ export interface DayBottle {
   filledAfter: number;
   /** ms at most from then until it is handed over. */
   keeps: number;
+  /** What kind it is, where doors are open for some longer than for others. */
+  rule?: string;
 }
 
 /** A stop of a day's drive. */
@@ -33,8 +35,10 @@ export interface Lunch extends Span {
 
 /** A door at which bottles are handed over. */
 export interface Door {
-  /** When bottles are taken in; with no lab, any time up to the end of the day. */
+  /** When all bottles of the day are taken in; with no lab, any time up to the end of the day. */
   intake: readonly Span[];
+  /** The same for each kind of bottle: what part of a day brings may be taken in for longer than all of it. */
+  byRule?: Readonly<Record<string, readonly Span[]>> | undefined;
   /** When what is left there is at the lab, whenever it was left (ms); where it is left out, the door is the lab's own. */
   reaches?: number | undefined;
 }
@@ -74,6 +78,16 @@ export function takenInAt(intake: readonly Span[], from: number): number {
   let best = Infinity;
   for (const span of intake) if (from <= span.to) best = Math.min(best, Math.max(from, span.from));
   return best;
+}
+
+/** What two lists of spans have in common. */
+export function inBoth(some: readonly Span[], others: readonly Span[]): Span[] {
+  return some.flatMap((one) =>
+    others.flatMap((other) => {
+      const [from, to] = [Math.max(one.from, other.from), Math.min(one.to, other.to)];
+      return from <= to ? [{ from, to }] : [];
+    }),
+  );
 }
 
 /** What is filled before this moment is too old when it is handed over at another: the work may not begin earlier. */

@@ -81,9 +81,9 @@ export function joined(morning: TimedDay, rest: TimedDay): TimedDay {
 export function timeDay(problem: DayProblem, order: readonly number[], leaves = problem.start): TimedDay | null {
   if (!problem.midway) return timeLeg(problem, order, leaves);
   const [before, after] = legsOf(problem, order);
-  const morning = timeLeg(untilMidway(problem), before, leaves);
+  const morning = timeLeg(untilMidway(problem, before), before, leaves);
   if (!morning) return null;
-  const second = fromMidway(problem, morning.handOver, morning.lunch !== null);
+  const second = fromMidway(problem, after, morning);
   const rest = timeLeg(second, after, second.start);
   return rest && joined(morning, rest);
 }

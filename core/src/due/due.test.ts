@@ -4,6 +4,7 @@ import { idOf, Script } from '../../test/script.ts';
 import { refuseAll } from '../../test/due.ts';
 import {
   countFor,
+  dueAt,
   dueOf,
   lastDayIn,
   openOf,
@@ -30,7 +31,13 @@ const programme = (change: Partial<Programme> = {}): Programme => ({
   source: '',
   ...change,
 });
-const sample = (point: string, date: string, state: SampleOfRecord['state'] = 'taken'): SampleOfRecord => ({
+const sample = (
+  point: string,
+  date: string,
+  state: SampleOfRecord['state'] = 'taken',
+  because: SampleOfRecord['because'] = null,
+): SampleOfRecord => ({
+  because,
   round: 'r',
   visit: 'v',
   point,
@@ -190,5 +197,26 @@ describe('what counts of a round', () => {
     const book = new Script().plan();
     book.write(roundGivenUp, { reason: 'storm' });
     expect(counted(book)).toEqual([]);
+  });
+});
+
+describe('samples that no programme asked for', () => {
+  const asked = (as: 'repeat' | 'triggered' | 'resample') => ({ as, round: idOf(1), action: 'a', of: 'Hall', by: 0 });
+  const taken = (as: Parameters<typeof asked>[0]) =>
+    dueOf(programme({ points: [a] }), [sample(a, '2026-11-10', 'taken', asked(as))], '2026-11-23')[0]!.taken;
+
+  it('count for none, unless they stand for one that was refused', () => {
+    expect([taken('repeat'), taken('triggered'), taken('resample')]).toEqual([0, 0, 1]);
+  });
+});
+
+describe('what a point lacks', () => {
+  it('is the worst of all its programmes; where points count together, it is those whose turn it is', () => {
+    const monthly = programme({ points: [a, b], times: 1 });
+    const together = programme({ id: idOf(9), points: [a, b], times: 1, counts: 'together', analyses: ['general'] });
+    const found = dueAt([monthly, together], [sample(a, '2026-11-10')], '2026-11-29');
+    expect([found.get(a), found.get(b)]).toEqual(['due', expect.stringMatching(/due|behind/)]);
+    const done = [sample(a, '2026-11-10'), sample(b, '2026-11-11')];
+    expect([...dueAt([monthly], done, '2026-11-29')]).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import type { AnalysisId } from '../bottles/index.ts';
+import { causes } from './because.ts';
 import { lastDayIn, periodBefore, periodOf, shareOver, type Period } from './period.ts';
 import type { Programme } from './programme.ts';
 import type { SampleOfRecord } from './samples.ts';
@@ -84,7 +85,8 @@ export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], 
   const points = new Set(programme.points);
   const keyOf = (point: string | null, analysis: AnalysisId) => `${programme.counts === 'together' ? '' : point} ${analysis}`;
   for (const sample of samples) {
-    if (!points.has(sample.point)) continue;
+    // A repeat after a finding is no sample of the programme.
+    if (!points.has(sample.point) || (sample.because && !causes[sample.because.as].isCounted)) continue;
     const key = keyOf(sample.point, sample.analysis);
     const own = known.get(key);
     if (own) own.push(sample);
@@ -126,4 +128,20 @@ export function visitsFor(programme: Programme, lines: readonly DueLine[], sampl
     for (const { point } of order.slice(0, openOf(line))) add(point, line.analysis);
   }
   return [...visits].map(([point, analyses]) => ({ point, analyses }));
+}
+
+/** What a point lacks of any programme: behind an even spread, or to be taken. Where points count together, those that would be taken next. */
+export function dueAt(programmes: readonly Programme[], samples: readonly SampleOfRecord[], today: string): Map<string, 'behind' | 'due'> {
+  const found = new Map<string, 'behind' | 'due'>();
+  for (const programme of programmes) {
+    const lines = dueOf(programme, samples, today);
+    for (const { point, analyses } of visitsFor(programme, lines, samples)) {
+      const isBehind = lines.some(
+        (line) => line.state === 'behind' && analyses.includes(line.analysis) && (line.point === null || line.point === point),
+      );
+      if (isBehind) found.set(point, 'behind');
+      else if (!found.has(point)) found.set(point, 'due');
+    }
+  }
+  return found;
 }

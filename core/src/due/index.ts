@@ -1,6 +1,7 @@
 export * from './programme.ts';
 export * from './period.ts';
 export * from './counts.ts';
+export * from './because.ts';
 export * from './samples.ts';
 export * from './due.ts';
 export * from './endpoints.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { AnalysisId } from '../bottles/index.ts';
+import { Because } from './because.ts';
 
 /**
  * What became of an analysis at a visit, as far as a programme counts it: planned in a round that is open; taken as a routine sample;
@@ -15,5 +16,7 @@ export const SampleOfRecord = z.object({
   /** The day of collection, or the planned one, by the round's wall clock. */
   date: z.string(),
   state: z.enum(sampleStates),
+  /** What asked for it, where no programme did. */
+  because: Because.nullable(),
 });
 export type SampleOfRecord = z.infer<typeof SampleOfRecord>;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { AnalysisId, extraPurposes } from '../bottles/index.ts';
 import { entryKind, Id } from '../book/index.ts';
+import { Because } from '../due/index.ts';
 import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
 import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, labFromSecond, Point, SecondLab } from '../registers/index.ts';
@@ -20,6 +21,8 @@ const visitOf = <P extends z.ZodType>(point: P) =>
     analyses: z.array(AnalysisId).max(60),
     /** Limits of this point alone, where they are others than the round's: a well on another law, water that nobody drinks. */
     limits: Limits.optional(),
+    /** What asks for it, where it is no sample of the usual programme. */
+    because: Because.optional(),
   });
 /** One point of a round, with the register's row as it stood when the round was planned. */
 export const PlannedVisit = visitOf(Point);

@@ -40,6 +40,12 @@ const spacePerWater: Readonly<Record<TemperatureClass, number>> = { bacteria: 3,
 
 const litre = 1e-3;
 
+/** What a box must hold for one bottle of a rule, in m³: with ice where it is cooled. */
+export function spaceOf(table: BottleTable, rule: RuleId): number {
+  const { temperature, volume } = cardOf(table, rule);
+  return (volume / 1000) * litre * spacePerWater[temperature];
+}
+
 /** What there is to carry when every planned bottle is full, by the temperature that it wants; spares ride empty outside the boxes. */
 export function loads(table: BottleTable, counts: readonly BottleCount[]): Load[] {
   const all = new Map<TemperatureClass, Load>();

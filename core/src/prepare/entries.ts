@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
 import { gearIds } from '../bottles/index.ts';
-import { Instrument, instrumentKindIds } from '../registers/index.ts';
+import { Box, Instrument, instrumentKindIds } from '../registers/index.ts';
 import { field, samplers } from '../roles/index.ts';
 import { Typed } from '../units/index.ts';
 import { checkIds } from './check.ts';
@@ -68,4 +68,15 @@ export const callMade = entryKind(
     words: words('What they said').default(''),
   }),
   inBook,
+);
+
+/** Bottles were put into a box, or taken out of any where there is none. */
+export const bottlesBoxed = entryKind(
+  'bottles-boxed',
+  'Put into a box',
+  z.object({
+    box: Box.pick({ id: true, name: true, holds: true }).nullable(),
+    bottles: z.array(z.string().min(1).max(60)).min(1, { error: 'There is no bottle to put into it.' }).max(2000),
+  }),
+  { stands: 'in-book', by: samplers, correction: 'strike' },
 );

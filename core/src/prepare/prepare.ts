@@ -5,7 +5,8 @@ import type { Instrument, InstrumentKind } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { checkRow, checksOf, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
 import { shutAt } from './tables/checks.ts';
-import { callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
+import { bottlesBoxed, callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
+import type { BoxOfBook } from './boxing.ts';
 import type { PackId } from './packing.ts';
 
 /** A check in the book of a round, with what came of it. */
@@ -35,12 +36,24 @@ export interface PrepareBook {
   /** What was said of each piece of gear, oldest first. */
   gear: ReadonlyMap<GearId, readonly { at: number; isSo: boolean }[]>;
   calls: readonly Call[];
+  /** The box that each bottle stands in. */
+  boxed: ReadonlyMap<string, BoxOfBook>;
 }
 
-export const prepareRoom: Room<PrepareBook, { date: string }> = {
-  kinds: [instrumentChecked, checkOverridden, kitTicked, gearChecked, callMade],
-  empty: { checks: [], overridden: [], packed: new Set(), gear: new Map(), calls: [] },
-  fits: (_, entry) => {
+/** What lies around it in its round. */
+export interface PrepareAround {
+  date: string;
+  hasBottle: (id: string) => boolean;
+}
+
+export const prepareRoom: Room<PrepareBook, PrepareAround> = {
+  kinds: [instrumentChecked, checkOverridden, kitTicked, gearChecked, callMade, bottlesBoxed],
+  empty: { checks: [], overridden: [], packed: new Set(), gear: new Map(), calls: [], boxed: new Map() },
+  fits: (_, entry, around) => {
+    if (bottlesBoxed.is(entry)) {
+      const unknown = entry.payload.bottles.find((id) => !around.hasBottle(id));
+      return unknown === undefined ? null : misfit('not-in-round', 'payload.bottles', { bottle: unknown });
+    }
     if (!instrumentChecked.is(entry)) return null;
     const { check, instrument, nominal, reading, isGood, standard } = entry.payload;
     const row = checkRow(check);
@@ -64,6 +77,13 @@ export const prepareRoom: Room<PrepareBook, { date: string }> = {
     if (gearChecked.is(entry)) {
       const { gear, isSo } = entry.payload;
       return { ...book, gear: new Map(book.gear).set(gear, [...(book.gear.get(gear) ?? []), { at: done.at, isSo }]) };
+    }
+    if (bottlesBoxed.is(entry)) {
+      const boxed = new Map(book.boxed);
+      for (const id of entry.payload.bottles)
+        if (entry.payload.box) boxed.set(id, entry.payload.box);
+        else boxed.delete(id);
+      return { ...book, boxed };
     }
     if (!callMade.is(entry)) return book;
     const { point = null, ...call } = entry.payload;

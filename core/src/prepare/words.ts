@@ -1,10 +1,10 @@
 import { gearRow } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import type { Words } from '../findings/index.ts';
+import type { FindingWords, Words } from '../findings/index.ts';
 import { instrumentKind } from '../registers/index.ts';
-import { showTyped } from '../units/index.ts';
+import { show, showTyped } from '../units/index.ts';
 import { checkRow, type CheckOutcome } from './check.ts';
-import { callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked } from './entries.ts';
+import { bottlesBoxed, callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked } from './entries.ts';
 import { packRow } from './packing.ts';
 import type { Readiness } from './prepare.ts';
 
@@ -14,6 +14,17 @@ export const prepareWords: Words = {
   'no-reading': 'Write down what it reads.',
   'no-nominal': 'Write down what it should read.',
   'no-lot': 'Write down the lot of the standard.',
+};
+
+export const prepareFindings: FindingWords = {
+  'box-two-colds': [
+    ({ name }) => `${name} holds bottles that want ice, and such that ice spoils.`,
+    'Put what is kept at 6 to 20 °C into a box of its own.',
+  ],
+  'box-too-small': [
+    ({ name, holds, space }) => `${name} holds ${show(Number(holds), 'L', 0)}; with ice these bottles take ${show(Number(space), 'L', 0)}.`,
+    'Take another box for some of them.',
+  ],
 };
 
 export const outcomeNames: Record<CheckOutcome, string> = { pass: 'Passes', fail: 'Fails', expired: 'Standard out of date' };
@@ -33,5 +44,6 @@ export const prepareSays: readonly Says[] = [
   inBook(checkOverridden, ({ kind, reason }) => `${instrumentKind(kind).name}: ${reason}`),
   inBook(kitTicked, ({ item, isPacked }) => `${packRow(item).name}: ${isPacked ? 'in the van' : 'taken out again'}.`),
   inBook(gearChecked, ({ gear, isSo }) => `${gearRow(gear).ask}: ${isSo ? 'yes' : 'no'}.`),
+  inBook(bottlesBoxed, ({ box, bottles }) => `${box ? `${box.name}: ` : 'Out of their box: '}${bottles.join(', ')}.`),
   inBook(callMade, ({ whom, answer, words }) => `${whom}: ${callAnswerNames[answer].toLowerCase()}.${words ? ` ${words}` : ''}`),
 ];

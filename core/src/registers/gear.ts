@@ -18,6 +18,19 @@ export const Instrument = z.object({
   name,
   kind: z.enum(instrumentKindIds).meta({ title: 'Which kind' }),
   serial: short('Serial number').optional(),
+  /** Between which values it may be used, each in the parameter's own unit. */
+  ranges: z
+    .array(
+      z
+        .object({
+          parameter: ParameterId.meta({ title: 'Measures' }),
+          from: z.number().meta({ title: 'From' }),
+          to: z.number().meta({ title: 'To' }),
+        })
+        .refine(({ from, to }) => from < to, { path: ['to'], error: 'It ends before it begins.' }),
+    )
+    .max(40)
+    .optional(),
   /** It is not used now, and why. */
   outOfUse: z.string().trim().max(300).meta({ title: 'Out of use, and why' }).optional(),
 });
@@ -25,6 +38,8 @@ export type Instrument = z.infer<typeof Instrument>;
 export const instrumentRegistered = entryKind('instrument-registered', 'Instrument registered', Instrument, {
   stands: 'in-book',
   by: field,
+  // What came since may be left out.
+  earlier: [{ payload: Instrument, upgrade: (instrument: Instrument) => instrument }],
 });
 
 const date = z.iso.date({ error: 'A date such as 2027-03-31.' });

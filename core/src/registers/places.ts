@@ -42,16 +42,19 @@ export interface PlaceSearch {
   zones?: readonly string[];
   /** Only those in use, or only those that are not. */
   state?: 'in-use' | 'out-of-use';
+  /** Only these, whatever makes them so; all where it is left out. */
+  among?: ReadonlySet<string> | ReadonlyMap<string, unknown>;
 }
 
 /** Without accents and in small letters: who types quickly types neither. */
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** The points that a search finds, in their order. */
-export function findPlaces(places: readonly PointPlace[], { text = '', kinds = [], zones = [], state }: PlaceSearch): PointPlace[] {
+export function findPlaces(places: readonly PointPlace[], { text = '', kinds = [], zones = [], state, among }: PlaceSearch): PointPlace[] {
   const words = plain(text).split(/\s+/).filter(Boolean);
   return places.filter((one) => {
     if (kinds.length > 0 && !kinds.includes(one.kind)) return false;
+    if (among && !among.has(one.id)) return false;
     if (zones.length > 0 && !zones.includes(one.zone ?? '')) return false;
     if (state !== undefined && one.outOfUse !== (state === 'out-of-use')) return false;
     if (words.length === 0) return true;

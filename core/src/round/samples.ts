@@ -32,7 +32,7 @@ export function samplesOf(id: string, round: RoundState): SampleOfRecord[] {
       const found = stateOf(visit, analysis, round.givenUp !== null);
       if (!found) return [];
       const day = found.at === null ? date : wallTime(found.at, zone).date;
-      return [{ round: id, visit: visit.id, point: visit.point.id, analysis, date: day, state: found.state }];
+      return [{ round: id, visit: visit.id, point: visit.point.id, analysis, date: day, state: found.state, because: visit.because }];
     }),
   );
 }

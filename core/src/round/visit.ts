@@ -1,3 +1,4 @@
+import type { Because } from '../due/index.ts';
 import { arrivalState, placeReasons, testKindOf, type ArrivalState } from '../arrive/index.ts';
 import {
   cardAt,
@@ -46,6 +47,8 @@ export interface VisitState {
   bottles: BottleState[];
   /** The editions of the limits of this point alone; null where those of the round hold. */
   limits: readonly string[] | null;
+  /** What asks for it, where it is no sample of the usual programme. */
+  because: Because | null;
   table: BottleTable | null;
   pictures: PicturesBook;
 }
@@ -116,6 +119,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     ]),
     bottles,
     limits: visit.limits ?? null,
+    because: visit.because ?? null,
     pictures: book.pictures,
   };
 }

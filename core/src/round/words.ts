@@ -11,7 +11,7 @@ import { levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
 import { readingFindings } from '../parameters/index.ts';
-import { prepareSays, prepareWords } from '../prepare/index.ts';
+import { prepareFindings, prepareSays, prepareWords } from '../prepare/index.ts';
 import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerFindings, registerSays } from '../registers/index.ts';
@@ -38,6 +38,7 @@ export const misfitWords: Words = {
 export const findingWords: FindingWords = {
   ...registerFindings,
   ...planFindings,
+  ...prepareFindings,
   ...readingFindings,
   ...levelFindings,
   ...purgeFindings,

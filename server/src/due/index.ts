@@ -4,7 +4,7 @@ import { EntitySchema } from 'typeorm';
 import { ofRound } from '../book/derivation.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { route, type Route, type Services } from '../http/index.ts';
-import { derived, text, type DerivedRow } from '../store/index.ts';
+import { derived, optionalText, text, type DerivedRow } from '../store/index.ts';
 
 interface SampleRow extends DerivedRow {
   visit: string;
@@ -12,15 +12,17 @@ interface SampleRow extends DerivedRow {
   analysis: string;
   date: string;
   state: string;
+  /** JSON. */
+  because: string | null;
 }
 const SampleTable = new EntitySchema<SampleRow>({
   name: 'samples',
-  columns: { ...derived, visit: text, point: text, analysis: text, date: text, state: text },
+  columns: { ...derived, visit: text, point: text, analysis: text, date: text, state: text, because: optionalText },
 });
 
 /** One row for each analysis that is asked for at a visit. */
 const sampleRows = (book: string, round: RoundState): SampleRow[] =>
-  samplesOf(book, round).map(({ visit, point, analysis, date, state }) => ({
+  samplesOf(book, round).map(({ visit, point, analysis, date, state, because }) => ({
     book,
     id: `${visit} ${analysis}`,
     visit,
@@ -28,13 +30,23 @@ const sampleRows = (book: string, round: RoundState): SampleRow[] =>
     analysis,
     date,
     state,
+    because: because && JSON.stringify(because),
   }));
 
 const dueRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
   route(sampleRecord, async ({ query: { from } }) => {
     const rows = await store.read<SampleRow[]>('SELECT * FROM samples WHERE date >= ? ORDER BY date, book, id', [from]);
     return rows.map(
-      ({ book, visit, point, analysis, date, state }) => ({ round: book, visit, point, analysis, date, state }) as SampleOfRecord,
+      ({ book, visit, point, analysis, date, state, because }) =>
+        ({
+          round: book,
+          visit,
+          point,
+          analysis,
+          date,
+          state,
+          because: because === null ? null : (JSON.parse(because) as unknown),
+        }) as SampleOfRecord,
     );
   }),
 ];

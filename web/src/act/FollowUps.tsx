@@ -14,6 +14,7 @@ import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
 import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
+import { PlanSample } from './PlanSample.tsx';
 import './act.css';
 
 /** What must be done, by when, and what was done about it. */
@@ -61,6 +62,7 @@ function Line({ action }: { action: FollowUp }) {
           <Correct entry={action.done.entry} kind={actionDone} what="this follow-up" />
         </span>
       )}
+      <PlanSample action={action} />
       {!action.done && !open && (
         <span>
           <May do={actionDone}>

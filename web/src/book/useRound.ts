@@ -72,6 +72,13 @@ function refusalOf(book: string): string | null {
   return found?.problem ? found.problem.errors.map(({ message }) => message).join(' ') || found.problem.title : null;
 }
 
+/** What stands in a book at this moment: what was acknowledged since it was read, too, and what only this device has. */
+function entriesNow(id: string): Entry[] {
+  const written: readonly Entry[] = shownOf(id);
+  const known = new Set(written.map((entry) => entry.id));
+  return [...written, ...waiting(id).filter((entry) => !known.has(entry.id))];
+}
+
 /** A round's book, followed while it is open: two tabs see the same. */
 export function useRoundBook(id: string) {
   const author = useMe().id;
@@ -80,13 +87,9 @@ export function useRoundBook(id: string) {
   const refusal = useSyncExternalStore(subscribe, () => refusalOf(id));
   const [trouble, setTrouble] = useState<string | null>(null);
 
-  const data = useMemo(() => {
-    if (!read) return undefined;
-    // What was acknowledged since it was read stands there already.
-    const written = shownOf(id);
-    const known = new Set(written.map((entry) => entry.id));
-    return [...(written as readonly Entry[]), ...unsent.filter((entry) => !known.has(entry.id))];
-  }, [id, read, unsent]);
+  // What stands in it hangs on what was read and on what waits.
+  // eslint-disable-next-line react-hooks/exhaustive-deps
+  const data = useMemo(() => (read ? entriesNow(id) : undefined), [id, read, unsent]);
   const round = useMemo(() => (data ? fold(data) : null), [data]);
 
   const count = unsent.length;
@@ -96,12 +99,14 @@ export function useRoundBook(id: string) {
 
   const append = useCallback<Append>(
     async (kind, payload, { at = null, id: own, kept } = {}) => {
+      // Not as the page shows it: one who writes several in a row has written the first of them by now.
+      const before = entriesNow(id);
       // The form that made this entry was sent before, and the answer was lost.
-      const isKnown = own !== undefined && (data ?? []).some((entry) => entry.id === own);
+      const isKnown = own !== undefined && before.some((entry) => entry.id === own);
       if (isKnown) return kept?.();
-      const writing = { book: id, author, moment: momentAfter(data ?? []), visit: at, ...(own ? { id: own } : {}) };
+      const writing = { book: id, author, moment: momentAfter(before), visit: at, ...(own ? { id: own } : {}) };
       const entry = await penned(kind, parsedBy(kind, payload), writing);
-      const { misfit } = foresee(data ?? [], entry);
+      const { misfit } = foresee(before, entry);
       if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);
       setTrouble(null);
       try {
@@ -111,7 +116,7 @@ export function useRoundBook(id: string) {
         throw failure;
       }
     },
-    [author, data, id],
+    [author, id],
   );
 
   const consequencesOf = useCallback<RoundBook['consequencesOf']>(

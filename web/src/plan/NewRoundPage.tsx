@@ -38,7 +38,9 @@ import { deviceZone } from '../time/show.ts';
 /** What somebody comes with who wants it planned. */
 interface Wanted {
   name: string;
-  visits: Pick<VisitDraft, 'point' | 'analyses'>[];
+  visits: Pick<VisitDraft, 'point' | 'analyses' | 'because'>[];
+  /** The day it is wanted for. */
+  date?: string;
 }
 
 interface Draft {
@@ -99,7 +101,8 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     const fresh = state.visits.filter(({ point }) => !form.values.visits.some((one) => one.point.id === point.id));
     form.set({
       ...(form.values.name === '' ? { name: state.name } : {}),
-      visits: [...form.values.visits, ...fresh.map(({ point, analyses }) => ({ id: newId(now()), point, analyses }))],
+      visits: [...form.values.visits, ...fresh.map((wanted) => ({ ...wanted, id: newId(now()) }))],
+      ...(state.date ? { date: state.date } : {}),
     });
     void navigate(pathname, { replace: true, state: null });
     // eslint-disable-next-line react-hooks/exhaustive-deps

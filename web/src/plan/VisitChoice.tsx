@@ -1,9 +1,11 @@
 import type { AnalysisId, BottleTable } from '@fonte/core/bottles';
+import { causes, type Because } from '@fonte/core/due';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox } from 'antd';
 import type { LimitSet } from '@fonte/core/limits';
 import { AnalysisChoice } from './AnalysisChoice.tsx';
 import { LimitSets } from '../editions/LimitSets.tsx';
+import { deviceZone, showMoment } from '../time/show.ts';
 
 /** A visit that is being planned: the point as it is registered now, and what is asked of it. */
 export interface VisitDraft {
@@ -12,6 +14,8 @@ export interface VisitDraft {
   analyses: AnalysisId[];
   /** Limits of this point alone; not there where those of the round hold. */
   limits?: string[];
+  /** What asks for it, where it is no sample of the usual programme. */
+  because?: Because;
 }
 
 /** What is usually asked at a point of its type. */
@@ -24,13 +28,14 @@ interface Props {
   table: BottleTable;
   /** The limit sets that hold on the day. */
   sets: readonly LimitSet[];
-  onChange: (change: Pick<VisitDraft, 'analyses' | 'limits'>) => void;
+  onChange: (change: Pick<VisitDraft, 'analyses' | 'limits' | 'because'>) => void;
   onAgain: () => void;
   onRemove: () => void;
 }
 
 /** One visit of the round: where, what for, once more, or not at all. */
-export function VisitChoice({ visit: { point, analyses, limits }, nth, table, sets, onChange, onAgain, onRemove }: Props) {
+export function VisitChoice({ visit: { point, analyses, limits, because }, nth, table, sets, onChange, onAgain, onRemove }: Props) {
+  const asked = because ? { because } : {};
   const name = nth > 1 ? `${point.name}, visit ${nth}` : point.name;
   return (
     <div className="choose-point">
@@ -45,12 +50,17 @@ export function VisitChoice({ visit: { point, analyses, limits }, nth, table, se
           Visit again
         </Button>
       </div>
+      {because && (
+        <p className="small">
+          <span className="strong">{causes[because.as].name}</span> for {because.of}, by {showMoment(because.by, deviceZone())}
+        </p>
+      )}
       <AnalysisChoice
         point={point}
         table={table}
         name={name}
         value={analyses}
-        onChange={(chosen) => onChange({ analyses: chosen, ...(limits ? { limits } : {}) })}
+        onChange={(chosen) => onChange({ ...asked, analyses: chosen, ...(limits ? { limits } : {}) })}
       />
       <details open={limits !== undefined}>
         <summary className="small">Limits of this point alone</summary>
@@ -59,7 +69,7 @@ export function VisitChoice({ visit: { point, analyses, limits }, nth, table, se
           value={limits ?? []}
           sets={sets}
           placeholder="As the round"
-          onChange={(chosen) => onChange({ analyses, ...(chosen.length > 0 ? { limits: chosen } : {}) })}
+          onChange={(chosen) => onChange({ ...asked, analyses, ...(chosen.length > 0 ? { limits: chosen } : {}) })}
         />
       </details>
     </div>

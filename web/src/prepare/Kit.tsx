@@ -3,6 +3,7 @@ import { Checkbox, Progress } from 'antd';
 import { useRound } from '../book/useRound.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
+import { PurgeWater } from './PurgeWater.tsx';
 import { useMay } from '../session/May.tsx';
 
 /** What goes along, by what is planned: ticked as it stands in the van. */
@@ -26,6 +27,7 @@ export function Kit() {
           <Item key={id} id={id} />
         ))}
       </ul>
+      <PurgeWater />
     </section>
   );
 }

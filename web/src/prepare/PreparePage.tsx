@@ -1,7 +1,9 @@
+import { Boxes } from './Boxes.tsx';
 import { Calls } from './Calls.tsx';
 import { Gear } from './Gear.tsx';
 import { Instruments } from './Instruments.tsx';
 import { Kit } from './Kit.tsx';
+import { Training } from './Training.tsx';
 import './prepare.css';
 
 /** Everything that is seen to before the van leaves: instruments, kit, gear, calls. */
@@ -9,6 +11,7 @@ export function PreparePage() {
   return (
     <div className="stack-wide">
       <h1>Before the van leaves</h1>
+      <Training />
       <div className="prepare">
         <Instruments />
         <div className="stack-wide">
@@ -17,6 +20,7 @@ export function PreparePage() {
         </div>
         <Kit />
       </div>
+      <Boxes />
     </div>
   );
 }

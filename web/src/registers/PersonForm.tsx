@@ -1,9 +1,10 @@
 import { roleNames, roles } from '@fonte/core/roles';
-import { Person, personRegistered } from '@fonte/core/registers';
+import { Person, personRegistered, training, trainingIds } from '@fonte/core/registers';
 import { Select } from 'antd';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
 
@@ -13,6 +14,10 @@ function PersonForm({ thing }: { thing: Person | null }) {
     keep: `person.${thing?.id ?? 'new'}`,
     initial: thing ?? { id: freshId(), name: '', initials: '', role: 'technician' },
     schema: Person,
+    read: (values) => {
+      const { trained = [], ...person } = values;
+      return asTyped(trained.length > 0 ? { ...person, trained } : person, Person);
+    },
     write: useRegister('people', personRegistered),
   });
   return (
@@ -26,6 +31,9 @@ function PersonForm({ thing }: { thing: Person | null }) {
             <Select size="large" options={roles.map((role) => ({ value: role, label: roleNames[role] }))} />
           </Field>
         </div>
+        <Field name="trained" hint="Empty: it is not known, and nothing is said">
+          <Select size="large" mode="multiple" options={trainingIds.map((id) => ({ value: id, label: training(id).name }))} />
+        </Field>
       </EntryForm>
     </>
   );

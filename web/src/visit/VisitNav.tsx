@@ -1,13 +1,15 @@
+import { causes } from '@fonte/core/due';
 import type { VisitState } from '@fonte/core/round';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 import type { ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
+import { showMoment } from '../time/show.ts';
 import { roomPath } from './paths.ts';
 import { useNotes, usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
-  const { id } = useRound();
+  const { id, round } = useRound();
   const { point } = visit;
   const places = usePlaces(visit);
   const notes = useNotes();
@@ -24,6 +26,12 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
         </div>
         {children}
       </div>
+      {visit.because && (
+        <p className="small">
+          <span className="strong">{causes[visit.because.as].name}</span> for {visit.because.of}, by{' '}
+          {showMoment(visit.because.by, round.plan.zone)}. <Link to={`/rounds/${visit.because.round}/verdict`}>What asked for it</Link>
+        </p>
+      )}
       <nav className="steps-nav" aria-label="At this point">
         {places.map(({ room, label, procedure }) => (
           <NavLink key={`${room} ${procedure ?? ''}`} to={roomPath(id, room, visit.id, procedure)}>

@@ -6,7 +6,7 @@ import { Arrivals1796400000000 } from './0005-arrivals.ts';
 import { Checks1796500000000 } from './0006-checks.ts';
 import { Samples1796600000000 } from './0007-samples.ts';
 import { Pictures1796700000000 } from './0008-pictures.ts';
-import { Arrows1796800000000 } from './0009-arrows.ts';
+import { Links1796800000000 } from './0009-links.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -18,5 +18,5 @@ export const migrations = [
   Checks1796500000000,
   Samples1796600000000,
   Pictures1796700000000,
-  Arrows1796800000000,
+  Links1796800000000,
 ] as const;

@@ -38,6 +38,13 @@ function listPage<T extends { id: string; name: string }>(register: Gear, empty:
 
 export const InstrumentsPage = listPage<Instrument>('instruments', 'No instrument is registered yet.', [
   { title: 'Kind', render: ({ kind }) => instrumentKind(kind).name },
+  {
+    title: 'Measures',
+    render: ({ ranges = [] }) =>
+      ranges
+        .map(({ parameter: of, from, to }) => `${parameter(of).name} ${from} to ${to} ${unitLabel(parameter(of).unit)}`.trim())
+        .join('; '),
+  },
   { title: 'Serial number', render: ({ serial }) => serial ?? '' },
   {
     title: 'State',

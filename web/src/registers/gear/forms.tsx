@@ -1,10 +1,11 @@
-import { parameter, parameterIds } from '@fonte/core/parameters';
+import { parameter, parameterIds, type ParameterId } from '@fonte/core/parameters';
 import {
   Box,
   boxRegistered,
   Instrument,
   instrumentKind,
   instrumentKindIds,
+  type InstrumentKind,
   instrumentRegistered,
   Lot,
   lotRegistered,
@@ -13,18 +14,58 @@ import { readNumber, sayNumber, unitLabel, type Typed } from '@fonte/core/units'
 import { Input, Segmented, Select } from 'antd';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
+import { RowList } from '../../form/RowList.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 import { asTyped, inBase, typedOf, type FieldProblem, type Read } from '../../form/values.ts';
 import { DayInput } from '../../time/DayInput.tsx';
 import { thingPage } from '../ThingPage.tsx';
 import { freshId, useRegister } from '../useRegister.ts';
 import { Drift } from './Drift.tsx';
+import '../registers.css';
 
 const submitOf = (thing: object | null) => (thing ? 'Write the change' : 'Register it');
 
-/** An instrument, and below it how its checks went through time. */
+interface RangeValues {
+  parameter?: ParameterId | undefined;
+  from: string;
+  to: string;
+}
+interface InstrumentValues {
+  id: string;
+  name: string;
+  kind?: InstrumentKind | undefined;
+  serial: string;
+  outOfUse: string;
+  ranges: RangeValues[];
+}
+
+/** Numbers that are typed as text in a form whose schema keeps numbers; what is none is a problem at its field. */
+function numberReader() {
+  const problems: FieldProblem[] = [];
+  const number = <K extends string>(key: K, path: string, text: string): Partial<Record<K, number>> => {
+    if (text.trim() === '') return {};
+    const reading = readNumber(text);
+    if (reading.ok) return { [key]: reading.value } as Record<K, number>;
+    problems.push({ path, message: sayNumber(reading) });
+    return {};
+  };
+  return { problems, number };
+}
+
+function readInstrument({ ranges = [], ...said }: InstrumentValues): Read {
+  const { problems, number } = numberReader();
+  const rows = ranges.map(({ parameter: of, from, to }, row) => ({
+    parameter: of,
+    ...number('from', `ranges.${row}.from`, from),
+    ...number('to', `ranges.${row}.to`, to),
+  }));
+  const { value } = asTyped(said, Instrument);
+  return { value: { ...(value as object), ...(rows.length > 0 ? { ranges: rows } : {}) }, problems };
+}
+
+/** An instrument with what it measures and between which values, and below it how its checks went through time. */
 function InstrumentForm({ thing }: { thing: Instrument | null }) {
-  const form = useEntryForm<Record<string, string | undefined>, Instrument>({
+  const form = useEntryForm<InstrumentValues, Instrument>({
     keep: `instrument.${thing?.id ?? 'new'}`,
     initial: {
       id: thing?.id ?? freshId(),
@@ -32,11 +73,17 @@ function InstrumentForm({ thing }: { thing: Instrument | null }) {
       kind: thing?.kind,
       serial: thing?.serial ?? '',
       outOfUse: thing?.outOfUse ?? '',
+      ranges: (thing?.ranges ?? []).map(({ parameter: of, from, to }) => ({ parameter: of, from: String(from), to: String(to) })),
     },
     schema: Instrument,
-    read: (values) => asTyped(values, Instrument),
+    read: readInstrument,
     write: useRegister('instruments', instrumentRegistered),
   });
+  const { ranges = [] } = form.values;
+  const unitIn = (row: number) => {
+    const of = ranges[row]?.parameter;
+    return of ? `, ${unitLabel(parameter(of).unit)}` : '';
+  };
   return (
     <>
       <h1>{thing ? thing.name : 'Register an instrument'}</h1>
@@ -54,6 +101,29 @@ function InstrumentForm({ thing }: { thing: Instrument | null }) {
           <Field name="serial" />
           <Field name="outOfUse" placeholder="at the maker for repair" />
         </div>
+        <section className="stack">
+          <h2>What it measures</h2>
+          <RowList name={['ranges']} one="range" add="One more range" fresh={() => ({ from: '', to: '' })}>
+            {(row) => (
+              <>
+                <Field name={[row, 'parameter']}>
+                  <Select
+                    size="large"
+                    showSearch={{ optionFilterProp: 'label' }}
+                    options={parameterIds.map((id) => ({ value: id, label: parameter(id).name }))}
+                    style={{ minWidth: 180 }}
+                  />
+                </Field>
+                <Field name={[row, 'from']} label={`From${unitIn(row)}`}>
+                  <Input size="large" inputMode="decimal" autoComplete="off" />
+                </Field>
+                <Field name={[row, 'to']} label={`To${unitIn(row)}`}>
+                  <Input size="large" inputMode="decimal" autoComplete="off" />
+                </Field>
+              </>
+            )}
+          </RowList>
+        </section>
       </EntryForm>
       {thing && <Drift instrument={thing} />}
     </>
@@ -71,17 +141,9 @@ interface LotValues {
   left: string;
 }
 
-/** The numbers of a lot, which are typed as text; what is none is said at its field. */
 function readLot({ nominal, left, ...said }: LotValues): Read {
-  const problems: FieldProblem[] = [];
-  const number = (path: string, text: string) => {
-    if (text.trim() === '') return {};
-    const reading = readNumber(text);
-    if (reading.ok) return { [path]: reading.value };
-    problems.push({ path, message: sayNumber(reading) });
-    return {};
-  };
-  const numbers = { ...number('nominal', nominal), ...number('left', left) };
+  const { problems, number } = numberReader();
+  const numbers = { ...number('nominal', 'nominal', nominal), ...number('left', 'left', left) };
   const { value } = asTyped(said, Lot);
   return { value: { ...(value as object), ...numbers }, problems };
 }

@@ -1,3 +1,4 @@
+import { dueNames } from '@fonte/core/due';
 import { findPlaces, pointKind, pointKindIds, pointPlaces, type PointPlace } from '@fonte/core/registers';
 import { Grid, Input, Segmented, Select, Table } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -6,6 +7,7 @@ import { useAnswer } from '../../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { later } from '../../feedback/later.tsx';
 import { RegisterHead } from '../RegisterNav.tsx';
+import { useDueAt } from './useDueAt.ts';
 import { markOf, markSvg, shapeNames, type MarkShape } from './marks.ts';
 import './map.css';
 
@@ -14,10 +16,13 @@ const PointMap = later(
   (failed) => (failed ? <p role="alert">The map cannot be fetched without a connection.</p> : <Loading what="the map" />),
 );
 
+const none: ReadonlyMap<string, unknown> = new Map();
+
 const states = [
   { value: 'all', label: 'All' },
   { value: 'in-use', label: 'In use' },
   { value: 'out-of-use', label: 'Out of use' },
+  { value: 'due', label: 'Due' },
 ] as const;
 
 /** All points in a list and on a map, however many there are: sought by name, kind, zone and state. */
@@ -48,9 +53,10 @@ function Places({ all }: { all: readonly PointPlace[] }) {
   const [shown, setShown] = useState<'list' | 'map'>('list');
   const isDesk = Grid.useBreakpoint().md !== false;
   const sought = useDeferredValue(text);
+  const due = useDueAt();
   const found = useMemo(
-    () => findPlaces(all, { text: sought, kinds, zones, ...(state === 'all' ? {} : { state }) }),
-    [all, sought, kinds, zones, state],
+    () => findPlaces(all, { text: sought, kinds, zones, ...(state === 'all' ? {} : state === 'due' ? { among: due ?? none } : { state }) }),
+    [all, sought, kinds, zones, state, due],
   );
   const known = useMemo(() => new Set(all.map(({ kind }) => kind)), [all]);
   const zoneNames = useMemo(() => [...new Set(all.flatMap(({ zone }) => (zone ? [zone] : [])))].sort(), [all]);
@@ -124,7 +130,7 @@ function Places({ all }: { all: readonly PointPlace[] }) {
                   width: 220,
                   render: (_, { id, name, code, place }) => (
                     <>
-                      <Link to={`/points/${id}/edit`}>{name}</Link> <span className="soft">{code}</span>
+                      <Link to={`/points/${id}`}>{name}</Link> <span className="soft">{code}</span>
                       <div className="soft small">{place}</div>
                     </>
                   ),
@@ -132,10 +138,11 @@ function Places({ all }: { all: readonly PointPlace[] }) {
                 {
                   title: 'Kind',
                   width: 150,
-                  render: (_, { kind, outOfUse }) => (
+                  render: (_, { id, kind, outOfUse }) => (
                     <>
                       {pointKind(kind).name}
                       {outOfUse && <div className="tone-question small">Out of use</div>}
+                      {due?.has(id) && <div className="small strong">{dueNames[due.get(id)!]}</div>}
                     </>
                   ),
                 },
@@ -149,7 +156,8 @@ function Places({ all }: { all: readonly PointPlace[] }) {
             {one && (
               <p role="status">
                 <span className="strong">{one.name}</span>, {one.code}, {one.place}. {pointKind(one.kind).name}
-                {one.outOfUse ? ', out of use' : ''}. <Link to={`/points/${one.id}/edit`}>Open</Link>
+                {one.outOfUse ? ', out of use' : ''}
+                {due?.has(one.id) ? `, ${dueNames[due.get(one.id)!].toLowerCase()}` : ''}. <Link to={`/points/${one.id}`}>Open</Link>
               </p>
             )}
             <ul className="map-key small" aria-label="Marks on the map">
