@@ -74,19 +74,19 @@ describe.sequential('the other pages', () => {
   });
 
   it('show all points in a list and on a map, sought by what one knows of them', async () => {
-    await open('/points/map', '8 points');
+    await open('/points/map', '9 points');
     await page.waitForSelector('.point-map .point-mark');
     expect(await seriousBarriers(page)).toEqual([]);
     await type(page, 'Find a point', 'lomba mw2');
-    await see(page, '1 of 8 points');
+    await see(page, '1 of 9 points');
     await page.click('.point-map .point-mark');
-    await see(page, 'Tannery 2, yard, MW2, Lomba Velha. Monitoring well. Open');
+    await see(page, 'Tannery 2, yard, MW2, Lomba Velha. Monitoring well, to be taken. Open');
     await type(page, 'Find a point', ' ');
     await option(page, 'Kinds', 'Spring');
-    await see(page, '1 of 8 points');
+    await see(page, '1 of 9 points');
     await see(page, 'Public spring');
     await option(page, 'Kinds', 'House tap');
-    await see(page, '3 of 8 points');
+    await see(page, '3 of 9 points');
     await choose(page, 'State', 'Out of use');
     await see(page, 'No point is found by this.');
     await choose(page, 'State', 'All');

@@ -13,7 +13,10 @@ export async function openToday(page: Page, address: string): Promise<void> {
 }
 
 export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): Promise<void> {
-  await click(page, `Move the demo clock on by ${by}`);
+  // By its name and not by its place: the bar may shift while the page still loads, and another button would be under the mouse.
+  const name = `Move the demo clock on by ${by}`;
+  await page.waitForSelector(`.skip button[aria-label="${name}"]:not(:disabled)`);
+  await page.$eval(`.skip button[aria-label="${name}"]`, (one) => (one as HTMLElement).click());
   await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
 }
 

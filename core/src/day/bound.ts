@@ -1,4 +1,4 @@
-import type { DayProblem } from './problem.ts';
+import { notBefore, type DayProblem } from './problem.ts';
 
 /** Steps of the ascent: more bring the bound hardly nearer. */
 const steps = 150;
@@ -59,4 +59,67 @@ function leastTree(cost: readonly (readonly number[])[], penalty: Float64Array):
     node = next;
   }
   return { weight, degree };
+}
+
+/** Ways between all places by whatever other places are on the way (Floyd and Warshall); in ms, none negative. */
+function closure(travel: DayProblem['travel']): number[][] {
+  const ways = travel.map((row) => row.map((one) => Math.max(0, one)));
+  for (const [through, beyond] of ways.entries())
+    for (const row of ways) for (let to = 0; to < row.length; to += 1) row[to] = Math.min(row[to]!, row[through]! + beyond[to]!);
+  return ways;
+}
+
+/** What taps of one room save at most, in ms: each is entered once. */
+const savings = ({ stops, travel }: DayProblem): number =>
+  stops.reduce((sum, _, to) => sum + Math.max(0, ...travel.map((row) => -row[to]!)), 0);
+
+/** So many moments are looked at each time. */
+const looks = 14;
+
+/** Some of many, evenly; the first and the last among them. */
+const spread = (all: readonly number[]): number[] =>
+  all.length <= looks ? [...all] : Array.from({ length: looks }, (_, place) => all[Math.round((place * (all.length - 1)) / (looks - 1))]!);
+
+/** So often the moments from which work can begin are raised by the bound that they give. */
+const raises = 6;
+
+/**
+ * The earliest arrival at the door, in ms, by what can only begin late: from any moment on, all the work that cannot begin before it
+ * and the least of the drives between those stops to the door are still to come. What ages must not be filled before a moment that
+ * hangs on the arrival, so a better bound makes the moments later, and those the bound.
+ * @param from a bound that is known
+ */
+export function earliestByReleases(problem: DayProblem, from: number): number {
+  const { stops, lunch, start } = problem;
+  const ways = closure(problem.travel);
+  const [begins, ends] = [stops.length, stops.length + 1];
+  const saved = savings(problem);
+  const opens = stops.map(({ windows }) => (windows.length === 0 ? start : Math.max(start, Math.min(...windows.map((one) => one.from)))));
+  const drives = new Map<string, number>();
+  const drivesOf = (numbers: readonly number[]) => {
+    const key = numbers.join();
+    const known = drives.get(key);
+    if (known !== undefined) return known;
+    // Whoever is anywhere at that moment: every one of them may be the first at no cost.
+    const rows = [...numbers, begins, ends];
+    const travel = rows.map((row) => rows.map((column) => (row === begins ? 0 : column === begins ? Infinity : ways[row]![column]!)));
+    const found = leastTravel({ ...problem, stops: numbers.map((number) => stops[number]!), travel });
+    drives.set(key, found);
+    return found;
+  };
+  let bound = from;
+  for (let raise = 0; raise < raises; raise += 1) {
+    const released = stops.map((stop, number) => Math.max(opens[number]!, ways[begins]![number]! + start, notBefore(stop, problem, bound)));
+    let better = bound;
+    for (const moment of spread([...new Set(released)].sort((a, b) => a - b))) {
+      const late = stops.flatMap((_, number) => (released[number]! >= moment ? [number] : []));
+      const work = late.reduce((sum, number) => sum + stops[number]!.lasts, 0);
+      const arrives = moment + work + drivesOf(late) - saved;
+      const hasLunch = lunch !== null && moment <= lunch.from && arrives > lunch.to;
+      better = Math.max(better, hasLunch ? arrives + lunch.lasts : arrives);
+    }
+    if (better <= bound) break;
+    bound = better;
+  }
+  return bound;
 }

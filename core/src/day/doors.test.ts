@@ -204,6 +204,7 @@ describe('what is known of a day', () => {
     const both = visit(41, tap(31, 36.5), ['coliforms', 'legionella']);
     const { works, findings } = buildDay(day([both]), settings);
     expect(works[0]!.bottles[0]!.rule).toBe('legionella');
+    expect(works[0]!.unusedFor).toBe(120 * minute);
     expect(findings).toEqual([]);
     const again = buildDay(day([visit(41, both.point, ['general']), visit(42, both.point, ['legionella'])]), settings);
     expect(again.findings.map(({ code }) => code)).toEqual(['first-water-gone']);

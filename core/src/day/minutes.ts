@@ -22,6 +22,8 @@ export interface Piece {
 export interface StopWork {
   pieces: readonly Piece[];
   lasts: number;
+  /** So long nobody uses the outlet before, in ms; 0 where that does not matter. */
+  unusedFor: number;
   bottles: readonly (DayBottle & Pick<PlannedBottle, 'rule'>)[];
 }
 
@@ -123,5 +125,6 @@ export function stopWork(
   fill([...left]);
   spend('leave', minutes(usual.leave));
   spend('walk', walk);
-  return { pieces, lasts: time, bottles: filled };
+  const unusedFor = Math.max(0, ...firstWaterAt(visit).map(({ unusedHours }) => unusedHours * hour));
+  return { pieces, lasts: time, unusedFor, bottles: filled };
 }

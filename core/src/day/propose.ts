@@ -25,8 +25,6 @@ export interface Proposal extends DayTold {
   isBest: boolean;
   /** No order is handed over before (ms). */
   bound: number | null;
-  /** What would help where it cannot be done. */
-  remedies: readonly Remedy[];
 }
 
 function tell(built: BuiltDay, order: readonly number[]): DayTold {
@@ -55,27 +53,27 @@ export function tellDay(of: DayOf, settings: DaySettings, order: readonly string
   );
 }
 
-/** The best order of a day; where none can be done the one that comes nearest, with what would help. */
-export function proposeDay(of: DayOf, settings: DaySettings, labs: readonly Lab[]): Proposal {
+/** The best order of a day; where none can be done the one that comes nearest. */
+export function proposeOrder(of: DayOf, settings: DaySettings): Proposal {
   const built = buildDay(of, settings);
-  if (built.problem.midway) return proposeBroken(of, settings, labs, built);
+  if (built.problem.midway) return proposeBroken(built);
   const solved = solveDay(built.problem);
   return {
     ...tell(built, solved?.day.order ?? nearestOrder(built.problem)),
     isBest: solved?.isBest ?? false,
     bound: solved?.bound ?? null,
-    remedies: solved ? [] : remediesFor(of, settings, labs),
   };
 }
 
 /** The same where the cooler is emptied on the way: after which stop is sought as well, so nothing is proven of it. */
-function proposeBroken(of: DayOf, settings: DaySettings, labs: readonly Lab[], built: BuiltDay): Proposal {
+function proposeBroken(built: BuiltDay): Proposal {
   const solved = solveMidway(built.problem);
   const problem = { ...built.problem, midway: solved ? { ...built.problem.midway!, after: solved.after } : built.problem.midway };
-  return {
-    ...tell({ ...built, problem }, solved?.day.order ?? nearestOrder(problem)),
-    isBest: false,
-    bound: null,
-    remedies: solved ? [] : remediesFor(of, settings, labs),
-  };
+  return { ...tell({ ...built, problem }, solved?.day.order ?? nearestOrder(problem)), isBest: false, bound: null };
+}
+
+/** The best order of a day, and what would help where it cannot be done. */
+export function proposeDay(of: DayOf, settings: DaySettings, labs: readonly Lab[]): Proposal & { remedies: readonly Remedy[] } {
+  const proposal = proposeOrder(of, settings);
+  return { ...proposal, remedies: proposal.latestStart === null ? remediesFor(of, settings, labs) : [] };
 }

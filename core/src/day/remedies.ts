@@ -2,9 +2,10 @@ import type { DaySettings } from '../plan/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { dateAfter } from '../time/index.ts';
 import { buildDay, type DayOf } from './build.ts';
+import { tryDay } from './faults.ts';
 import { solveMidway } from './midway.ts';
 import { nearestOrder } from './search.ts';
-import { solveDay } from './solve.ts';
+import { mostExactInPart, solveDay } from './solve.ts';
 
 /** What would make a day possible that is not; each was tried, and can be done. `handOver` in ms; `place` is where the lab has bottles left, its own door where there is none. */
 export type Remedy =
@@ -48,10 +49,48 @@ const [step, daysAhead] = [15, 10];
 const minutesOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
 const timeOf = (minutes: number) => `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
 
+/** How much is looked at for a day of so many stops: of many, what a whole search takes is shared among all that is tried. */
+function means({ visits: { length } }: DayOf) {
+  return length > mostExactInPart ? { effort: 0.03, cut: Math.ceil(length / 12) } : { effort: 1, cut: 1 };
+}
+
 /** When a day can be handed over, or null. */
 function handedOver(of: DayOf, settings: DaySettings): number | null {
   const { problem } = buildDay(of, settings);
-  return (problem.midway ? solveMidway(problem)?.day : solveDay(problem)?.day)?.handOver ?? null;
+  const { effort } = means(of);
+  return (problem.midway ? solveMidway(problem, effort)?.day : solveDay(problem, effort)?.day)?.handOver ?? null;
+}
+
+/**
+ * The latest start before the one that is set at which the day can be done. Whoever sets out earlier can wait, so what can be done from
+ * one moment on can be done from every earlier one: the span is halved.
+ */
+function earlierStart(of: DayOf, settings: DaySettings): Remedy | null {
+  const tried = (steps: number) => {
+    const start = timeOf(minutesOf(settings.start) - steps * step);
+    const handOver = handedOver(of, { ...settings, start });
+    return handOver === null ? null : ({ code: 'start-earlier', start, handOver } as const);
+  };
+  let [none, most] = [0, Math.floor((minutesOf(settings.start) - earliest) / step)];
+  let best = most > 0 ? tried(most) : null;
+  while (best && most - none > 1) {
+    const middle = Math.floor((none + most) / 2);
+    const found = tried(middle);
+    if (found) [best, most] = [found, middle];
+    else none = middle;
+  }
+  return best;
+}
+
+/** Of more stops than these only some are left out that something is wrong with. */
+const [mostPlanned, mostLeftOut] = [16, 5];
+
+function leftOut(of: DayOf, settings: DaySettings): DayOf['visits'] {
+  if (of.visits.length <= mostPlanned) return of.visits;
+  const { problem } = buildDay(of, settings);
+  const { faults } = tryDay(problem, nearestOrder(problem, means(of).effort));
+  const wrong = new Set(faults.flatMap((fault) => ('stop' in fault ? [fault.stop] : [])));
+  return of.visits.filter((_, number) => wrong.has(number)).slice(0, mostLeftOut);
 }
 
 /** What would help a day that cannot be done, the least change first. Each way is solved before it is offered. */
@@ -61,10 +100,8 @@ export function remediesFor(of: DayOf, settings: DaySettings, labs: readonly Lab
     if (handOver !== null) found.push(remedy(handOver));
     return handOver !== null;
   };
-  for (let minutes = minutesOf(settings.start) - step; minutes >= earliest; minutes -= step) {
-    const start = timeOf(minutes);
-    if (offer(handedOver(of, { ...settings, start }), (handOver) => ({ code: 'start-earlier', start, handOver }))) break;
-  }
+  const sooner = earlierStart(of, settings);
+  if (sooner) found.push(sooner);
   if (settings.lunch) {
     const { lunch: _, ...without } = settings;
     offer(handedOver(of, without), (handOver) => ({ code: 'no-lunch', handOver }));
@@ -75,7 +112,7 @@ export function remediesFor(of: DayOf, settings: DaySettings, labs: readonly Lab
     if (lab.id !== of.lab?.id)
       offer(handedOver({ ...of, lab }, settings), (handOver) => ({ code: 'other-lab', lab: lab.id, name: lab.name, handOver }));
   const before = found.length;
-  for (const { id, point } of of.visits) {
+  for (const { id, point } of leftOut(of, settings)) {
     const visits = of.visits.filter((visit) => visit.id !== id);
     if (visits.length > 0)
       offer(handedOver({ ...of, visits }, settings), (handOver) => ({ code: 'leave-out', visit: id, name: point.name, handOver }));
@@ -97,7 +134,7 @@ function otherDoors(of: DayOf, settings: DaySettings): Remedy[] {
   const left = places.flatMap((place): Remedy[] => {
     if (place === settings.at) return [];
     const { problem } = buildDay(of, { ...direct, at: place });
-    const handOver = solveDay(problem)?.day.handOver;
+    const handOver = solveDay(problem, means(of).effort)?.day.handOver;
     return handOver === undefined ? [] : [{ code: 'drop-off', place, handOver, reaches: problem.reaches ?? handOver }];
   });
   const first = of.visits[0]?.id;
@@ -105,7 +142,7 @@ function otherDoors(of: DayOf, settings: DaySettings): Remedy[] {
   const broken = [undefined, ...places].flatMap((place): Remedy[] => {
     const midway = { after: first, ...(place === undefined ? {} : { at: place }) };
     const { problem } = buildDay(of, { ...direct, midway });
-    const solved = problem.midway ? solveMidway(problem) : null;
+    const solved = problem.midway ? solveMidway(problem, means(of).effort) : null;
     if (!solved) return [];
     const { id, name } = problem.stops[solved.after]!;
     return [{ code: 'midway', after: id, name, handOver: solved.day.handOver, ...(place === undefined ? {} : { place }) }];
@@ -115,8 +152,9 @@ function otherDoors(of: DayOf, settings: DaySettings): Remedy[] {
 
 /** As many stops as one day can hold, and the next day that holds the rest; null where none was found. */
 function splitOf(of: DayOf, settings: DaySettings): Remedy | null {
-  const order = nearestOrder(buildDay(of, settings).problem).map((stop) => of.visits[stop]!);
-  for (let count = order.length - 2; count > 0; count -= 1) {
+  const { effort, cut } = means(of);
+  const order = nearestOrder(buildDay(of, settings).problem, effort).map((stop) => of.visits[stop]!);
+  for (let count = order.length - 2; count > 0; count -= cut) {
     const [today, rest] = [order.slice(0, count), order.slice(count)];
     const handOver = handedOver({ ...of, visits: today }, settings);
     if (handOver === null) continue;

@@ -1,4 +1,4 @@
-import { leastTravel } from './bound.ts';
+import { earliestByReleases, leastTravel } from './bound.ts';
 import { bestOrder, mostExact } from './exact.ts';
 import { takenInAt, type DayProblem } from './problem.ts';
 import { goodOrder } from './search.ts';
@@ -25,13 +25,20 @@ export function earliestPossible(problem: DayProblem): number {
   const arrives = Math.max(drives, ...windows);
   // Whoever is not done by the last moment for it has made the pause.
   const withLunch = lunch && arrives > lunch.to ? Math.max(arrives, drives + lunch.lasts) : arrives;
-  return takenInAt(intake, withLunch);
+  const taken = takenInAt(intake, withLunch);
+  return taken === Infinity ? taken : takenInAt(intake, Math.max(withLunch, earliestByReleases(problem, taken)));
 }
 
-/** The day handed over as early as may be; null where none was found that can be done. */
-export function solveDay(problem: DayProblem): Solved | null {
-  const isExact = problem.stops.length <= mostExact;
-  const order = isExact ? bestOrder(problem) : goodOrder(problem);
+/** Where only a part of the effort may be spent, every order of so few stops is weighed still. */
+export const mostExactInPart = 9;
+
+/**
+ * The day handed over as early as may be; null where none was found that can be done.
+ * @param effort a part of what a search among many stops usually takes
+ */
+export function solveDay(problem: DayProblem, effort = 1): Solved | null {
+  const isExact = problem.stops.length <= (effort < 1 ? mostExactInPart : mostExact);
+  const order = isExact ? bestOrder(problem) : goodOrder(problem, effort);
   const day = order && timeDay(problem, order);
   if (!day) return null;
   const bound = isExact ? day.handOver : Math.min(day.handOver, earliestPossible(problem));

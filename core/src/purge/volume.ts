@@ -40,13 +40,13 @@ export const casingVolume = computed(
 /** Two volumes as one, in m³: a casing, and what stands in the narrower one below it. */
 export const bothVolumes = computed(
   {
-    formula: 'V = V₁ + V₂',
+    formula: 'V = A + B',
     unit: 'm3',
     shown: ['L', 2],
     source: geometry,
     inputs: {
-      above: { symbol: 'V₁', name: 'above', unit: 'L', decimals: 2 },
-      below: { symbol: 'V₂', name: 'below', unit: 'L', decimals: 2 },
+      above: { symbol: 'A', name: 'above', unit: 'L', decimals: 2 },
+      below: { symbol: 'B', name: 'below', unit: 'L', decimals: 2 },
     },
   },
   ({ above, below }) => above + below,

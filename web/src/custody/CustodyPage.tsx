@@ -17,6 +17,11 @@ export function CustodyPage() {
   return (
     <div className="stack-wide">
       <h1>{lines.length > 0 ? `${lines.length} bottle${lines.length === 1 ? '' : 's'} to hand over` : 'Hand-over'}</h1>
+      {lines.length > 0 && lab?.paper && (
+        <p>
+          <span className="strong">{lab.name} wants on paper:</span> {lab.paper}
+        </p>
+      )}
       {lines.length > 0 && may && (
         <Proven why="before you sign a hand-over">
           <CustodyForm lab={lab} lines={lines} />

@@ -40,7 +40,7 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
   const [settings, setSettings] = useState<DaySettings>(begun);
   // Where the day was ordered already, that order stands until somebody asks for another.
   const [order, setOrder] = useState<readonly string[] | null>(round.day ? of.visits.map((visit) => visit.id) : null);
-  const { proposal, own, isWeighing, error } = usePlanner(of, settings, labs, order);
+  const { proposal, own, remedies, isWeighing, error } = usePlanner(of, settings, labs, order);
   const told = own ?? proposal;
 
   const drives = settings.drives ?? [];
@@ -122,7 +122,7 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
               </div>
             </section>
           )}
-          {proposal && told.faults.length > 0 && <Remedies remedies={proposal.remedies} zone={of.zone} take={take} />}
+          {proposal && told.faults.length > 0 && <Remedies remedies={remedies} zone={of.zone} take={take} />}
           {proposal && isSame && told.faults.length === 0 && <p className="soft">{sayBest(proposal)}</p>}
           {isWeighing && <p role="status">Weighing the orders …</p>}
           <EntryForm

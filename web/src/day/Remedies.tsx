@@ -2,7 +2,21 @@ import { isTakenHere, sayRemedy, type Remedy } from '@fonte/core/day';
 import { Button } from 'antd';
 
 /** What would help, each tried before it is said. What this page can do is a button; the rest is done elsewhere. */
-export function Remedies({ remedies, zone, take }: { remedies: readonly Remedy[]; zone: string; take: (remedy: Remedy) => void }) {
+export function Remedies({
+  remedies,
+  zone,
+  take,
+}: {
+  remedies: readonly Remedy[] | undefined;
+  zone: string;
+  take: (remedy: Remedy) => void;
+}) {
+  if (!remedies)
+    return (
+      <p className="panel" role="status">
+        Looking for what would help …
+      </p>
+    );
   if (remedies.length === 0)
     return (
       <p className="panel">

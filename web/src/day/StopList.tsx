@@ -113,6 +113,7 @@ function Stop({ told, zone, place, move, way }: StopProps) {
   const { id, name, bottles } = problem.stops[stop]!;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
   const time = (moment: number) => wallTime(moment, zone).time;
+  const { unusedFor, pieces } = works[stop]!;
   const least = Math.min(...bottles.map((bottle) => slack.get(bottle.id) ?? Infinity));
   const isBroken = faults.some((fault) => 'stop' in fault && fault.stop === stop);
   const shared = place === 0 ? 0 : -Math.min(0, problem.travel[day.stops[place - 1]!.stop]![stop]!);
@@ -132,13 +133,14 @@ function Stop({ told, zone, place, move, way }: StopProps) {
           <Drive {...way} />
           {shared > 0 ? `Its clocks run together with those of the tap before: ${showMinutes(shared)} less. ` : ''}
           {begins - arrives >= 60_000 ? `There at ${time(arrives)}, then a wait of ${showMinutes(begins - arrives)}. ` : ''}
+          {unusedFor > 0 ? `Nobody uses this outlet from ${time(begins - unusedFor)} on. ` : ''}
           {latestHere ? `Begin at the latest ${time(latestHere[place]!)}. ` : ''}
           {faults.length === 0 && least < Infinity ? `Its bottles could wait ${showMinutes(least, 'left')} more.` : ''}
         </p>
         <details>
           <summary>{showMinutes(ends - begins)} there</summary>
           <ul className="small">
-            {works[stop]!.pieces.map(({ code, lasts, about }, piece) => (
+            {pieces.map(({ code, lasts, about }, piece) => (
               <li key={`${piece} ${code}`}>
                 {about ?? pieceNames[code]}: {showMinutes(lasts)}
               </li>

@@ -1,4 +1,4 @@
-import { tellDay, type DayOf, type DayTold, type Proposal } from '@fonte/core/day';
+import { tellDay, type DayOf, type DayTold, type Proposal, type Remedy } from '@fonte/core/day';
 import type { DaySettings } from '@fonte/core/plan';
 import type { Lab } from '@fonte/core/registers';
 import { wrap, type Remote } from 'comlink';
@@ -14,10 +14,14 @@ function planner(): Remote<Planner> {
   return remote;
 }
 
+const once = { revalidateOnFocus: false, revalidateOnReconnect: false };
+
 export interface Planned {
   proposal: Proposal | undefined;
   /** The order that a person gave it; null while it is the proposed one. */
   own: DayTold | null;
+  /** What would help a day that cannot be done; undefined while it is sought. */
+  remedies: readonly Remedy[] | undefined;
   isWeighing: boolean;
   error: unknown;
 }
@@ -25,13 +29,12 @@ export interface Planned {
 /** The best order of a day, and beside it the one that a person gave it, timed at once. */
 export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[], order: readonly string[] | null): Planned {
   const key = JSON.stringify([of.date, of.code, of.visits, of.extras, of.lab, [...of.depths], settings, labs.map(({ id }) => id)]);
-  const { data, error, isValidating } = useSWR(['day', key], () => planner().propose(of, settings, labs), {
-    revalidateOnFocus: false,
-    revalidateOnReconnect: false,
-    keepPreviousData: true,
-  });
+  const { data, error, isValidating } = useSWR(['day', key], () => planner().propose(of, settings), { ...once, keepPreviousData: true });
+  // After the order, which is shown at once: a dozen days are weighed for it.
+  const isSought = data !== undefined && !isValidating && data.faults.length > 0;
+  const help = useSWR(isSought ? ['help', key] : null, () => planner().help(of, settings, labs), once);
   // By what it is made of: a round is folded anew all the time.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const own = useMemo(() => (order ? tellDay(of, settings, order) : null), [key, order?.join()]);
-  return { proposal: data, own, isWeighing: isValidating, error };
+  return { proposal: data, own, remedies: help.data, isWeighing: isValidating, error: error ?? help.error };
 }
