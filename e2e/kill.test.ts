@@ -13,7 +13,7 @@ import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { firstCaller, type Caller } from './people.ts';
 
 /** Twelve in `npm test`, a thousand in `npm run test:long`. */
-const kills = Number(process.env['FONTE_KILLS'] ?? 6);
+const kills = Number(process.env['FONTE_KILLS'] ?? 4);
 
 beforeAll(() => {
   ensureBuilt();

@@ -127,6 +127,9 @@ describe('a day of a round', () => {
       'Leave Market hall for another day: at the lab …',
       'Go on 30 November 2026: at the lab …',
     ]);
+    // A lab that does not take what is asked is no way out.
+    const choosy: Lab = { ...other, takes: ['radon'] };
+    expect(proposeDay(friday, settings, [choosy]).remedies.map(({ code }) => code)).not.toContain('other-lab');
     expect(proposeDay({ ...friday, lab: other }, settings, []).faults).toEqual([]);
     expect(proposeDay({ ...friday, date: '2026-11-30' }, settings, []).faults).toEqual([]);
   });

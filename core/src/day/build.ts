@@ -18,7 +18,7 @@ import { atWall, wallTime } from '../time/index.ts';
 import { daylightOn } from './daylight.ts';
 import { doorOn } from './doors.ts';
 import { clocksBefore, stopWork, type StopWork } from './minutes.ts';
-import { inBoth, type DayProblem, type DayStop, type Span } from './problem.ts';
+import { inBoth, type DayProblem, type DayStop, type Span } from './solve/problem.ts';
 import { usual } from './tables/usual.ts';
 
 /** What of a round makes a day. */

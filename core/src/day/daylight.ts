@@ -1,7 +1,7 @@
 import SunCalc from 'suncalc';
 import type { Position } from '../registers/index.ts';
 import { atWall } from '../time/index.ts';
-import type { Span } from './problem.ts';
+import type { Span } from './solve/problem.ts';
 
 /**
  * From sunrise to sunset (ms) at a place on a day; null where the sun does not rise that day, or does not set. Within some minutes of

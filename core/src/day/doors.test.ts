@@ -104,6 +104,26 @@ describe('a cut-off of some bottles', () => {
   });
 });
 
+describe('clocks', () => {
+  const span = (change: Partial<DayOf>) => buildDay(day([visit(41, tap(31, 36.5))], change), settings).problem.intake[0]!;
+
+  it('of a lab in another zone are its own', () => {
+    // Lisbon is an hour ahead of the Azores: its door from 08:00 to 16:00 is open here from 07:00 to 15:00.
+    const { from, to } = span({ lab: { ...there, zone: 'Europe/Lisbon' } });
+    expect([time(from), time(to)]).toEqual(['07:00', '15:00']);
+  });
+
+  it('are moved on within some days: the hours on the wall hold', () => {
+    const sundays: Lab = { ...there, intake: [{ weekday: 7, opens: '08:00', closes: '16:00' }] };
+    // 29 March 2026 has 23 hours on the Azores, 25 October 25.
+    for (const date of ['2026-03-29', '2026-10-25']) {
+      const { from, to } = span({ date, lab: sundays });
+      expect([wallTime(from, zone).time, wallTime(to, zone).time]).toEqual(['08:00', '16:00']);
+      expect(buildDay(day([visit(41, tap(31, 36.5))], { date, lab: sundays }), settings).problem.start).toBe(atWall(date, '08:00', zone));
+    }
+  });
+});
+
 describe('a hand-over on the way', () => {
   /** Bacteria that must be at the lab within 2 h, at two taps on either side of it, with an hour of other work between. */
   const strict: Lab = { ...there, holding: { bacteria: 1.6 }, dropOffs: [] };

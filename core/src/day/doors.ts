@@ -2,7 +2,7 @@ import type { RuleId } from '../bottles/index.ts';
 import { intakesOn, nextIntake } from '../custody/index.ts';
 import type { DropOff, Lab, Position } from '../registers/index.ts';
 import { atWall, wallTime } from '../time/index.ts';
-import { inBoth, type Door, type Span } from './problem.ts';
+import { inBoth, type Door, type Span } from './solve/problem.ts';
 import { usual } from './tables/usual.ts';
 
 /** A door at which a day's bottles are handed over, and where it is. */

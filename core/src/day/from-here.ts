@@ -1,9 +1,9 @@
 import type { DaySettings } from '../plan/index.ts';
 import { buildDay, type DayOf } from './build.ts';
-import { tryDay, type Fault } from './faults.ts';
-import { partOf, withCooler } from './legs.ts';
-import type { DayProblem } from './problem.ts';
-import { latestStart } from './timing.ts';
+import { tryDay, type Fault } from './solve/faults.ts';
+import { partOf, withCooler } from './solve/legs.ts';
+import type { DayProblem } from './solve/problem.ts';
+import { latestStart } from './solve/timing.ts';
 
 /** What is left of a day for somebody who stands at a point. */
 export interface FromHere {

@@ -1,7 +1,7 @@
-export * from './problem.ts';
-export * from './timing.ts';
-export * from './solve.ts';
-export * from './faults.ts';
+export * from './solve/problem.ts';
+export * from './solve/timing.ts';
+export * from './solve/solve.ts';
+export * from './solve/faults.ts';
 export * from './minutes.ts';
 export * from './build.ts';
 export * from './remedies.ts';
@@ -11,4 +11,4 @@ export * from './instead.ts';
 export { dropOffOf } from './doors.ts';
 export * from './calendar.ts';
 export * from './words.ts';
-export { mostExact } from './exact.ts';
+export { mostExact } from './solve/exact.ts';

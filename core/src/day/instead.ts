@@ -2,7 +2,7 @@ import type { AnalysisId } from '../bottles/index.ts';
 import type { DaySettings, PlannedVisit } from '../plan/index.ts';
 import { wallTime } from '../time/index.ts';
 import type { DayOf } from './build.ts';
-import { tryDay, type Fault } from './faults.ts';
+import { tryDay, type Fault } from './solve/faults.ts';
 import { fromHere, type Standing } from './from-here.ts';
 
 /** What a point that is not fit leaves to another one. */

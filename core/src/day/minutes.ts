@@ -6,7 +6,7 @@ import { belowMark, type Lab, type Point } from '../registers/index.ts';
 import { protocolsFor, type Protocol } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
 import { usual } from './tables/usual.ts';
-import type { DayBottle } from './problem.ts';
+import type { DayBottle } from './solve/problem.ts';
 
 /** What the time at a stop goes into. */
 export type PieceCode = 'walk' | 'arrive' | 'level' | 'purge' | 'protocol' | 'fill' | 'leave';

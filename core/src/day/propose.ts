@@ -1,12 +1,12 @@
 import type { DaySettings } from '../plan/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { buildDay, type BuiltDay, type DayOf } from './build.ts';
-import { solveMidway } from './midway.ts';
-import { slackOf, tryDay, type Fault } from './faults.ts';
+import { solveMidway } from './solve/midway.ts';
+import { slackOf, tryDay, type Fault } from './solve/faults.ts';
 import { remediesFor, type Remedy } from './remedies.ts';
-import { nearestOrder } from './search.ts';
-import { solveDay } from './solve.ts';
-import { latestHere, latestStart, type TimedDay } from './timing.ts';
+import { nearestOrder } from './solve/search.ts';
+import { solveDay } from './solve/solve.ts';
+import { latestHere, latestStart, type TimedDay } from './solve/timing.ts';
 
 /** A day in an order, with all that is told of it. Moments in ms; where it cannot be done there are no latest ones. */
 export interface DayTold extends BuiltDay {

@@ -1,11 +1,11 @@
-import type { DaySettings } from '../plan/index.ts';
+import { questionLab, type DaySettings } from '../plan/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { dateAfter } from '../time/index.ts';
 import { buildDay, type DayOf } from './build.ts';
-import { tryDay } from './faults.ts';
-import { solveMidway } from './midway.ts';
-import { nearestOrder } from './search.ts';
-import { mostExactInPart, solveDay } from './solve.ts';
+import { tryDay } from './solve/faults.ts';
+import { solveMidway } from './solve/midway.ts';
+import { nearestOrder } from './solve/search.ts';
+import { mostExactInPart, solveDay } from './solve/solve.ts';
 
 /** What would make a day possible that is not; each was tried, and can be done. `handOver` in ms; `place` is where the lab has bottles left, its own door where there is none. */
 export type Remedy =
@@ -107,7 +107,8 @@ export function remediesFor(of: DayOf, settings: DaySettings, labs: readonly Lab
     offer(handedOver(of, without), (handOver) => ({ code: 'no-lunch', handOver }));
   }
   found.push(...otherDoors(of, settings));
-  const inOrder = [...labs].sort((a, b) => rank(of.lab, a) - rank(of.lab, b));
+  const asked = of.visits.flatMap(({ analyses }) => analyses);
+  const inOrder = labs.filter((lab) => questionLab(lab, asked).length === 0).sort((a, b) => rank(of.lab, a) - rank(of.lab, b));
   for (const lab of inOrder)
     if (lab.id !== of.lab?.id)
       offer(handedOver({ ...of, lab }, settings), (handOver) => ({ code: 'other-lab', lab: lab.id, name: lab.name, handOver }));

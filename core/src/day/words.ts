@@ -1,8 +1,8 @@
 import type { FindingWords } from '../findings/index.ts';
 import { showDate, showMinutes, wallTime } from '../time/index.ts';
 import type { PieceCode } from './minutes.ts';
-import type { Fault } from './faults.ts';
-import type { DayProblem } from './problem.ts';
+import type { Fault } from './solve/faults.ts';
+import type { DayProblem } from './solve/problem.ts';
 import type { Remedy } from './remedies.ts';
 
 export const pieceNames: Record<PieceCode, string> = {

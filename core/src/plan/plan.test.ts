@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { idOf, lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { upgraded } from '../book/index.ts';
 import { Lab, labRegistered, Point } from '../registers/index.ts';
 import { fold } from '../round/index.ts';
@@ -66,8 +66,8 @@ describe('the register of points', () => {
 });
 
 it('refuses a lab whose hours are no times', () => {
-  const lab = { id: idOf(1), name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
-  expect(Lab.safeParse(lab).error?.issues.map((issue) => issue.path.join('.'))).toEqual(['intake.0.opens', 'intake.0.closes']);
+  const odd = { id: idOf(1), name: 'L', zone: 'UTC', intake: [{ weekday: 1, opens: '8', closes: '25:00' }], temperature: {} };
+  expect(Lab.safeParse(odd).error?.issues.map((issue) => issue.path.join('.'))).toEqual(['intake.0.opens', 'intake.0.closes']);
 });
 
 describe('a lab as it is registered', () => {
@@ -93,6 +93,7 @@ describe('a lab as it is registered', () => {
     ['{round}{point}-{bottle}', false],
     ['{round}-{point}-{bottle}-{number}', false],
     ['{round} {point} {bottle}', false],
+    ['THE.LABS.OWN.LONG.NAME-{round}-{point}-{bottle}', false],
   ])('has identifiers that tell bottles apart, or is refused: %s', (labels, does) => {
     expect(refused({ labels })).toEqual(does ? [] : ['labels']);
   });
@@ -168,8 +169,22 @@ describe('the order of the day', () => {
     expect(ordered(script, [script.tap, again, later, script.well]).visits[0]!.id).toBe(script.tap);
   });
 
+  it('hands over at places of the round’s lab, on the way after one of its visits', () => {
+    const script = new Script().plan(['coliforms'], { lab: { ...lab, dropOffs: [{ name: 'Quay', hours: [], toLab: 0 }] } });
+    script.now += 60_000;
+    const codes = (change: object) =>
+      fold([...script.entries, script.make(dayPlanned, { ...settings, order: [script.tap], ...change }, null)])!.aside.map(
+        ({ misfit }) => misfit.code,
+      );
+    expect(codes({ at: 'Quay', midway: { after: script.tap, at: 'Quay' } })).toEqual([]);
+    expect(codes({ at: 'Pier' })).toEqual(['no-such-door']);
+    expect(codes({ midway: { after: script.tap, at: 'Pier' } })).toEqual(['no-such-door']);
+    expect(codes({ midway: { after: idOf(99) } })).toEqual(['no-such-visit']);
+  });
+
   it.each([
     ['start', { start: '8' }],
+    ['drives.0.lasts', { drives: [{ ends: ['start', 'lab'], lasts: -60 }] }],
     ['speed', { speed: 0 }],
     ['speed', { speed: 400 }],
     ['roadFactor', { roadFactor: 0.5 }],

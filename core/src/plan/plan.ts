@@ -83,6 +83,15 @@ function orderFits(visits: readonly PlannedVisit[], order: readonly string[]): M
   return turned ? misfit('visits-turned', 'payload.order', { name: turned.point.name }) : null;
 }
 
+/** Where bottles are handed over is a place of the round's lab, and a hand-over on the way comes after one of its visits. */
+function doorsFit(plan: Plan | null, { at, midway }: DaySettings): Misfit | null {
+  const isKnown = (name: string | undefined) => name === undefined || (plan?.lab?.dropOffs ?? []).some((one) => one.name === name);
+  if (!isKnown(at)) return misfit('no-such-door', 'payload.at', { at: at! });
+  if (!midway) return null;
+  if (!isKnown(midway.at)) return misfit('no-such-door', 'payload.midway', { at: midway.at! });
+  return plan?.visits.some(({ id }) => id === midway.after) ? null : misfit('no-such-visit', 'payload.midway');
+}
+
 /** Labels tell points apart by their codes: two points of one round never share one. */
 function additionFits(visits: readonly PlannedVisit[], { id, point }: PlannedVisit): Misfit | null {
   if (visits.some((visit) => visit.id === id)) return misfit('in-plan', 'payload.id');
@@ -111,7 +120,7 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   fits: ({ plan, extras, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
     if (visitAdded.is(entry)) return additionFits(plan?.visits ?? [], entry.payload);
-    if (dayPlanned.is(entry)) return orderFits(plan?.visits ?? [], entry.payload.order);
+    if (dayPlanned.is(entry)) return doorsFit(plan, entry.payload) ?? orderFits(plan?.visits ?? [], entry.payload.order);
     const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
     if (extraPlanned.is(entry)) {

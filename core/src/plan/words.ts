@@ -25,6 +25,7 @@ export const planWords: Words = {
   'not-in-plan': 'It is not in the plan.',
   'bottle-used': ({ bottle, state, analysis }) => `Bottle ${bottle} was ${state} already: ${analysis} stays in the plan.`,
   'visits-turned': ({ name }) => `The visits to ${name} keep their order: their labels count them.`,
+  'no-such-door': ({ at }) => `The lab of this round has no place called ${at} where bottles are left.`,
   'not-in-round': ({ bottle }) => `${bottle} is not in this round.`,
 };
 

@@ -1,5 +1,6 @@
 export * from './position.ts';
 export * from './contact.ts';
+export * from './well.ts';
 export * from './point.ts';
 export * from './people.ts';
 export * from './device.ts';

@@ -16,6 +16,9 @@ const needed: readonly LabelPart[] = ['round', 'point', 'bottle'];
 /** The usual identifier, where a lab does not want another. */
 export const usualPattern = '{round}-{point}-{bottle}';
 
+/** So many signs of a lab's own fit beside the parts. */
+const mostBetween = 16;
+
 /** Why a pattern does not do, as a sentence; null where it does. */
 export function patternFault(pattern: string): string | null {
   const parts = [...pattern.matchAll(part)].map(([, name]) => name!);
@@ -27,7 +30,9 @@ export function patternFault(pattern: string): string | null {
   const missing = needed.find((name) => !parts.includes(name));
   if (missing) return `Without {${missing}} two bottles would have the same identifier.`;
   if (/\}\{/.test(pattern)) return 'Put a sign between two parts: run together, two bottles could have the same identifier.';
-  if (!/^[A-Z0-9./_-]*$/.test(pattern.replace(part, ''))) return 'Only capital letters, digits, and - . / _ between the parts.';
+  const between = pattern.replace(part, '');
+  if (between.length > mostBetween) return `Too long for a label: at most ${mostBetween} signs between the parts.`;
+  if (!/^[A-Z0-9./_-]*$/.test(between)) return 'Only capital letters, digits, and - . / _ between the parts.';
   return null;
 }
 

@@ -1,7 +1,9 @@
 import { saySample } from '@fonte/core/tap';
 import { bottleConditions, checkForm, handedOver, type BottleCondition, type FormLine } from '@fonte/core/custody';
+import { purpose } from '@fonte/core/bottles';
+import { causes } from '@fonte/core/due';
 import type { Lab } from '@fonte/core/registers';
-import { sayAbout } from '@fonte/core/round';
+import { sayAbout, type VisitState } from '@fonte/core/round';
 import type { Finding } from '@fonte/core/findings';
 import { base, show, type Typed } from '@fonte/core/units';
 import { Input, Select } from 'antd';
@@ -30,6 +32,16 @@ interface Draft {
 }
 
 /** What is missing in a form that nobody has begun: it is not greeted with that. */
+const kinds = { routine: 'Routine', special: 'Special', invalid: 'Spoilt' } as const;
+
+/** What a sample is to the lab: a blank, a repeat after a finding, or a routine one; and special or spoilt where it is. */
+function typeOf({ bottle, sampleType }: FormLine, visits: readonly VisitState[]): string {
+  const because = visits.find(({ id }) => id === bottle.visit)?.because;
+  const named = bottle.purpose !== 'sample' ? purpose(bottle.purpose).name : because ? causes[because.as].name : null;
+  if (named === null) return kinds[sampleType];
+  return sampleType === 'routine' ? named : `${named}, ${kinds[sampleType].toLowerCase()}`;
+}
+
 const notYet = new Set(['no-temperature', 'no-seal']);
 
 /** The form to a lab, or where the round has none to whoever takes the bottles. */
@@ -104,7 +116,7 @@ export function CustodyForm({ lab, lines }: { lab: Lab | null; lines: FormLine[]
                 title: 'Type, residual',
                 render: (line) => (
                   <>
-                    {{ routine: 'Routine', special: 'Special', invalid: 'Spoilt' }[line.sampleType]}
+                    {typeOf(line, round.visits)}
                     {line.reasons.length > 0 && (
                       <details className="small soft">
                         <summary>{line.reasons.length === 1 ? '1 departure' : `${line.reasons.length} departures`}</summary>

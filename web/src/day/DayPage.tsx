@@ -18,7 +18,7 @@ import { SettingsFields } from './SettingsFields.tsx';
 import { StopList } from './StopList.tsx';
 import { Timeline } from './Timeline.tsx';
 import { useDayOf } from './useDayOf.ts';
-import { usePlanner } from './usePlanner.ts';
+import { usePlanner, type OwnOrder } from './usePlanner.ts';
 import { compare, sayBest, Verdict } from './Verdict.tsx';
 import './day.css';
 
@@ -34,19 +34,23 @@ export function DayPage() {
 /** The visits of a day in its order. */
 const orderOf = ({ day, problem }: DayTold): string[] => day.order.map((stop) => problem.stops[stop]!.id);
 
+/** The visit after which the cooler is emptied on the way; undefined where it is not. */
+const afterOf = ({ problem }: DayTold): string | undefined => problem.midway && problem.stops[problem.midway.after]!.id;
+
 function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }) {
   const { id, round, append } = useRound();
   const begun = round.day ?? usualSettings;
   const [settings, setSettings] = useState<DaySettings>(begun);
   // Where the day was ordered already, that order stands until somebody asks for another.
-  const [order, setOrder] = useState<readonly string[] | null>(round.day ? of.visits.map((visit) => visit.id) : null);
+  const [order, setOrder] = useState<OwnOrder | null>(
+    round.day ? { order: of.visits.map((visit) => visit.id), after: round.day.midway?.after } : null,
+  );
   const { proposal, own, remedies, isWeighing, error } = usePlanner(of, settings, labs, order);
   const told = own ?? proposal;
 
   const drives = settings.drives ?? [];
-  const midway = told?.problem.midway;
   const read = (values: SettingsValues) =>
-    readSettings(values, drives, midway ? told.problem.stops[midway.after]!.id : (settings.midway?.after ?? of.visits[0]?.id));
+    readSettings(values, drives, (told && afterOf(told)) ?? settings.midway?.after ?? of.visits[0]?.id);
   const form = useEntryForm<SettingsValues, (typeof dayPlanned)['payload']['_output']>({
     keep: `day.${id}`,
     initial: valuesOf(begun),
@@ -56,7 +60,10 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
       return { value: { ...(value as object), order: told ? orderOf(told) : [] }, problems };
     },
     write: (payload, { id: entry, kept }) =>
-      append(dayPlanned, payload, { id: entry, kept: () => (kept(), setSettings(payload), setOrder(payload.order)) }),
+      append(dayPlanned, payload, {
+        id: entry,
+        kept: () => (kept(), setSettings(payload), setOrder({ order: payload.order, after: payload.midway?.after })),
+      }),
     next: (values) => values,
   });
   const settle = () => {
@@ -76,7 +83,7 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
     const now = orderOf(told);
     const [moved] = now.splice(from, 1);
     now.splice(to, 0, moved!);
-    setOrder(now);
+    setOrder({ order: now, after: afterOf(told) });
   };
   const take = (remedy: Remedy) => {
     const changed = afterRemedy(settings, remedy);

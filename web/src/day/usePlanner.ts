@@ -14,6 +14,15 @@ function planner(): Remote<Planner> {
   return remote;
 }
 
+/** An order that a person gives a day, and after which visit the cooler is emptied on the way, where it is. */
+export interface OwnOrder {
+  order: readonly string[];
+  after: string | undefined;
+}
+
+const withAfter = (settings: DaySettings, after: string | undefined): DaySettings =>
+  settings.midway && after !== undefined ? { ...settings, midway: { ...settings.midway, after } } : settings;
+
 const once = { revalidateOnFocus: false, revalidateOnReconnect: false };
 
 export interface Planned {
@@ -27,7 +36,7 @@ export interface Planned {
 }
 
 /** The best order of a day, and beside it the one that a person gave it, timed at once. */
-export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[], order: readonly string[] | null): Planned {
+export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[], own: OwnOrder | null): Planned {
   const key = JSON.stringify([of.date, of.code, of.visits, of.extras, of.lab, [...of.depths], settings, labs.map(({ id }) => id)]);
   const { data, error, isValidating } = useSWR(['day', key], () => planner().propose(of, settings), { ...once, keepPreviousData: true });
   // After the order, which is shown at once: a dozen days are weighed for it.
@@ -35,6 +44,6 @@ export function usePlanner(of: DayOf, settings: DaySettings, labs: readonly Lab[
   const help = useSWR(isSought ? ['help', key] : null, () => planner().help(of, settings, labs), once);
   // By what it is made of: a round is folded anew all the time.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const own = useMemo(() => (order ? tellDay(of, settings, order) : null), [key, order?.join()]);
-  return { proposal: data, own, remedies: help.data, isWeighing: isValidating, error: error ?? help.error };
+  const told = useMemo(() => (own ? tellDay(of, withAfter(settings, own.after), own.order) : null), [key, own?.order.join(), own?.after]);
+  return { proposal: data, own: told, remedies: help.data, isWeighing: isValidating, error: error ?? help.error };
 }

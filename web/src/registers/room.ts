@@ -6,15 +6,15 @@ export const registersRoom: WebRoom = {
   name: 'registers',
   entrance: { path: '/points', label: 'Points' },
   pages: [
-    { path: '/points', page: async () => (await import('./PointsPage.tsx')).PointsPage },
+    { path: '/points', page: async () => (await import('./point/PointsPage.tsx')).PointsPage },
     { path: '/points/map', page: async () => (await import('./map/MapPage.tsx')).MapPage },
     { path: '/points/exchange', page: async () => (await import('./exchange/ExchangePage.tsx')).ExchangePage },
-    { path: '/points/new', page: async () => (await import('./PointForm.tsx')).PointPage },
+    { path: '/points/new', page: async () => (await import('./point/PointForm.tsx')).PointPage },
     { path: '/points/:thing', page: async () => (await import('./point/PointPage.tsx')).PointPage },
-    { path: '/points/:thing/edit', page: async () => (await import('./PointForm.tsx')).PointPage },
-    { path: '/labs', page: async () => (await import('./LabsPage.tsx')).LabsPage },
-    { path: '/labs/new', page: async () => (await import('./LabForm.tsx')).LabPage },
-    { path: '/labs/:thing', page: async () => (await import('./LabForm.tsx')).LabPage },
+    { path: '/points/:thing/edit', page: async () => (await import('./point/PointForm.tsx')).PointPage },
+    { path: '/labs', page: async () => (await import('./lab/LabsPage.tsx')).LabsPage },
+    { path: '/labs/new', page: async () => (await import('./lab/LabForm.tsx')).LabPage },
+    { path: '/labs/:thing', page: async () => (await import('./lab/LabForm.tsx')).LabPage },
     ...(
       [
         ['instruments', 'Instrument'],

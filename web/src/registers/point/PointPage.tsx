@@ -13,13 +13,13 @@ import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { deviceZone, showMoment } from '../../time/show.ts';
-import { hydrograph } from '../series.ts';
+import { hydrograph } from './series.ts';
 import { Facts } from './Facts.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Results } from './Results.tsx';
 import './point.css';
 
-const Hydrograph = lazy(async () => ({ default: (await import('../Hydrograph.tsx')).Hydrograph }));
+const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
 
 /** One point: its pictures and the way in, what may hurt, what was odd, its levels, its results. */
 export function PointPage() {

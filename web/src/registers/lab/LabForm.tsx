@@ -1,22 +1,22 @@
 import { Lab, labelParts, labRegistered, usualPattern } from '@fonte/core/registers';
 import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
 import { Checkbox, Input, Select } from 'antd';
-import { EntryForm } from '../form/EntryForm.tsx';
-import { Field } from '../form/Field.tsx';
-import { RowList } from '../form/RowList.tsx';
-import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase } from '../form/values.ts';
-import { findAnalysis, offered } from '../editions/analyses.ts';
+import { EntryForm } from '../../form/EntryForm.tsx';
+import { Field } from '../../form/Field.tsx';
+import { RowList } from '../../form/RowList.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
+import { inBase } from '../../form/values.ts';
+import { findAnalysis, offered } from '../../editions/analyses.ts';
 import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labOf, labValues, type LabValues, type TemperatureClass } from './labValues.ts';
-import { useRegister } from './useRegister.ts';
-import { thingPage } from './ThingPage.tsx';
-import { DayInput } from '../time/DayInput.tsx';
-import { TimeInput } from './TimeInput.tsx';
-import { weekdays, weekdaysInShort } from './weekdays.ts';
+import { useRegister } from '../useRegister.ts';
+import { thingPage } from '../ThingPage.tsx';
+import { DayInput } from '../../time/DayInput.tsx';
+import { TimeInput } from '../TimeInput.tsx';
+import { weekdays, weekdaysInShort } from '../weekdays.ts';
 import { Holidays } from './Holidays.tsx';
 import { withHolidays } from './holidays.ts';
 import { ZoneSelect } from './ZoneSelect.tsx';
-import './registers.css';
+import '../registers.css';
 
 /** A lab with what it takes in, when, how warm and how old: its own rules, never constants of the product. */
 function LabForm({ thing }: { thing: Lab | null }) {

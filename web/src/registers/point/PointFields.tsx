@@ -1,13 +1,13 @@
 import { disinfections, hazard, hazardIds, registerLists, sources, surrounding, surroundingIds, waters } from '@fonte/core/registers';
 import { pipe, pipeIds } from '@fonte/core/purge';
 import { Checkbox, Input, Select } from 'antd';
-import { useAnswer } from '../api/useAnswer.ts';
-import { Field } from '../form/Field.tsx';
-import { RowList } from '../form/RowList.tsx';
-import { DayInput } from '../time/DayInput.tsx';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { Field } from '../../form/Field.tsx';
+import { RowList } from '../../form/RowList.tsx';
+import { DayInput } from '../../time/DayInput.tsx';
 import { emptyContact, emptyMark, emptyNarrower } from './pointValues.ts';
-import { TimeInput } from './TimeInput.tsx';
-import { weekdaysInShort } from './weekdays.ts';
+import { TimeInput } from '../TimeInput.tsx';
+import { weekdaysInShort } from '../weekdays.ts';
 
 export function WellFields() {
   return (

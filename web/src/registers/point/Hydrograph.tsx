@@ -1,6 +1,6 @@
 import { fromBase, unitLabel } from '@fonte/core/units';
-import { Course } from '../theme/Course.tsx';
-import { useUnitSystem } from '../units/system.ts';
+import { Course } from '../../theme/Course.tsx';
+import { useUnitSystem } from '../../units/system.ts';
 import type { Series } from './series.ts';
 
 /** Water levels of a well through time: elevations, or depths below one mark, which count downwards. */

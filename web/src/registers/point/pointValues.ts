@@ -1,7 +1,7 @@
 import type { Contact, Point, PointKind } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
 import type { Typed } from '@fonte/core/units';
-import { typedOf } from '../form/values.ts';
+import { typedOf } from '../../form/values.ts';
 
 /** What the form of a point holds: as the register has it, with lengths as they are typed. */
 export interface PointValues {

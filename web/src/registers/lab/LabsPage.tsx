@@ -2,9 +2,9 @@ import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
 import { registerLists, type Lab } from '@fonte/core/registers';
 import { Table } from 'antd';
 import { Link } from 'react-router';
-import { useAnswer } from '../api/useAnswer.ts';
-import { Failed, Loading } from '../feedback/Feedback.tsx';
-import { RegisterHead } from './RegisterNav.tsx';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { Failed, Loading } from '../../feedback/Feedback.tsx';
+import { RegisterHead } from '../RegisterNav.tsx';
 
 const table = bottleTables.newest[0]!;
 const bottleName = (rule: string) => (Object.hasOwn(table.rules, rule) ? cardOf(table, rule as RuleId).name : rule);

@@ -4,12 +4,12 @@ import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
 import { Button, Input } from 'antd';
 import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import { useAnswer } from '../api/useAnswer.ts';
-import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
-import { usePages } from '../api/usePages.ts';
-import { RegisterHead } from './RegisterNav.tsx';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
+import { usePages } from '../../api/usePages.ts';
+import { RegisterHead } from '../RegisterNav.tsx';
 import { hydrograph } from './series.ts';
-import { useUnitSystem } from '../units/system.ts';
+import { useUnitSystem } from '../../units/system.ts';
 
 const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
 

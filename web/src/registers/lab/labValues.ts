@@ -1,8 +1,8 @@
 import type { CutOff, DropOff, Lab } from '@fonte/core/registers';
 import type { Typed } from '@fonte/core/units';
-import { typedOf } from '../form/values.ts';
-import { deviceZone } from '../time/show.ts';
-import { freshId } from './useRegister.ts';
+import { typedOf } from '../../form/values.ts';
+import { deviceZone } from '../../time/show.ts';
+import { freshId } from '../useRegister.ts';
 
 /** Temperature classes of bottles that a lab has a band for. */
 export const classes = { bacteria: 'Bacteria', chilled: 'Chemistry, chilled', cool: 'Legionella, without ice' } as const;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { madeUpDay } from '../../test/days.ts';
-import { hour, minute } from '../time/index.ts';
-import { latestHere, latestStart, solveDay, timeDay, type DayProblem } from './index.ts';
+import { madeUpDay } from '../../../test/days.ts';
+import { hour, minute } from '../../time/index.ts';
+import { latestHere, latestStart, solveDay, timeDay, type DayProblem } from '../index.ts';
 import { earliestPossible } from './solve.ts';
 import { goodOrder } from './search.ts';
 

@@ -1,16 +1,16 @@
 import { questionBuilt } from '@fonte/core/purge';
 import { Point, pointKind, pointKindIds, pointRegistered, questionPosition, registerLists } from '@fonte/core/registers';
 import { Segmented, Select } from 'antd';
-import { useAnswer } from '../api/useAnswer.ts';
-import { EntryForm } from '../form/EntryForm.tsx';
-import { Field } from '../form/Field.tsx';
-import { useEntryForm } from '../form/useEntryForm.ts';
-import { inBase, type Read } from '../form/values.ts';
+import { useAnswer } from '../../api/useAnswer.ts';
+import { EntryForm } from '../../form/EntryForm.tsx';
+import { Field } from '../../form/Field.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
+import { inBase, type Read } from '../../form/values.ts';
 import { ContactFields, PlaceFields, TapFields, UseFields, WaterFields, WellFields } from './PointFields.tsx';
 import { fieldOfPoint, pointOf, valuesOf, type PointValues } from './pointValues.ts';
-import { freshId, useRegister } from './useRegister.ts';
-import { thingPage } from './ThingPage.tsx';
-import './registers.css';
+import { freshId, useRegister } from '../useRegister.ts';
+import { thingPage } from '../ThingPage.tsx';
+import '../registers.css';
 
 function readPoint(values: PointValues): Read {
   const { value, problems } = inBase(values);

@@ -1,7 +1,7 @@
 import { Point } from '@fonte/core/registers';
 import { describe, expect, it } from 'vitest';
-import { idOf, tapPoint, wellPoint } from '../../../core/test/script.ts';
-import { inBase } from '../form/values.ts';
+import { idOf, tapPoint, wellPoint } from '../../../../core/test/script.ts';
+import { inBase } from '../../form/values.ts';
 import { fieldOfPoint, pointOf, valuesOf } from './pointValues.ts';
 
 /** A point through its form and back, as it is when nothing was typed. */

@@ -3,10 +3,10 @@ import { wallTime } from '@fonte/core/time';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import useSWR from 'swr';
-import { Said } from '../feedback/Said.tsx';
-import { useAction } from '../feedback/useAction.ts';
-import { now } from '../time/clock.ts';
-import { deviceZone } from '../time/show.ts';
+import { Said } from '../../feedback/Said.tsx';
+import { useAction } from '../../feedback/useAction.ts';
+import { now } from '../../time/clock.ts';
+import { deviceZone } from '../../time/show.ts';
 import { countries, publicHolidays, regions } from './holidays.ts';
 
 const find = (search: string, option?: { label?: unknown }) =>

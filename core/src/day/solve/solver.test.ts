@@ -1,8 +1,8 @@
 import highsOf from 'highs';
 import { expect, it } from 'vitest';
-import { madeUpDay } from '../../test/days.ts';
-import { minute } from '../time/index.ts';
-import { solveDay, type DayProblem } from './index.ts';
+import { madeUpDay } from '../../../test/days.ts';
+import { minute } from '../../time/index.ts';
+import { solveDay, type DayProblem } from '../index.ts';
 
 /** Days that a general solver is asked about as well: few in `npm test`, more in `npm run test:long`. */
 const days = Number(process.env['FONTE_SOLVER_DAYS'] ?? 1);
