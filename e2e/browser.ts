@@ -146,6 +146,8 @@ async function typeOnce(page: Page, label: string, text: string): Promise<void> 
   const field = (await labelled(page, label)) ?? (await page.locator(`aria/${label}[role="textbox"]`).setTimeout(patience).waitHandle());
   await field.evaluate((one) => one.scrollIntoView({ block: 'center' }));
   await field.click({ count: 3 });
+  // The page may have moved under the mouse.
+  if (!(await field.evaluate((one) => one === document.activeElement))) throw new Error(`${label}: not clickable yet`);
   await field.press('Backspace');
   // In one piece, as from a keyboard that completes words; key by key the sets of a purge are typed.
   const before = await field.evaluate((one) => (one as HTMLInputElement).value);

@@ -59,6 +59,22 @@ describe.sequential('the day of a round', () => {
     expect(await stops()).toEqual(order);
   });
 
+  it('is ordered by dragging a stop as well', async () => {
+    const order = await stops();
+    const handles = await page.$$('.day-handle');
+    await handles[0]!.scrollIntoView();
+    const [from, to] = await Promise.all([handles[0]!, handles[1]!].map((one) => one.boundingBox()));
+    await page.mouse.move(from!.x + 10, from!.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(from!.x + 10, from!.y + 30, { steps: 3 });
+    await page.mouse.move(to!.x + 10, to!.y + 15, { steps: 6 });
+    await page.mouse.up();
+    await see(page, 'This is your order.');
+    expect((await stops()).slice(0, 2)).toEqual([order[1], order[0]]);
+    await click(page, 'Take the proposed order');
+    await see(page, 'No order is at the lab earlier');
+  });
+
   it('is written down, and is the order of the round from then on', async () => {
     await type(page, 'Set out not before', '8 o’clock');
     await click(page, 'Write the order down');

@@ -39,7 +39,7 @@ const wholeMinutes = (lasts: number) => Math.ceil(lasts / 60_000) * 60_000;
 export function purgeWater(point: Point, depth: number | null): number | null {
   if (point.type !== 'well' || depth === null) return null;
   const { bottom, insideDiameter, measuringPoints } = point.well;
-  const mark = measuringPoints[0]!;
+  const mark = measuringPoints.find(({ until }) => until === undefined) ?? measuringPoints[0]!;
   const below = belowMark(mark, bottom);
   if (below === null || insideDiameter === undefined) return null;
   const one = standingWater(point.well, mark, { insideDiameter, depth, bottom: below });

@@ -104,6 +104,8 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
       <Timeline told={told} zone={of.zone} />
       <div className="day">
         <section aria-label="Stops">
+          {/* Over the list: what comes a while later must not move the form that somebody types into. */}
+          {proposal && told.faults.length > 0 && <Remedies remedies={remedies} zone={of.zone} take={take} />}
           {told.findings.map(({ code, data, ...finding }) => (
             <p key={`${code} ${String(data?.['name'])}`} className={`finding ${finding.severity}`}>
               <Mark kind={finding.severity === 'stop' ? 'stop' : 'question'} />
@@ -129,7 +131,6 @@ function Day({ of, labs }: { of: DayOf; labs: Parameters<typeof usePlanner>[2] }
               </div>
             </section>
           )}
-          {proposal && told.faults.length > 0 && <Remedies remedies={remedies} zone={of.zone} take={take} />}
           {proposal && isSame && told.faults.length === 0 && <p className="soft">{sayBest(proposal)}</p>}
           {isWeighing && <p role="status">Weighing the orders …</p>}
           <EntryForm
