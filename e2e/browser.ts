@@ -91,7 +91,13 @@ function clickable(page: Page, name: string, role: string): Promise<ElementHandl
 
 async function clickOnce(page: Page, name: string, role: string): Promise<void> {
   const quick = await clickable(page, name, role);
-  if (quick) return quick.click();
+  if (quick)
+    // At once and not by its place, which may still move as the page draws: it was seen to be on top.
+    return quick.evaluate((one) => {
+      if (!one.isConnected) throw new Error('detached');
+      one.focus();
+      one.click();
+    });
   const element = await page.locator(`aria/${name}[role="${role}"]`).setTimeout(patience).waitHandle();
   await page.waitForFunction(
     (one) => {
