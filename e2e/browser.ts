@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import { clickable, labelled, patience, polling } from './find.ts';
 
 export const desk = { width: 1280, height: 800 };
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true };
@@ -25,10 +26,6 @@ export function openBrowser(profile = freshProfile()): Promise<Browser> {
     ],
   });
 }
-
-const patience = 15_000;
-/** ms between looks: the text of a page is not to be laid out anew at every frame. */
-const polling = 80;
 
 /** Waits for text anywhere on the page. */
 export async function see(page: Page, text: string): Promise<void> {
@@ -54,40 +51,6 @@ async function onWhatStands(work: () => Promise<void>): Promise<void> {
 
 /** Clicks what has this accessible name, a button unless another role is given. */
 export const click = (page: Page, name: string, role = 'button'): Promise<void> => onWhatStands(() => clickOnce(page, name, role));
-
-/** So long (ms) something is sought by what stands on it, before the tree of accessible names is asked, which is slow to make. */
-const soon = 4000;
-
-/** What can be clicked of a role, by its name as people read it: found, enabled and not covered; else nothing yet. */
-function clickable(page: Page, name: string, role: string): Promise<ElementHandle<HTMLElement> | null> {
-  const kinds: Record<string, string> = { button: 'button', link: 'a[href]' };
-  if (!kinds[role]) return Promise.resolve(null);
-  return (
-    page
-      .waitForFunction(
-        (selector, wanted) => {
-          const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
-          const one = [...document.querySelectorAll<HTMLElement>(selector)].find(
-            (candidate) => plain(candidate.getAttribute('aria-label') ?? candidate.textContent) === wanted && candidate.checkVisibility(),
-          );
-          if (!one || (one as HTMLButtonElement).disabled || one.classList.contains('ant-btn-loading')) return null;
-          one.scrollIntoView({ block: 'center' });
-          const { left, top, width, height } = one.getBoundingClientRect();
-          // What still moves as the page draws would not be under the mouse, nor what lies under a dialog that is closing.
-          const place = [left, top, width, height].map(Math.round).join();
-          const isStill = one.dataset['place'] === place;
-          one.dataset['place'] = place;
-          return isStill && one.contains(document.elementFromPoint(left + width / 2, top + height / 2)) ? one : null;
-        },
-        { timeout: soon, polling: polling / 2 },
-        kinds[role],
-        name,
-      )
-      .then((found) => found as unknown as ElementHandle<HTMLElement>)
-      // Gone to another page meanwhile, or not found so: the slow way tells.
-      .catch(() => null)
-  );
-}
 
 async function clickOnce(page: Page, name: string, role: string): Promise<void> {
   const quick = await clickable(page, name, role);
@@ -120,29 +83,6 @@ async function clickOnce(page: Page, name: string, role: string): Promise<void> 
     element,
   );
   await element.click();
-}
-
-/** The field that a label names; nothing where it is named in another way. */
-function labelled(page: Page, label: string): Promise<ElementHandle<HTMLInputElement> | null> {
-  return page
-    .waitForFunction(
-      (wanted) => {
-        const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
-        const one = [
-          ...document.querySelectorAll<HTMLInputElement>('input:not([type=checkbox], [type=radio], [role=combobox]), textarea'),
-        ].find(
-          (field) =>
-            field.checkVisibility() &&
-            (field.getAttribute('aria-label') === wanted || [...(field.labels ?? [])].some((text) => plain(text.innerText) === wanted)),
-        );
-        one?.scrollIntoView({ block: 'center' });
-        return one ?? null;
-      },
-      { timeout: soon, polling },
-      label,
-    )
-    .then((found) => found as unknown as ElementHandle<HTMLInputElement>)
-    .catch(() => null);
 }
 
 /** Types into the field with this label, in place of what stands there. */

@@ -1,4 +1,5 @@
 import type { AnalysisId } from '../bottles/index.ts';
+import { day } from '../time/index.ts';
 import { causes } from './because.ts';
 import { lastDayIn, periodBefore, periodOf, shareOver, type Period } from './period.ts';
 import type { Programme } from './programme.ts';
@@ -24,6 +25,9 @@ export interface DueLine {
   /** The last day on which it can be taken in this period. */
   until: string | null;
 }
+
+/** So far back (ms) samples are looked at: two of the longest periods. */
+export const lookBack = 6 * 366 * day;
 
 const isIn = ({ from, to }: Period, { date }: SampleOfRecord) => from <= date && date <= to;
 

@@ -2,6 +2,7 @@ import { analysisName, bottleTables } from '@fonte/core/bottles';
 import {
   dueNames,
   dueOf,
+  lookBack,
   openOf,
   owedNames,
   periodName,
@@ -16,7 +17,7 @@ import {
 } from '@fonte/core/due';
 import { roundPlanned } from '@fonte/core/plan';
 import { pointPlaces, registered, registerLists, type PointPlace } from '@fonte/core/registers';
-import { day, showDate, wallTime } from '@fonte/core/time';
+import { showDate, wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { readOrKept } from '../api/kept.ts';
@@ -32,13 +33,10 @@ import { deviceZone } from '../time/show.ts';
 
 const marks: Record<DueState, MarkKind> = { done: 'good', planned: 'note', due: 'open', behind: 'question', 'not-now': 'note' };
 
-/** How far back samples are looked at: two of the longest periods. */
-const backTo = 6 * 366 * day;
-
 /** What every programme still lacks in its period, and a round that would take it. */
 export function DuePage() {
   const today = wallTime(now(), deviceZone()).date;
-  const from = wallTime(now() - backTo, 'UTC').date;
+  const from = wallTime(now() - lookBack, 'UTC').date;
   const programmes = useAnswer(registerLists.programmes, { query: { limit: 500 } });
   const samples = useAnswer(sampleRecord, { query: { from } });
   const places = useAnswer(pointPlaces, {});
