@@ -36,7 +36,7 @@ export function atTheWell(script: () => Script) {
     setUp();
     readings('35', '16.1');
     readings('72', '16.1');
-    script().atWell(purgeEnded, { flowCellDetached: true });
+    script().atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   };
   const fill = (id: string) => script().atWell(bottleFilled, { bottle: id });
   return { state, visit, misfit, level, readings, setUp, purged, fill };

@@ -27,7 +27,7 @@ beforeEach(async () => {
       criterion: 'two-sets@2026-1',
       parameters: ['ph'],
     }),
-    script.atWell(purgeEnded, { flowCellDetached: true, reason: 'ran dry' }),
+    script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'ran dry' }),
     script.atWell(bottleFilled, { bottle: nitrogen! }),
     script.atWell(bottleFilled, { bottle: metals! }),
     script.write(handedOver, {

@@ -76,7 +76,7 @@ function wholeRound(): Entry[] {
   script.write(bottlesPacked, { bottles: ['261123A-MW3-N', '261123A-MH1-B'] });
   script.atWell(analysisRemoved, { analysis: 'metals' });
   purged(script);
-  script.atWell(purgeEnded, { flowCellDetached: true });
+  script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   script.atWell(bottleFilled, { bottle: '261123A-MW3-G' });
   script.atWell(bottleDiscarded, { bottle: '261123A-MW3-N', reason: 'overfilled', note: 'past the neck' });
   script.atWell(bottleFilled, { bottle: '261123A-MW3-N2' });
@@ -125,7 +125,7 @@ function corrected(): Entry[] {
 function setAside(): Entry[] {
   const script = new Script().plan();
   purged(script);
-  script.atWell(purgeEnded, { flowCellDetached: true });
+  script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   const late = script.make(purgeReading, set('80'), script.well);
   script.now += 10 * minute;
   script.atWell(bottleFilled, { bottle: '261123A-MW3-G' });

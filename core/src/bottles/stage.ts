@@ -23,7 +23,18 @@ export const worstSample = (kinds: Iterable<SampleKind>): SampleKind =>
 
 /** Why a sample is what it is, as a code with its data. */
 export interface SampleReason {
-  code: 'stop' | 'departure' | 'stale' | 'no-protocol' | 'unknown-protocol' | 'not-fit' | 'place-caution' | 'gear';
+  code:
+    | 'stop'
+    | 'departure'
+    | 'stale'
+    | 'no-protocol'
+    | 'unknown-protocol'
+    | 'not-fit'
+    | 'place-caution'
+    | 'gear'
+    | 'purge-trouble'
+    | 'purge-short'
+    | 'not-purged';
   makes: SampleKind;
   data: Readonly<Record<string, string>>;
 }

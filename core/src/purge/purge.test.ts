@@ -6,25 +6,19 @@ import {
   questionBuilt,
   casingVolume,
   standingWater,
-  criteria,
   filterPackVolume,
   flowRate,
   hoseDiameter,
   insideDiameter,
-  judgeStability,
   pipeIds,
   pipe,
   readingClock,
-  sayStability,
   timeFor,
   waterColumn,
-  type ReadingSet,
 } from './index.ts';
 
 const gallonsPerFoot = (inches: number) =>
   fromBase(casingVolume({ insideDiameter: toBase(inches, 'in'), column: toBase(1, 'ft') }).value, 'gal');
-
-const criterion = (ref: string) => criteria.find(ref)!;
 
 describe('volumes', () => {
   it.each([
@@ -109,91 +103,6 @@ describe('the water in a well that becomes narrower', () => {
   it('is not told where it is not known how deep that is, nor where there is no water', () => {
     expect(litres(10, well, { name: 'Rim' })).toBeNaN();
     expect(litres(61)).toBeNaN();
-  });
-});
-
-describe('stability', () => {
-  const rule = criterion('two-sets@2026-1');
-  const worked: ReadingSet[] = [
-    { temperature: 16.8, ph: 7.44, oxygen: 4.02 },
-    { temperature: 15.6, ph: 7.44, oxygen: 3.84 },
-    { temperature: 15.6, ph: 7.45, oxygen: 3.78 },
-  ];
-
-  it('follows the worked sequence', () => {
-    // common practice
-    const second = judgeStability(rule, worked.slice(0, 2));
-    expect(second.stable).toBe(false);
-    expect(second.heldUpBy.map((verdict) => [verdict.parameter, sayStability(verdict.because)])).toEqual([
-      ['temperature', 'moved 1.20 °C, ± 0.20 allowed'],
-    ]);
-    expect(judgeStability(rule, worked).stable).toBe(true);
-  });
-
-  it('is not stable by too few sets, nor with a parameter unread', () => {
-    expect(judgeStability(rule, worked.slice(2)).heldUpBy.every((verdict) => verdict.state === 'short')).toBe(true);
-    const { oxygen: _, ...without } = worked[2]!;
-    expect(judgeStability(rule, [without, without]).heldUpBy.map((verdict) => verdict.state)).toEqual(['unread']);
-    expect(judgeStability(rule, [without, without], ['temperature', 'ph']).stable).toBe(true);
-    expect(judgeStability(rule, []).stable).toBe(false);
-  });
-
-  it('needs three successive sets under EPA/540/S-95/504, whatever drifts', () => {
-    const drift = [500, 510, 530].map((conductivity) => ({ conductivity }));
-    const steady = [500, 510, 520].map((conductivity) => ({ conductivity }));
-    const judge = (sets: ReadingSet[]) => judgeStability(criterion('epa-1996@2026-1'), sets, ['conductivity']).stable;
-    expect([judge(drift), judge(steady), judge(steady.slice(1))]).toEqual([false, true, false]);
-  });
-
-  it('lets clear water off: at or below 5 NTU a percentage means nothing', () => {
-    const clear = [4.5, 2.1, 3.3].map((turbidity) => ({ turbidity }));
-    expect(judgeStability(criterion('epa-region1-2017@2026-1'), clear, ['turbidity']).stable).toBe(true);
-    expect(judgeStability(criterion('epa-1996@2026-1'), clear, ['turbidity']).stable).toBe(false);
-  });
-
-  it('is not stable by numbers that are read more coarsely than they may differ', () => {
-    const sets: ReadingSet[] = Array.from({ length: 3 }, () => ({ ph: 7, conductivity: 570, redox: 100, oxygen: 4, turbidity: 8 }));
-    const epa = criterion('epa-1996@2026-2');
-    const fine = { ph: 0.01, conductivity: 1, redox: 1, oxygen: 0.01, turbidity: 0.1 };
-    expect(judgeStability(epa, sets, undefined, fine).stable).toBe(true);
-    const coarse = judgeStability(epa, sets, undefined, { ...fine, ph: 1 });
-    expect(coarse.heldUpBy.map((one) => [one.parameter, one.state, sayStability(one.because)])).toEqual([
-      ['ph', 'coarse', 'read in steps of 1.00, ± 0.10 allowed: read finer'],
-    ]);
-  });
-
-  it('lets conductivity of dilute water differ by five per cent, and other water by three', () => {
-    // USGS National Field Manual, ch. A6.0, table 6.0-1.
-    const usgs = criterion('usgs-nfm@2026-2');
-    const holds = (values: number[]) =>
-      judgeStability(
-        usgs,
-        values.map((conductivity) => ({ conductivity })),
-        ['conductivity'],
-      ).stable;
-    expect([holds([90, 90, 90, 90, 94]), holds([500, 500, 500, 500, 520])]).toEqual([true, false]);
-  });
-
-  it('takes the median of five sets where the source does', () => {
-    const sets = [7.0, 7.1, 7.05, 7.12, 7.0].map((ph) => ({ ph }));
-    expect(judgeStability(criterion('usgs-nfm@2026-1'), sets, ['ph']).parameters[0]).toMatchObject({
-      state: 'holding',
-      band: { middle: 7.05, half: 0.1 },
-    });
-    expect(judgeStability(criterion('usgs-nfm@2026-1'), [...sets.slice(1), { ph: 7.3 }], ['ph']).stable).toBe(false);
-  });
-
-  it('holds for readings that do not move, under every criterion', () => {
-    for (const rule of criteria.all) {
-      const set = { temperature: 15, ph: 7, conductivity: 400, oxygen: 4, turbidity: 8, redox: 120 };
-      expect(
-        judgeStability(
-          rule,
-          Array.from({ length: rule.sets }, () => set),
-        ).stable,
-        rule.id,
-      ).toBe(true);
-    }
   });
 });
 

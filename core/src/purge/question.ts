@@ -3,10 +3,15 @@ import type { AgreedLevel } from '../level/index.ts';
 import { inOwnUnit, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
 import { second } from '../time/index.ts';
 import { base, readNumber } from '../units/index.ts';
-import type { WellPoint } from '../registers/index.ts';
+import { belowMark, type WellPoint } from '../registers/index.ts';
 import { questionBuilt } from './built.ts';
-import type { ProbeParameter, PurgeChoice, purgeReading } from './entries.ts';
-import type { PurgeState } from './purge.ts';
+import type { ProbeParameter, PurgeChoice, purgeEnded, purgeReading } from './entries.ts';
+import { classicFlow } from './methods/index.ts';
+import { pump, suctionLift } from './pumping/gear.ts';
+import { pumpedAt } from './pumping/pumped.ts';
+import { insideDiameter, pipe, pipeIds } from './pipes.ts';
+import { apartOf } from './stability/index.ts';
+import type { PurgeState } from './state.ts';
 import type { z } from 'zod';
 
 type Payload = z.infer<typeof purgeReading.payload>;
@@ -14,15 +19,79 @@ type Payload = z.infer<typeof purgeReading.payload>;
 /** A diameter may differ by such a part from the register's: more, and one of them is wrong. Common practice. */
 const sameBore = 0.05;
 
-/** What is odd about how a purge is set up: a bore too wide, too narrow, or another than the pipe's or the register's. */
-export function questionSetUp(chosen: PurgeChoice, { well }: WellPoint): Finding[] {
+/** What of the visit a set-up is held against. */
+export interface SetUpAround {
+  well: WellPoint['well'];
+  level: AgreedLevel | null;
+  /** Sets that were read already: another method or criterion judges them as well. */
+  before: { count: number; chosen: PurgeChoice } | null;
+  /** Whether something is sampled that leaves the water with air: volatiles, gases. */
+  isVolatile: boolean;
+}
+
+/** What is odd about how a purge is set up: a bore too wide, too narrow, or another than the pipe's or the register's; a pump that does not fit. */
+export function questionSetUp(chosen: PurgeChoice, { well, level, before, isVolatile }: SetUpAround): Finding[] {
+  const halfway: Finding[] =
+    before && before.count > 0 && before.chosen.method !== chosen.method
+      ? [{ code: 'other-method', severity: 'question', field: 'method', data: { sets: before.count } }]
+      : [];
+  const rule = (choice: PurgeChoice) => ('criterion' in choice ? choice.criterion : null);
+  if (before && before.count > 0 && rule(before.chosen) !== rule(chosen) && halfway.length === 0)
+    halfway.push({ code: 'other-criterion', severity: 'question', field: 'criterion', data: { sets: before.count } });
+  return [...halfway, ...questionCasing(chosen, well), ...questionPump(chosen, well, level, isVolatile)];
+}
+
+function questionCasing(chosen: PurgeChoice, well: WellPoint['well']): Finding[] {
   if (chosen.method !== 'volumes') return [];
   const inside = base(chosen.insideDiameter);
   const known = well.insideDiameter;
   const isOther = known !== undefined && Math.abs(inside - known) > sameBore * known;
   const other: Finding[] = isOther ? [{ code: 'other-bore', severity: 'question', field: 'insideDiameter', data: { inside, known } }] : [];
-  return [...questionBuilt({ insideDiameter: inside, pipe: chosen.pipe ?? '' }), ...other];
+  const isTooWide: Finding[] =
+    well.bore !== undefined && inside >= well.bore
+      ? [{ code: 'wider-than-bore', severity: 'question', field: 'insideDiameter', data: { inside, bore: well.bore } }]
+      : [];
+  return [...questionBuilt({ insideDiameter: inside, pipe: chosen.pipe ?? '' }), ...nominal(inside, chosen.pipe), ...other, ...isTooWide];
 }
+
+/** So near a whole inch, in m, a diameter may have been read off a name. */
+const nominalInch = 0.0002;
+/** A diameter of whole inches where no pipe was chosen: pipes are called so, and measure otherwise. */
+function nominal(inside: number, id: string | undefined): Finding[] {
+  const inches = inside / 0.0254;
+  const isWhole = Math.round(inches) > 0 && Math.abs(inside - Math.round(inches) * 0.0254) < nominalInch;
+  const likely = pipeIds.find((one) => pipe(one).name.startsWith(`${Math.round(inches)} in`));
+  if (!isWhole || id || !likely) return [];
+  return [
+    { code: 'nominal', severity: 'question', field: 'insideDiameter', data: { inches: Math.round(inches), pipe: pipe(likely).name, known: insideDiameter(likely) } },
+  ];
+}
+
+/** Whether the pump reaches, is under water, and leaves in the water what is looked for. */
+function questionPump(chosen: PurgeChoice, well: WellPoint['well'], level: AgreedLevel | null, isVolatile: boolean): Finding[] {
+  if (!('pump' in chosen) && !('intake' in chosen)) return [];
+  const { pump: id, intake: typed } = chosen;
+  const found: Finding[] = [];
+  const ask = (code: string, field: string, data: Data = {}) => found.push({ code, severity: 'question', field, data });
+  const mark = well.measuringPoints.find(({ name }) => name === level?.measuringPoint);
+  const row = id ? pump(id) : null;
+  const most = suctionLift(mark?.elevation);
+  if (row?.isSuction && level && level.depth > most) ask('beyond-suction', 'pump', { depth: level.depth, most });
+  if (row?.stripsGas && isVolatile) ask('strips-gas', 'pump', { pump: row.name });
+  if (!typed) return found;
+  const intake = base(typed);
+  if (level && intake <= level.depth) ask('intake-dry', 'intake', { intake, depth: level.depth });
+  if (!mark) return found;
+  const [bottom, top, end] = [well.bottom, well.screenTop, well.screenBottom].map((one) => belowMark(mark, one));
+  if (bottom != null && intake > bottom) ask('intake-too-deep', 'intake', { intake, bottom });
+  else if (bottom != null && intake > bottom - offBottom) ask('intake-at-bottom', 'intake', { above: bottom - intake });
+  else if (chosen.method === 'low-flow' && top != null && end != null && (intake < top || intake > end))
+    ask('intake-off-screen', 'intake', { intake, from: top, to: end });
+  return found;
+}
+
+/** An intake stays so far off the bottom, in m, for the silt that lies there. US EPA Region 1, EQASOP-GW4: two feet where it can. */
+const offBottom = 0.3;
 
 /** A number so many times the one before, or such a part of it, may have slipped its decimal mark or its unit. Common practice. */
 const slip = 8;
@@ -33,12 +102,16 @@ const reading = 0.01;
 export function questionSet({ pumped, values, level }: Payload, purge: PurgeState, atRest: AgreedLevel | null, now: number): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, field: string, data: Data = {}) => findings.push({ code, severity: 'question', field, data });
-  const last = purge.sets.at(-1);
-  if (last && base(pumped) < last.pumped) ask('total-fell', 'pumped');
-  const apart = purge.setUp?.rule?.apart;
-  if (last && apart !== undefined && now - last.at < apart * second)
-    ask('sets-close', 'pumped', { apart, after: (now - last.at) / second });
-  if (level && atRest && base(level) < atRest.depth - reading) ask('level-rose', 'level', { by: atRest.depth - base(level) });
+  const [last] = purge.setsFrom(purge.count - 1);
+  if (pumped) findings.push(...questionTotal(base(pumped), purge, now));
+  const rule = purge.setUp?.rule;
+  const apart = rule ? apartOf(rule) : null;
+  if (last && apart !== null && now - last.at < apart * second)
+    ask(rule?.between ? 'sets-too-close' : 'sets-close', 'values', { apart, after: (now - last.at) / second });
+  const { aim } = purge.setUp ?? {};
+  if (aim?.of === 'drive-train' && (pumped ? base(pumped) : (pumpedAt(purge.pumping, now) ?? 0)) < aim.oneVolume.value)
+    ask('drive-train-full', 'values', { one: aim.oneVolume.value });
+  if (level) findings.push(...questionPumpingLevel(base(level), purge, atRest));
   for (const [id, typed] of Object.entries(values) as [ProbeParameter, NonNullable<Payload['values'][ProbeParameter]>][]) {
     if (!readNumber(typed.text).ok) continue;
     findings.push(...questionReading(id, typed).filter(({ severity }) => severity === 'question'));
@@ -48,6 +121,54 @@ export function questionSet({ pumped, values, level }: Payload, purge: PurgeStat
     if (was > 0 && is > 0 && (is / was >= slip || was / is >= slip)) ask('far-from-last', `values.${id}`, { parameter: id, was, is });
   }
   return findings;
+}
+
+/** A total and what flow and time tell may differ by such a part. Common practice. */
+const sameTotal = 0.2;
+
+/** A total in m³ against the one before, and against flow × time. */
+function questionTotal(total: number, purge: PurgeState, now: number): Finding[] {
+  const [last] = purge.setsFrom(purge.count - 1);
+  if (last && total < last.pumped) return [{ code: 'total-fell', severity: 'question', field: 'pumped' }];
+  const told = purge.pumping.flow === null ? null : pumpedAt(purge.pumping, now);
+  if (told === null || Math.abs(total - told) <= sameTotal * Math.max(total, told)) return [];
+  return [{ code: 'totals-differ', severity: 'question', field: 'pumped', data: { total, told } }];
+}
+
+/** A level while pumping in m below the mark, against the one at rest and the intake. */
+export function questionPumpingLevel(depth: number, { setUp }: Pick<PurgeState, 'setUp'>, atRest: AgreedLevel | null): Finding[] {
+  const found: Finding[] = [];
+  const ask = (code: string, data: Data) => found.push({ code, severity: 'question', field: 'level', data });
+  if (atRest && depth < atRest.depth - reading) ask('level-rose', { by: atRest.depth - depth });
+  const intake = setUp && 'intake' in setUp.chosen && setUp.chosen.intake ? base(setUp.chosen.intake) : null;
+  if (intake !== null && depth >= intake) ask('level-at-intake', { depth, intake });
+  return found;
+}
+
+/** Timings of one flow may differ by such a part. Common practice. */
+const sameFlow = 0.1;
+
+/** What is odd about a timed flow: timings that differ, a flow that is none of the method's, or more than a well gives. */
+export function questionFlow(flow: number, spread: number, chosen: PurgeChoice): Finding[] {
+  const found: Finding[] = [];
+  const ask = (code: string, data: Data) => found.push({ code, severity: 'question', field: 'timings', data });
+  if (spread > sameFlow) ask('timings-differ', { percent: spread * 100 });
+  if (chosen.method === 'low-flow' && flow > classicFlow.most * 1.01) ask('not-low-flow', { flow, most: classicFlow.most });
+  if (chosen.method === 'low-flow' && flow < classicFlow.least * 0.5) ask('hardly-flows', { flow });
+  return found;
+}
+
+/** The flow for bottles in m³/s: 100 to 200 mL/min. EPA/540/S-95/504 (1996), for volatiles; common practice for the rest. */
+export const fillingFlow = { least: 0.1e-3 / 60, most: 0.2e-3 / 60 } as const;
+/** Faster than this, in m³/s, bottles foam and spill: asked about. */
+const tooFast = 0.5e-3 / 60;
+
+/** What is odd about how a purge is ended. */
+export function questionEnd({ filling }: z.infer<typeof purgeEnded.payload>, { isVolatile }: Pick<SetUpAround, 'isVolatile'>): Finding[] {
+  if (filling?.how !== 'slowed') return [];
+  const rate = base(filling.rate);
+  const most = isVolatile ? fillingFlow.most : tooFast;
+  return rate > most * 1.01 ? [{ code: 'fills-fast', severity: 'question', field: 'filling.rate', data: { rate, most } }] : [];
 }
 
 /** Whether twice the number is twice as much: not so of temperature, pH and redox. */

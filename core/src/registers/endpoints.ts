@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
 import { Programme } from '../due/index.ts';
+import { OwnCriterion } from './criterion.ts';
 import { Device } from './device.ts';
 import { Box, Instrument, Lot } from './gear.ts';
 import { Lab } from './lab.ts';
@@ -32,6 +33,7 @@ export const registerLists = {
   lots: list('lots', Lot),
   boxes: list('boxes', Box),
   programmes: list('programmes', Programme),
+  criteria: list('criteria', OwnCriterion),
   people: list('people', Person),
   devices: list('devices', Device),
 } as const;
@@ -43,6 +45,7 @@ export const registered = {
   lots: one('lots', Lot),
   boxes: one('boxes', Box),
   programmes: one('programmes', Programme),
+  criteria: one('criteria', OwnCriterion),
   people: one('people', Person),
   devices: one('devices', Device),
 } as const;

@@ -7,6 +7,7 @@ export * from './device.ts';
 export * from './label-pattern.ts';
 export * from './lab.ts';
 export * from './gear.ts';
+export * from './criterion.ts';
 export * from './things.ts';
 export * from './words.ts';
 export * from './endpoints.ts';

@@ -1,5 +1,6 @@
 import type { AnyKind } from '../book/index.ts';
 import { programmeRegistered } from '../due/index.ts';
+import { criterionRegistered } from './criterion.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
@@ -14,6 +15,7 @@ export const registers = {
   lots: lotRegistered,
   boxes: boxRegistered,
   programmes: programmeRegistered,
+  criteria: criterionRegistered,
   people: personRegistered,
   devices: deviceRegistered,
 } as const;

@@ -3,6 +3,7 @@ import { dueSays } from '../due/index.ts';
 import type { FindingWords } from '../findings/index.ts';
 import { show } from '../units/index.ts';
 import { pointKind, pointRegistered } from './point.ts';
+import { criterionRegistered } from './criterion.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentKind, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
@@ -23,6 +24,7 @@ export const registerSays: readonly Says[] = [
   ),
   inBook(lotRegistered, ({ name, lot, expires }) => `${name}, lot ${lot}, until ${expires}.`),
   inBook(boxRegistered, ({ name, holds, vehicle }) => `${name}, ${show(holds, 'L', 0)}${vehicle ? `, in ${vehicle}` : ''}.`),
+  inBook(criterionRegistered, ({ name, sets, source }) => `${name}: ${sets} sets. ${source}.`),
   inBook(
     personRegistered,
     ({ name, initials, role, left }) => `${name} (${initials}), ${role}${left ? `. Access ended: ${left.reason}` : ''}.`,

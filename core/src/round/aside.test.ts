@@ -51,7 +51,7 @@ function wholeRound(): Entry[] {
   purging();
   const other = new Script(idOf(8));
   const late = { ...other.make(purgeReading, set('80')), book: book.book, visit: book.well };
-  book.atWell(purgeEnded, { flowCellDetached: true });
+  book.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   book.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
   book.sampleTap();
   const form = book.write(handedOver, {
@@ -122,7 +122,7 @@ describe('any order of arrival', () => {
     purging();
     const before = foldBook(book.entries);
     const said = told(look(before));
-    followBook(before, book.make(purgeEnded, { flowCellDetached: true }, book.well));
+    followBook(before, book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }, book.well));
     followBook(before, book.make(purgeReading, set('90'), book.well));
     expect(told(look(before))).toBe(said);
   });
@@ -138,7 +138,7 @@ describe('a reading that comes after another device ended the purge', () => {
   let late: Entry;
   beforeEach(() => {
     purging();
-    book.atWell(purgeEnded, { flowCellDetached: true });
+    book.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
     late = book.atWell(purgeReading, set('80'));
   });
 

@@ -31,7 +31,7 @@ function judged(limits?: string[]) {
   book.atWell(purgeSetUp, { method: 'running', ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph'] });
   for (const text of ['7.40', '7.41'])
     book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text, unit: 'pH' } } });
-  book.atWell(purgeEnded, { flowCellDetached: true });
+  book.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   book.atWell(bottleFilled, { bottle: general });
   book.handOver([general]);
   const sha256 = 'a'.repeat(64);

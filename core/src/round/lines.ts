@@ -29,7 +29,14 @@ export const NextStep = Ask.extend({
 export type NextStep = z.infer<typeof NextStep>;
 
 /** A clock that runs at a visit. */
-export const VisitClock = RunningClock.extend({ visit: z.string(), pointName: z.string() });
+export const VisitClock = RunningClock.omit({ procedure: true }).extend({
+  /** Where it is looked after. */
+  room: z.enum(['tap', 'purge']),
+  /** The run it is of; null for the purge. */
+  procedure: z.string().nullable(),
+  visit: z.string(),
+  pointName: z.string(),
+});
 export type VisitClock = z.infer<typeof VisitClock>;
 
 /** A bottle in the cooler, with the point it is of. */

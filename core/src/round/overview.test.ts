@@ -33,6 +33,7 @@ describe('a round in short', () => {
     expect(short().clocks).toEqual([
       {
         visit: book.tap,
+        room: 'tap',
         pointName: 'Market hall',
         procedure,
         say: 'Run cold water, full and steady',

@@ -1,16 +1,22 @@
 import { custodyRoom } from '../custody/index.ts';
+import { purgeRoom } from '../purge/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
-import type { RoundOverview } from './lines.ts';
+import { sayNext } from './asks.ts';
+import type { RoundOverview, VisitClock } from './lines.ts';
 import { nextStep, viewOf } from './next.ts';
 
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {
   const next = nextStep(round);
   const nameOf = (visit: string | null) => round.visits.find((candidate) => candidate.id === visit)?.name ?? null;
-  const clocks = round.visits.flatMap((visit) =>
-    runRoom.waiting!(viewOf(visit)).map((clock) => ({ ...clock, visit: visit.id, pointName: visit.name })),
-  );
+  const clocks = round.visits.flatMap((visit): VisitClock[] => {
+    const [view, at] = [viewOf(visit), { visit: visit.id, pointName: visit.name }];
+    return [
+      ...runRoom.waiting!(view).map((clock) => ({ ...clock, ...at, room: 'tap' as const })),
+      ...purgeRoom.waiting!(view).map(({ code, ...clock }) => ({ ...clock, ...at, room: 'purge' as const, procedure: null, say: sayNext({ code }) })),
+    ];
+  });
   const waiting = custodyRoom.waiting!(round).map((one) => ({ ...one, pointName: nameOf(one.visit) ?? '' }));
   const { name, code, date, zone, system } = round.plan;
   return {

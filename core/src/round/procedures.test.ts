@@ -78,10 +78,10 @@ describe('a supply well that runs', () => {
     ).toBe('visit');
     book.atWell(purgeSetUp, running);
     set('7.40');
-    expect(misfit(book.make(purgeEnded, { flowCellDetached: true }, book.well))?.path).toBe('payload.reason');
+    expect(misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }, book.well))?.path).toBe('payload.reason');
     set('7.42');
     expect(visit(book.well).purge).toMatchObject({ ready: true, volumesDone: 0, setUp: { aim: null } });
-    book.atWell(purgeEnded, { flowCellDetached: true });
+    book.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
     expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'fill' });
   });
 

@@ -109,7 +109,7 @@ describe('level and purge', () => {
   it('wants volume and stability, and says what holds it up', () => {
     setUp();
     const { aim } = visit(book.well).purge!.setUp!;
-    expect(aim!.column.value).toBeCloseTo(18.6 - 7.4, 9);
+    expect(aim!.column!.value).toBeCloseTo(18.6 - 7.4, 9);
     expect(aim!.oneVolume.value * 1000).toBeCloseTo(23.786, 3); // π/4 · 0.052² · 11.2 m
     readings('35', '16.8');
     readings('72', '15.6');
@@ -143,8 +143,8 @@ describe('level and purge', () => {
       criterion: 'two-sets@2026-1',
       parameters: ['ph'],
     });
-    expect(misfit(book.make(purgeEnded, { flowCellDetached: true }, book.well))?.path).toBe('payload.reason');
-    expect(misfit(book.make(purgeEnded, { flowCellDetached: true, reason: 'ran dry' }, book.well))).toBeUndefined();
+    expect(misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }, book.well))?.path).toBe('payload.reason');
+    expect(misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'ran dry' }, book.well))).toBeUndefined();
   });
 
   it('follows a correction: the level moves, and the volume with it', () => {
@@ -152,7 +152,7 @@ describe('level and purge', () => {
     const second = book.entries.filter(levelRead.is)[1]!;
     book.correct(second, 'misread the tape', { payload: { ...second.payload, depth: { text: '7.404', unit: 'm' } } });
     expect(visit(book.well).level?.agreed?.typed.text).toBe('7.404');
-    expect(visit(book.well).purge!.setUp!.aim!.column.value).toBeCloseTo(11.196, 9);
+    expect(visit(book.well).purge!.setUp!.aim!.column!.value).toBeCloseTo(11.196, 9);
   });
 });
 

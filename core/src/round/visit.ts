@@ -16,7 +16,7 @@ import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, labellingOf, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { gearReasons } from '../prepare/index.ts';
-import { purgeState, type PurgeState } from '../purge/index.ts';
+import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
 import { standingResults } from '../read/index.ts';
 import { runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
@@ -96,6 +96,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
           ? [
               ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
               ...placeReasons(arrival, place, bottle.filledAt),
+              ...(purge ? purgeReasons(purge, bottle.filledAt) : []),
               ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
             ]
           : [],

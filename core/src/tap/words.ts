@@ -81,6 +81,9 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,
     'place-caution': () => `The place is fit with caution: ${inside(data['seen']!)}.`,
     gear: () => `Not so: ${inside(data['ask']!)}.`,
+    'purge-trouble': () => `${data['trouble']}: ${inside(data['choice']!)} (${data['reason']}).`,
+    'purge-short': () => `The purge ended before it was done: ${inside(data['reason']!)}.`.replace(/\.\.$/, '.'),
+    'not-purged': () => `Not purged: ${inside(data['reason']!)}.`.replace(/\.\.$/, '.'),
     'unknown-protocol': () => 'Taken by a protocol that this copy of Fonte does not know.',
   };
   return `${says[code]()}${makes[kind]}`;

@@ -22,6 +22,7 @@ const names: Record<RegisterName, [one: string, many: string]> = {
   lots: ['lot', 'lots'],
   boxes: ['box', 'boxes'],
   programmes: ['programme', 'programmes'],
+  criteria: ['stability criterion', 'stability criteria'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],
   devices: ['device', 'devices'],

@@ -11,6 +11,7 @@ const names: Record<RegisterName, { title: string; one: string }> = {
   lots: { title: 'Standards and reagents', one: 'a lot' },
   boxes: { title: 'Boxes', one: 'a box' },
   programmes: { title: 'Programmes', one: 'a programme' },
+  criteria: { title: 'Stability criteria', one: 'a criterion' },
   people: { title: 'People', one: 'a person' },
   devices: { title: 'Devices', one: 'a device' },
 };

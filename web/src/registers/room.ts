@@ -1,6 +1,6 @@
 import type { WebRoom } from '../visit/room.ts';
 
-const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage', programmes: 'ProgrammesPage' } as const;
+const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage', programmes: 'ProgrammesPage', criteria: 'CriteriaPage' } as const;
 
 export const registersRoom: WebRoom = {
   name: 'registers',
@@ -21,6 +21,7 @@ export const registersRoom: WebRoom = {
         ['lots', 'Lot'],
         ['boxes', 'Box'],
         ['programmes', 'Programme'],
+        ['criteria', 'Criterion'],
       ] as const
     ).flatMap(([register, one]) => [
       { path: `/${register}`, page: async () => (await import('./gear/Lists.tsx'))[listsOf[register]] },

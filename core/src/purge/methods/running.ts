@@ -7,5 +7,19 @@ export const running: PurgeMethod<'running'> = {
   meantFor: 'Wells with a pump of their own, sampled at the raw tap',
   source: 'Already running, or run until the readings are stable: common practice',
   needsLevel: false,
+  judges: true,
   aim: () => null,
+  conditions: () => [],
+};
+
+/** No purge: grab samples, passive samplers, springs. The reason says why. */
+export const none: PurgeMethod<'none'> = {
+  id: 'none',
+  title: 'No purge',
+  meantFor: 'Where purging would do harm or is not asked for: passive samplers, springs, emergencies. The reason goes with the sample',
+  source: 'Common practice',
+  needsLevel: false,
+  judges: false,
+  aim: () => null,
+  conditions: () => [],
 };

@@ -1,26 +1,6 @@
-import { shelf, type Edition } from '../../editions/index.ts';
-import type { ParameterId } from '../../parameters/index.ts';
-
-/** How close readings must be. `percent` is of the reference; below `floor` (parameter's unit) any reading holds. */
-export interface Tolerance {
-  parameter: ParameterId;
-  absolute?: number;
-  percent?: number;
-  floor?: number;
-  /** The per cent that holds up to a reference (parameter's unit), where a source has another one for small numbers. */
-  small?: { most: number; percent: number };
-}
-
-export interface Criterion extends Edition {
-  name: string;
-  /** Consecutive sets that must agree. */
-  sets: number;
-  /** `previous`: each set against the one before it. `median`: each set against the median of the window. */
-  against: 'previous' | 'median';
-  /** Seconds that sets should be apart at least: one that is read sooner is asked about. */
-  apart?: number;
-  tolerances: readonly Tolerance[];
-}
+import { shelf } from '../../editions/index.ts';
+import type { Criterion } from '../stability/criterion.ts';
+import { criteria2026third } from './criteria-2026-3.ts';
 
 const first = { edition: '2026-1', from: '2020-01-01' };
 
@@ -124,4 +104,4 @@ const released2: readonly Criterion[] = [
   { ...named('two-sets'), ...second, apart: 60 },
 ];
 
-export const criteria = shelf([...released, ...released2]);
+export const criteria = shelf([...released, ...released2, ...criteria2026third]);

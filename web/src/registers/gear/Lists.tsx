@@ -1,6 +1,6 @@
 import { parameter } from '@fonte/core/parameters';
 import { periodName, type Programme } from '@fonte/core/due';
-import { instrumentKind, registerLists, type Box, type Instrument, type Lot } from '@fonte/core/registers';
+import { instrumentKind, registerLists, type Box, type Instrument, type Lot, type OwnCriterion } from '@fonte/core/registers';
 import { showDate, wallTime } from '@fonte/core/time';
 import { show, showNumber, unitLabel } from '@fonte/core/units';
 import type { ReactNode } from 'react';
@@ -13,7 +13,7 @@ import { now } from '../../time/clock.ts';
 import { deviceZone } from '../../time/show.ts';
 import { RegisterHead } from '../RegisterNav.tsx';
 
-type Gear = 'instruments' | 'lots' | 'boxes' | 'programmes';
+type Gear = 'instruments' | 'lots' | 'boxes' | 'programmes' | 'criteria';
 
 /** A register of what goes along: its things in a table, each with its way to be changed. */
 function listPage<T extends { id: string; name: string }>(register: Gear, empty: string, columns: readonly Column<T>[]) {
@@ -99,4 +99,20 @@ export const ProgrammesPage = listPage<Programme>('programmes', 'No programme is
   { title: 'Points', isNumber: true, render: ({ points }) => points.length },
   { title: 'Analyses', isNumber: true, render: ({ analyses }) => analyses.length },
   { title: 'From', render: ({ from, until }) => `${showDate(from)}${until ? ` to ${showDate(until)}` : ''}` },
+]);
+
+export const CriteriaPage = listPage<OwnCriterion>('criteria', 'No criterion of your own. The published ones are there already.', [
+  { title: 'Sets', isNumber: true, render: ({ sets }) => sets },
+  {
+    title: 'Allowed',
+    render: ({ tolerances }) =>
+      tolerances
+        .map(({ parameter: of, absolute, percent }) => {
+          const parts = [...(absolute === undefined ? [] : [`${absolute} ${unitLabel(parameter(of).unit)}`]), ...(percent === undefined ? [] : [`${percent} %`])];
+          return `${parameter(of).name} ± ${parts.join(' or ')}`;
+        })
+        .join('; '),
+  },
+  { title: 'Where it is written', render: ({ source }) => source },
+  { title: 'State', render: ({ outOfUse }) => (outOfUse ? `Out of use: ${outOfUse}` : 'In use') },
 ]);

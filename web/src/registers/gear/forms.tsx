@@ -10,16 +10,17 @@ import {
   Lot,
   lotRegistered,
 } from '@fonte/core/registers';
-import { readNumber, sayNumber, unitLabel, type Typed } from '@fonte/core/units';
+import { unitLabel, type Typed } from '@fonte/core/units';
 import { Input, Segmented, Select } from 'antd';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
-import { asTyped, inBase, typedOf, type FieldProblem, type Read } from '../../form/values.ts';
+import { asTyped, inBase, typedOf, type Read } from '../../form/values.ts';
 import { DayInput } from '../../time/DayInput.tsx';
 import { thingPage } from '../ThingPage.tsx';
 import { freshId, useRegister } from '../useRegister.ts';
+import { numberReader } from './numbers.ts';
 import { Drift } from './Drift.tsx';
 import '../registers.css';
 
@@ -37,19 +38,6 @@ interface InstrumentValues {
   serial: string;
   outOfUse: string;
   ranges: RangeValues[];
-}
-
-/** Numbers that are typed as text in a form whose schema keeps numbers; what is none is a problem at its field. */
-function numberReader() {
-  const problems: FieldProblem[] = [];
-  const number = <K extends string>(key: K, path: string, text: string): Partial<Record<K, number>> => {
-    if (text.trim() === '') return {};
-    const reading = readNumber(text);
-    if (reading.ok) return { [key]: reading.value } as Record<K, number>;
-    problems.push({ path, message: sayNumber(reading) });
-    return {};
-  };
-  return { problems, number };
 }
 
 function readInstrument({ ranges = [], ...said }: InstrumentValues): Read {
@@ -237,4 +225,5 @@ function BoxForm({ thing }: { thing: Box | null }) {
 export const InstrumentPage = thingPage('instruments', InstrumentForm);
 export const LotPage = thingPage('lots', LotForm);
 export const BoxPage = thingPage('boxes', BoxForm);
+export { CriterionPage } from './CriterionForm.tsx';
 export { ProgrammePage } from './ProgrammeForm.tsx';

@@ -1,5 +1,6 @@
-import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
-import { computed, type Computed } from '../working/index.ts';
+import { belowMark, type MeasuringPoint, type Well } from '../../registers/index.ts';
+import { computed, type Computed } from '../../working/index.ts';
+import { pipe, pipeIds } from '../pipes.ts';
 
 const geometry = 'Geometry';
 
@@ -90,6 +91,43 @@ export const filterPackVolume = computed(
   },
   ({ porosity, bore, casingOutside, saturated }) => porosity * (Math.PI / 4) * (bore ** 2 - casingOutside ** 2) * saturated,
 );
+
+/** A casing volume with the water of its filter pack, in m³. */
+export const withPack = computed(
+  {
+    formula: 'V = A + B',
+    unit: 'm3',
+    shown: ['L', 2],
+    source: geometry,
+    inputs: {
+      casing: { symbol: 'A', name: 'in the casing', unit: 'L', decimals: 2 },
+      pack: { symbol: 'B', name: 'in the filter pack', unit: 'L', decimals: 2 },
+    },
+  },
+  ({ casing, pack }) => casing + pack,
+);
+
+/** What a pack of gravel holds, where nobody says its porosity. Common practice: 0.25 to 0.35. */
+const usualPorosity = 0.3;
+
+/**
+ * The water in the filter pack of a well below its level, in m³; null where its bore, its pack or the height of the mark is not known, or
+ * where it stands dry. The outside of the casing is taken for its inside where the pipe is not known: the pack is then held a little too
+ * large. Depths in m below the mark.
+ */
+export function packVolume(
+  { bore, pack, pipe: id }: Pick<Well, 'bore' | 'pack' | 'pipe'>,
+  mark: MeasuringPoint,
+  { insideDiameter, depth }: { insideDiameter: number; depth: number },
+): Computed | null {
+  const [from, to] = [belowMark(mark, pack?.from), belowMark(mark, pack?.to)];
+  if (bore === undefined || from === null || to === null) return null;
+  const known = pipeIds.find((one) => one === id);
+  const casingOutside = known ? pipe(known).outside / 1000 : insideDiameter;
+  const saturated = to - Math.max(from, depth);
+  if (saturated <= 0 || bore <= casingOutside) return null;
+  return filterPackVolume({ porosity: pack?.porosity ?? usualPorosity, bore, casingOutside, saturated });
+}
 
 /** Inside diameter in m of a hose that holds `volume` m³ over `length` m. */
 export const hoseDiameter = computed(

@@ -1,1 +1,0 @@
-export { criteria, type Criterion, type Tolerance } from './tables/criteria.ts';

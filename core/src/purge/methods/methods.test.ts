@@ -1,0 +1,286 @@
+import { describe, expect, it } from 'vitest';
+import { Script, wellPoint } from '../../../test/script.ts';
+import type { AnyKind } from '../../book/index.ts';
+import { questionFlow, questionSetUp, questionEnd } from '../question.ts';
+import {
+  flowTimed,
+  PurgeChoice,
+  pumpingLevelRead,
+  pumpSwitched,
+  purgeDecided,
+  purgeEnded,
+  purgeMethodIds,
+  purgeReading,
+  purgeReasons,
+  purgeRoom,
+  purgeSetUp,
+  purgeState,
+  sayCondition,
+  suctionLift,
+} from '../index.ts';
+import type { AgreedLevel } from '../../level/index.ts';
+
+const level: AgreedLevel = {
+  at: 0,
+  measuringPoint: 'North rim',
+  depth: 7.4,
+  typed: { text: '7.40', unit: 'm' },
+  water: 'static',
+  belowGround: null,
+  elevation: null,
+};
+const metres = (text: string) => ({ text, unit: 'm' as const });
+const judged = { criterion: 'two-sets@2026-3', parameters: ['temperature', 'ph', 'oxygen'] };
+const tubing = { tubing: metres('20'), tubingInside: { text: '6', unit: 'mm' }, cellHolds: { text: '500', unit: 'mL' } };
+const choices = {
+  volumes: { method: 'volumes', insideDiameter: { text: '52', unit: 'mm' }, volumes: 3, ...judged },
+  'low-flow': { method: 'low-flow', ...tubing, mostDrawdown: metres('0.10'), intake: metres('15'), pump: 'bladder', ...judged },
+  'steady-level': { method: 'steady-level', ...tubing, ...judged },
+  dry: { method: 'dry', recover: 80, parameters: ['ph'] },
+  running: { method: 'running', ranBefore: true, ...judged },
+  none: { method: 'none', reason: 'passive sampler hangs in the screen' },
+} as unknown as Record<string, PurgeChoice>;
+
+/** A purge at the well, minute by minute. */
+function purging(choice: PurgeChoice) {
+  const script = new Script();
+  let book = purgeRoom.empty;
+  const around = { point: wellPoint, level };
+  const write = (kind: AnyKind, payload: unknown, minutes = 1) => {
+    const entry = script.atWell(kind as never, payload as never, minutes);
+    const misfit = purgeRoom.fits(book, entry as never, around);
+    if (!misfit) book = purgeRoom.advance(book, entry as never, around);
+    return misfit?.code ?? null;
+  };
+  const set = (ph: string, more: object = {}, minutes = 5) =>
+    write(purgeReading, { values: { temperature: { text: '15.0', unit: 'degC' }, ph: { text: ph, unit: 'pH' }, oxygen: { text: '4.00', unit: 'mg/L' } }, ...more }, minutes);
+  const setUp = write(purgeSetUp, choice);
+  return {
+    setUp,
+    write,
+    set,
+    flow: (caught: string, ...took: string[]) =>
+      write(flowTimed, { timings: took.map((one) => ({ caught: { text: caught, unit: 'mL' }, took: { text: one, unit: 's' } })) }),
+    level: (text: string, minutes = 1) => write(pumpingLevelRead, { level: metres(text) }, minutes),
+    pump: (pump: string, minutes = 1) => write(pumpSwitched, { pump }, minutes),
+    state: () => purgeState(book, wellPoint, level),
+    now: () => script.now,
+  };
+}
+
+it('each method takes what it asks for and nothing of another', () => {
+  for (const id of purgeMethodIds) {
+    expect(PurgeChoice.safeParse(choices[id]).error?.issues ?? [], id).toEqual([]);
+    expect(purging(choices[id]!).setUp, id).toBeNull();
+  }
+  expect(PurgeChoice.parse({ ...choices['running'], volumes: 3 })).not.toHaveProperty('volumes');
+});
+
+describe('low flow', () => {
+  it('counts by what pump, tubing and cell hold', () => {
+    // Geometry: π/4 · 6² mm² · 20 m = 565.5 mL, and the cell of 500 mL.
+    const { aim } = purging(choices['low-flow']!).state().setUp!;
+    expect(aim).toMatchObject({ of: 'drive-train', oneVolume: { value: expect.closeTo(1.0655e-3, 7) as number } });
+  });
+
+  it('is done once the drive train is out, the level holds and the readings too', () => {
+    const purge = purging(choices['low-flow']!);
+    purge.pump('on');
+    purge.flow('250', '60');
+    expect(purge.set('7.00', {}, 1)).toBeNull();
+    const said = () => purge.state().conditions.map((one) => [one.code, one.met]);
+    expect(said()).toEqual([
+      ['drive-train-out', false],
+      ['level-read', false],
+    ]);
+    purge.level('7.48');
+    purge.set('7.00');
+    purge.set('7.00');
+    // Pumped by flow and time: 250 mL/min for 13 min since the pump was put on.
+    expect(purge.state().sets.at(-1)!.pumped).toBeCloseTo(3.25e-3, 9);
+    expect(purge.state()).toMatchObject({ ready: true, drawdown: expect.closeTo(0.08, 9) as number });
+    purge.level('7.52');
+    expect(purge.state().ready).toBe(false);
+    expect(purge.state().conditions.filter(({ met }) => !met).map(sayCondition)).toEqual(['Drawdown 0.120 m, 0.100 m at most']);
+  });
+
+  it('reads once a drive train where that takes longer than the criterion asks for', () => {
+    const purge = purging(choices['low-flow']!);
+    purge.pump('on');
+    expect(purge.state().interval).toBe(60_000);
+    purge.flow('100', '30', '30');
+    // 1.0655 L at 200 mL/min: 5.33 min.
+    expect(purge.state().interval! / 60_000).toBeCloseTo(5.327, 3);
+  });
+
+  it('asks about a flow that is none of it, about timings that differ, and about a fast stream for volatiles', () => {
+    const low = choices['low-flow']!;
+    const codes = (litresPerMinute: number, spread = 0) => questionFlow(litresPerMinute / 60_000, spread, low).map(({ code }) => code);
+    expect([codes(0.3), codes(2), codes(0.3, 0.15), codes(0.001)]).toEqual([[], ['not-low-flow'], ['timings-differ'], ['hardly-flows']]);
+    const end = (text: string, isVolatile: boolean) =>
+      questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, { isVolatile }).map(({ code }) => code);
+    expect([end('200', true), end('300', true), end('300', false), end('900', false)]).toEqual([[], ['fills-fast'], [], ['fills-fast']]);
+  });
+});
+
+it('any flow that holds the level wants two levels that stand still, and no figure for the flow', () => {
+  const purge = purging(choices['steady-level']!);
+  purge.set('7.00', { pumped: { text: '40', unit: 'L' }, level: metres('7.90') });
+  purge.set('7.00', { pumped: { text: '80', unit: 'L' }, level: metres('7.95') });
+  expect(purge.state().ready).toBe(false);
+  purge.set('7.00', { pumped: { text: '120', unit: 'L' }, level: metres('7.96') });
+  expect(purge.state().ready).toBe(true);
+});
+
+describe('a well that is purged dry', () => {
+  it('is sampled once it has recovered, within a day', () => {
+    const purge = purging(choices['dry']!);
+    purge.pump('on');
+    purge.level('9.40', 10);
+    purge.pump('ran-dry', 5);
+    const unmet = () => purge.state().conditions.filter(({ met }) => !met).map(sayCondition);
+    expect(unmet()).toEqual(['Recovered to 80 %: read the level']);
+    purge.level('8.40', 30);
+    expect(unmet()).toEqual(['Recovered to 50 % of 80 %']);
+    purge.level('7.70', 60);
+    // 1.7 of 2.0 m: 85 %.
+    expect(purge.state()).toMatchObject({ ready: true, stability: null });
+    purge.level('7.60', 25 * 60);
+    expect(unmet()).toEqual(['Within 24 h of running dry']);
+  });
+});
+
+describe('no purge', () => {
+  it('is over as it is decided, and makes a special sample with its reason', () => {
+    const purge = purging(choices['none']!);
+    expect(purge.state().ended).toMatchObject({ reason: 'passive sampler hangs in the screen' });
+    expect(purgeReasons(purge.state(), purge.now())).toMatchObject([{ code: 'not-purged', makes: 'special' }]);
+    // Decided otherwise, it is open again.
+    purge.write(purgeSetUp, choices['running']);
+    expect(purge.state().ended).toBeNull();
+  });
+});
+
+describe('the total', () => {
+  it('comes of flow and time between marks, back to when the pump was put on', () => {
+    const purge = purging(choices['volumes']!);
+    expect(purge.set('7.00')).toBe('total-unknown');
+    purge.pump('on', 10);
+    purge.flow('5000', '60');
+    purge.set('7.00');
+    expect(purge.state().pumped * 1000).toBeCloseTo(30, 9);
+    purge.set('7.00', { pumped: { text: '60', unit: 'L' } });
+    purge.pump('off', 2);
+    expect(purge.state().pumped * 1000).toBeCloseTo(70, 9);
+    purge.set('7.00', {}, 30);
+    expect(purge.state().pumped * 1000).toBeCloseTo(70, 9);
+  });
+
+  it('is the mean of several timings, with how far they are apart', () => {
+    const purge = purging(choices['volumes']!);
+    purge.pump('on');
+    purge.flow('1000', '20', '25');
+    // 3.0 and 2.4 L/min: mean 2.7, 0.6 apart.
+    const [flow] = purge.state().flows;
+    expect(flow!.flow * 60_000).toBeCloseTo(2.7, 9);
+    expect(flow!.spread).toBeCloseTo(0.6 / 2.7, 9);
+  });
+});
+
+describe('what went wrong', () => {
+  it('is decided with a reason, and tells on the samples filled after it', () => {
+    const purge = purging(choices['volumes']!);
+    const decide = (trouble: string, choice: string) => purge.write(purgeDecided, { trouble, choice, reason: 'seen at the cell' });
+    decide('air', 'no-volatiles');
+    decide('turbid-stuck', 'filtered');
+    purge.write(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'no time left' });
+    const makes = (at: number) => purgeReasons(purge.state(), at).map(({ code, makes: what }) => [code, what]);
+    expect(makes(purge.now())).toEqual([
+      ['purge-trouble', 'special'],
+      ['purge-trouble', 'routine'],
+      ['purge-short', 'special'],
+    ]);
+    expect(purgeReasons(purge.state(), null)).toEqual([]);
+  });
+
+  it('makes readings start anew where water stood in between', () => {
+    const purge = purging(choices['running']!);
+    purge.set('7.00');
+    purge.set('7.00');
+    expect(purge.state().stability!.stable).toBe(true);
+    purge.write(purgeDecided, { trouble: 'pump-failed', choice: 'again', reason: 'fuse' });
+    expect(purge.state().stability!.stable).toBe(false);
+    purge.set('7.00');
+    purge.set('7.01');
+    expect(purge.state().stability!.stable).toBe(true);
+  });
+
+  it('has no choice that the table does not know', () => {
+    expect(purgeDecided.payload.safeParse({ trouble: 'air', choice: 'constructor', reason: 'why not' }).success).toBe(false);
+  });
+});
+
+describe('a set that comes too soon', () => {
+  it('does not count, and says whether it says the same', () => {
+    const purge = purging(choices['running']!);
+    purge.set('7.00');
+    purge.set('7.00', {}, 0.5);
+    expect(purge.state()).toMatchObject({ lastCounts: false, findings: [{ code: 'same-at-once', severity: 'note' }] });
+    expect(purge.state().stability!.stable).toBe(false);
+    purge.set('7.02', {}, 0.25);
+    expect(purge.state().findings.map(({ code }) => code)).toEqual(['set-too-soon']);
+    purge.set('7.00', {}, 1);
+    expect(purge.state()).toMatchObject({ lastCounts: true, ready: true });
+  });
+});
+
+describe('how a purge is set up', () => {
+  const { well } = wellPoint;
+  const codes = (change: object, method = 'low-flow', around: object = {}) =>
+    questionSetUp({ ...choices[method], ...change } as PurgeChoice, { well: { ...well, ...around }, level, before: null, isVolatile: true }).map(
+      ({ code, field }) => `${code} at ${field}`,
+    );
+  it('is asked about where pump or intake do not fit the well', () => {
+    expect(codes({})).toEqual([]);
+    expect(codes({ intake: metres('7.2') })).toEqual(['intake-dry at intake', 'intake-off-screen at intake']);
+    expect(codes({ intake: metres('49.2') })).toEqual(['intake-too-deep at intake']);
+    expect(codes({ intake: metres('18.5') })).toEqual(['intake-at-bottom at intake']);
+    expect(codes({ intake: metres('11') })).toEqual(['intake-off-screen at intake']);
+    expect(codes({ pump: 'peristaltic' })).toEqual(['strips-gas at pump']);
+  });
+
+  it('knows how high suction lifts: 7.5 m at the sea, less in the mountains (ICAO standard atmosphere)', () => {
+    expect(suctionLift(0)).toBe(7.5);
+    // 79.50 kPa of 101.325 at 2000 m: ICAO Doc 7488.
+    expect(suctionLift(2000)).toBeCloseTo((7.5 * 79.5) / 101.325, 2);
+    expect(codes({ pump: 'peristaltic' }, 'low-flow', { measuringPoints: [{ ...well.measuringPoints[0], elevation: 2000 }] })).toContain(
+      'beyond-suction at pump',
+    );
+  });
+
+  it('is asked about where a nominal size was typed for the true one, or the casing is wider than the bore', () => {
+    const inside = (text: string, unit: string) => ({ insideDiameter: { text, unit } });
+    expect(codes(inside('2', 'in'), 'volumes', { insideDiameter: undefined })).toEqual(['nominal at insideDiameter']);
+    expect(codes({ ...inside('2.067', 'in'), pipe: 's40-2' }, 'volumes', { insideDiameter: undefined })).toEqual([]);
+    expect(codes(inside('52', 'mm'), 'volumes', { bore: 0.05 })).toEqual(['wider-than-bore at insideDiameter']);
+  });
+
+  it('is asked about where method or criterion change half-way', () => {
+    const before = { count: 3, chosen: choices['volumes']! };
+    const ask = (chosen: PurgeChoice) => questionSetUp(chosen, { well, level, before, isVolatile: false }).map(({ code }) => code);
+    expect(ask(choices['low-flow']!)).toEqual(['other-method']);
+    expect(ask({ ...choices['volumes']!, criterion: 'epa-1996@2026-3' } as PurgeChoice)).toEqual(['other-criterion']);
+    expect(ask(choices['volumes']!)).toEqual([]);
+  });
+});
+
+it('the filter pack is counted where it is asked for and known', () => {
+  const point = { ...wellPoint, well: { ...wellPoint.well, bore: 0.15, pack: { from: 11, to: 17.5, porosity: 0.3 } } };
+  const one = (withPack: boolean) => {
+    const entry = new Script().atWell(purgeSetUp, { ...(choices['volumes'] as object), withPack } as never);
+    const book = purgeRoom.advance(purgeRoom.empty, entry, { point, level });
+    return purgeState(book, point, level).setUp?.aim?.oneVolume.value ?? null;
+  };
+  // Geometry: 0.3 · π/4 · (0.15² − 0.052²) · 6.5 m.
+  expect(one(true)! - one(false)!).toBeCloseTo(0.3 * (Math.PI / 4) * (0.15 ** 2 - 0.052 ** 2) * 6.5, 9);
+});

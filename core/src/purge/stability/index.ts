@@ -1,0 +1,5 @@
+export { allowedAt, apartOf, type Against, type Allowed, type Criterion, type Tolerance } from './criterion.ts';
+export { countingSets, windowFrom, type Moment } from './counting.ts';
+export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, type ReadingSteps, type Stability } from './judge.ts';
+export { criterionOf, refOfOwn } from './own.ts';
+export { compareCriteria, type Compared } from './compare.ts';

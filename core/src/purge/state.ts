@@ -1,0 +1,193 @@
+import type { Finding } from '../findings/index.ts';
+import type { AgreedLevel } from '../level/index.ts';
+import { inOwnUnit, parameter, type ParameterId } from '../parameters/index.ts';
+import type { WellPoint } from '../registers/index.ts';
+import { second } from '../time/index.ts';
+import { convert, decimalsOf, type Typed } from '../units/index.ts';
+import type { FlowTiming, PumpingLevel, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
+import type { ProbeParameter, PurgeChoice } from './entries.ts';
+import { purgeMethod, type Condition, type PurgeAim, type PurgeMethod } from './methods/index.ts';
+import type { Pumping } from './pumping/pumped.ts';
+import { apartOf, countingSets, criterionOf, judgeStability, windowFrom, type Criterion, type ReadingSet, type ReadingSteps, type Stability } from './stability/index.ts';
+import { criteria } from './tables/criteria.ts';
+
+export interface PurgeSetUp {
+  entry: string;
+  at: number;
+  chosen: PurgeChoice;
+  method: PurgeMethod;
+  /** The name of the criterion's edition; null where the method judges nothing. */
+  criterion: string | null;
+  /** The criterion, null where there is none or this copy of the product does not have its edition. */
+  rule: Criterion | null;
+  parameters: readonly ProbeParameter[];
+  /** What is to be pumped; null where the method does not say. */
+  aim: PurgeAim | null;
+}
+
+export interface PurgeState {
+  setUp: PurgeSetUp | null;
+  readonly sets: PurgeSet[];
+  count: number;
+  /** The sets from a place on, without the cost of listing all. */
+  setsFrom: (place: number) => PurgeSet[];
+  /** From so many sets on readings count. */
+  anewFrom: number;
+  /** m³. */
+  pumped: number;
+  /** Volumes removed so far. */
+  volumesDone: number;
+  pumping: Pumping;
+  readonly flows: FlowTiming[];
+  readonly levels: PumpingLevel[];
+  /** Lowest level while pumping against the level before, in m; null when none was read. */
+  drawdown: number | null;
+  /** The latest level while pumping, in m below the mark; null when none was read. */
+  pumpingLevel: number | null;
+  /** What the method asks for beside readings that hold. */
+  conditions: Condition[];
+  stability: Stability | null;
+  /** Whether the last set counts towards the criterion: read too soon it proves nothing. */
+  lastCounts: boolean;
+  findings: Finding[];
+  /** How long the next set is after the last (ms); null where nothing says it. */
+  interval: number | null;
+  ranDry: number | null;
+  readonly decisions: PurgeDecision[];
+  /** All that the method asks for is so, and readings hold. */
+  ready: boolean;
+  ended: PurgeBook['ended'];
+}
+
+function setUpState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeSetUp | null {
+  if (!book.setUp) return null;
+  const { entry, at, chosen } = book.setUp;
+  const method = purgeMethod(chosen.method);
+  const aim = method.aim(chosen, point, level);
+  // What a method was set up on may be gone since: then it is to be set up anew.
+  if (method.needsLevel && !level) return null;
+  if (chosen.method === 'volumes' && !aim) return null;
+  const criterion = 'criterion' in chosen ? chosen.criterion : null;
+  const parameters = 'parameters' in chosen ? chosen.parameters : [];
+  return { entry, at, chosen, method, criterion, rule: ruleOf(chosen), parameters, aim };
+}
+
+function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null, lastCounts: boolean): Finding[] {
+  const findings = book.fell.all().map((set): Finding => ({
+    code: 'total-fell',
+    severity: 'question',
+    field: set,
+  }));
+  if (setUp?.criterion && !setUp.rule) findings.push({ code: 'criterion-unknown', severity: 'stop', data: { criterion: setUp.criterion } });
+  if (!lastCounts) findings.push(tooSoon(book, setUp!.rule!));
+  const one = setUp?.aim?.of === 'casing' ? setUp.aim.oneVolume.value : 0;
+  const over = one > 0 && (book.sets.at(-1)?.pumped ?? 0) / one >= 5;
+  const isDecided = book.decisions.all().some(({ trouble }) => trouble === 'five-volumes');
+  if (over && !isDecided && !stability?.stable) findings.push({ code: 'five-volumes', severity: 'question', source: 'Common practice' });
+  return findings;
+}
+
+/** The last set came too soon after the one before: what that says depends on whether it says the same. */
+function tooSoon(book: PurgeBook, rule: Criterion): Finding {
+  const [before, last] = book.sets.last(2) as [PurgeSet, PurgeSet];
+  const after = (last.at - before.at) / second;
+  const isSame = after < 60 && Object.entries(last.values).every(([id, typed]) => before.values[id as ProbeParameter]?.text === typed.text);
+  return { code: isSame ? 'same-at-once' : 'set-too-soon', severity: 'note', data: { after, apart: apartOf(rule) ?? 0 } };
+}
+
+/** The criterion that a set-up names; null where it names none, or one that this copy of the product does not have. */
+export function ruleOf(chosen: PurgeChoice): Criterion | null {
+  if (!('criterion' in chosen)) return null;
+  return chosen.own ? criterionOf(chosen.own) : criteria.find(chosen.criterion);
+}
+
+/** Sets with each value in its parameter's own unit. */
+export function readingSets(sets: readonly Pick<PurgeSet, 'values'>[]): ReadingSet[] {
+  return sets.map(
+    (set) => Object.fromEntries(Object.entries(set.values).map(([id, typed]) => [id, inOwnUnit(id as ParameterId, typed)])) as ReadingSet,
+  );
+}
+
+/** The coarsest step in which each parameter was read, as it was typed, in its own unit. */
+export function readingSteps(sets: readonly Pick<PurgeSet, 'values'>[]): ReadingSteps {
+  const steps: ReadingSteps = {};
+  for (const { values } of sets) {
+    for (const [id, typed] of Object.entries(values) as [ProbeParameter, Typed][]) {
+      const own = parameter(id).unit;
+      const step = convert(10 ** -decimalsOf(typed), typed.unit, own) - convert(0, typed.unit, own);
+      steps[id] = Math.max(steps[id] ?? 0, step);
+    }
+  }
+  return steps;
+}
+
+/** What the sets since the last new start say under the criterion of the set-up. */
+function judged(book: PurgeBook, setUp: PurgeSetUp | null): { stability: Stability | null; lastCounts: boolean } {
+  const rule = setUp?.rule;
+  if (!rule) return { stability: null, lastCounts: true };
+  const since = book.sets.length - book.anewFrom;
+  // Where every set counts the last few are all there is to look at.
+  const sets = book.sets.last(rule.between ? since : Math.min(since, rule.sets));
+  const counts = countingSets(rule, sets, setUp.aim?.oneVolume.value ?? null);
+  const from = windowFrom(counts, rule.sets);
+  const window = sets.slice(from);
+  return {
+    stability: judgeStability(rule, readingSets(window), setUp.parameters, { steps: readingSteps(window), counts: counts.slice(from) }),
+    lastCounts: counts.at(-1) ?? true,
+  };
+}
+
+/** A set a volume, in ms, but never so seldom. */
+const seldom = 15 * 60_000;
+
+/** How long after a set the next one is read (ms): as the criterion says, and once a volume where the flow is known. */
+function intervalOf(setUp: PurgeSetUp | null, { flow }: Pumping): number | null {
+  if (!setUp || setUp.parameters.length === 0) return null;
+  const apart = setUp.rule ? apartOf(setUp.rule) : null;
+  const least = apart === null ? 0 : apart * second;
+  const { aim } = setUp;
+  const volume = aim && flow ? (aim.oneVolume.value / flow) * second : 0;
+  return Math.max(least, Math.min(volume, seldom)) || null;
+}
+
+/** The purge of one visit by its method, against the level that stands. */
+export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
+  const setUp = setUpState(book, point, level);
+  const aim = setUp?.aim ?? null;
+  const { stability, lastCounts } = judged(book, setUp);
+  const { pumped, pumping, lowest, ranDry, anewFrom, ended } = book;
+  const conditions = setUp
+    ? setUp.method.conditions(setUp.chosen, { pumped, aim, atRest: level?.depth ?? null, levels: book.levels.all(), lowest, ranDry })
+    : [];
+  return {
+    setUp,
+    get sets() {
+      return book.sets.all();
+    },
+    count: book.sets.length,
+    setsFrom: (place) => book.sets.last(Math.max(0, book.sets.length - place)),
+    anewFrom,
+    pumped,
+    volumesDone: aim && aim.oneVolume.value > 0 ? pumped / aim.oneVolume.value : 0,
+    pumping,
+    get flows() {
+      return book.flows.all();
+    },
+    get levels() {
+      return book.levels.all();
+    },
+    drawdown: level && lowest !== null ? lowest - level.depth : null,
+    pumpingLevel: book.levels.at(-1)?.depth ?? null,
+    conditions,
+    stability,
+    lastCounts,
+    findings: questions(book, setUp, stability, lastCounts),
+    interval: intervalOf(setUp, pumping),
+    ranDry,
+    get decisions() {
+      return book.decisions.all();
+    },
+    ready: setUp !== null && conditions.every(({ met }) => met) && (!setUp.method.judges || stability?.stable === true),
+    ended,
+  };
+}
