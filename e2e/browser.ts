@@ -119,10 +119,10 @@ export const choose = (page: Page, group: string, option: string): Promise<void>
 async function chooseOnce(page: Page, group: string, option: string): Promise<void> {
   const found = await page.waitForFunction(
     (name, text) => {
-      const around = [...document.querySelectorAll('.ant-segmented')].find(
+      const around = [...document.querySelectorAll('.ant-segmented, .ant-radio-group')].find(
         (one) => one.getAttribute('aria-label') === name && one.checkVisibility(),
       );
-      return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim() === text) ?? null;
+      return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim().split('\n')[0] === text) ?? null;
     },
     { timeout: patience, polling },
     group,
@@ -131,7 +131,7 @@ async function chooseOnce(page: Page, group: string, option: string): Promise<vo
   const segment = found as unknown as ElementHandle<HTMLLabelElement>;
   await segment.click();
   // The page may move under the finger, as an error goes; where the choice is made, it may be gone as well.
-  const isChosen = (one: HTMLLabelElement) => !one.isConnected || one.classList.contains('ant-segmented-item-selected');
+  const isChosen = (one: HTMLLabelElement) => !one.isConnected || /-(item-selected|wrapper-checked)/.test(one.className);
   await page
     .waitForFunction(isChosen, { timeout: 2000, polling }, segment)
     .catch(() => Promise.reject(new Error(`“${option}” of “${group}”: not clickable yet`)));

@@ -144,6 +144,7 @@ describe.sequential('a well of which only the mark is known', () => {
     await see(page, 'The mark’s elevation is not in the register');
     await click(page, 'On to the purge');
     // The register knows it below ground, and not how high the mark is.
+    await choose(page, 'Purge water goes', 'Into a container');
     await type(page, 'True inside diameter', '100');
     await type(page, 'Bottom below the mark', '5');
     await click(page, 'Start the purge');

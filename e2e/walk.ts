@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { choose, click, see, shows, tick, type } from './browser.ts';
+import { choose, click, see, shows, type } from './browser.ts';
 
 export { arrive } from './walk-arrive.ts';
 
@@ -46,6 +46,7 @@ export async function readLevel(page: Page, text: string): Promise<void> {
 
 export async function setUpPurge(page: Page): Promise<void> {
   await see(page, 'True inside diameter');
+  await choose(page, 'Purge water goes', 'Into a container');
   await click(page, 'Start the purge');
   await see(page, 'Set 1');
 }
@@ -67,8 +68,12 @@ export async function readSet(
   // The criterion asks for three minutes between sets.
   if (number > 1) await wait();
   await see(page, `Set ${number}`);
-  await type(page, 'Pumped so far', set.pumped);
-  for (const value of [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, '']) {
+  // The total stands first where it is asked for, and last where flow and time tell it.
+  const isTotalFirst = (await page.$eval('.number-rows label', (one) => one.textContent)) === 'Pumped so far';
+  const read = [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, ''];
+  const [first, ...others] = isTotalFirst ? [set.pumped, ...read] : [...read, set.pumped];
+  await type(page, isTotalFirst ? 'Pumped so far' : 'Temperature', first!);
+  for (const value of others) {
     await page.keyboard.press('Enter');
     await page.keyboard.type(value);
   }
@@ -77,7 +82,9 @@ export async function readSet(
 }
 
 export async function endPurge(page: Page): Promise<void> {
-  await tick(page, 'The flow cell is detached');
+  await choose(page, 'The flow cell is', 'Detached');
+  await choose(page, 'The flow for the bottles', 'Slowed');
+  await type(page, 'Slowed to', '150');
   await click(page, 'End and fill');
   await see(page, 'Next bottle');
 }

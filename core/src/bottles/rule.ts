@@ -47,6 +47,9 @@ export interface BottleRule {
   source: string;
 }
 
+/** Whether a bottle is filled without air: what it is for leaves the water with it. Its mark stands at the brim. */
+export const bearsNoAir = ({ mark }: Pick<BottleRule, 'mark'>): boolean => mark >= 0.98;
+
 export interface AnalysisRow {
   name: string;
   /** Under which heading it is offered. */

@@ -117,7 +117,8 @@ export function advancePurge(book: PurgeBook, entry: Entry): PurgeBook {
   if (purgeSetUp.is(entry)) {
     const { payload: chosen } = entry;
     // What is not purged is over as it is decided; another set-up opens it again.
-    const ended = chosen.method === 'none' ? { at, entry: id, reason: chosen.reason } : book.setUp?.chosen.method === 'none' ? null : book.ended;
+    const ended =
+      chosen.method === 'none' ? { at, entry: id, reason: chosen.reason } : book.setUp?.chosen.method === 'none' ? null : book.ended;
     return { ...book, setUp: { entry: id, at, chosen }, ended };
   }
   if (pumpSwitched.is(entry)) {
@@ -127,8 +128,10 @@ export function advancePurge(book: PurgeBook, entry: Entry): PurgeBook {
   }
   if (flowTimed.is(entry)) {
     const { timings } = entry.payload;
-    const one = flowOf(timings.map(({ caught, took }) => ({ volume: base(caught), seconds: base(took) })));
-    return { ...book, pumping: timed(book.pumping, at, one.flow.value), flows: book.flows.with({ entry: id, at, flow: one.flow.value, spread: one.spread, timings }) };
+    const { flow, spread } = flowOf(timings.map(({ caught, took }) => ({ volume: base(caught), seconds: base(took) })));
+    const pumping = timed(book.pumping, at, flow.value);
+    const flows = book.flows.with({ entry: id, at, flow: flow.value, spread, timings });
+    return { ...book, pumping, pumped: Math.max(book.pumped, pumpedAt(pumping, at) ?? 0), flows };
   }
   if (pumpingLevelRead.is(entry)) {
     const depth = base(entry.payload.level);

@@ -31,7 +31,9 @@ const byVolumes = {
   bottom: typedOf('length', { title: 'Bottom below the mark', units: ['m', 'ft'], min: 0.1, max: 2000 }).optional(),
   volumes: z.number().min(1).max(20).meta({ title: 'Volumes to remove' }),
 };
-const read = { parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }).meta({ title: 'Read at each set' }) };
+const read = {
+  parameters: z.array(z.enum(probeParameters)).min(1, { error: 'Choose at least one parameter.' }).meta({ title: 'Read at each set' }),
+};
 const judged = {
   /** The edition of the stability criterion. */
   criterion: EditionRef.meta({ title: 'Stable when' }),
@@ -41,37 +43,42 @@ const judged = {
 };
 
 /** How a well is purged: each method with what it asks for, and nothing of another. */
-export const PurgeChoice = z.discriminatedUnion('method', [
-  z.object({
-    method: z.literal('volumes').meta({ title: 'Method' }),
-    ...byVolumes,
-    /** The water of the filter pack is counted as well. */
-    withPack: z.boolean().meta({ title: 'With the filter pack' }).optional(),
-    ...pumpFields,
-    ...judged,
-  }),
-  z.object({
-    method: z.literal('low-flow'),
-    ...driveTrainFields,
-    mostDrawdown: typedOf('length', { title: 'The level may fall by', units: ['m', 'ft'], min: 0.005, max: 10 }),
-    ...pumpFields,
-    ...judged,
-  }),
-  /** Any flow that does not lower the level; the school that splits it at a manifold. */
-  z.object({ method: z.literal('steady-level'), ...driveTrainFields, ...pumpFields, ...judged }),
-  z.object({
-    method: z.literal('dry'),
-    recover: z.number().min(10).max(100).meta({ title: 'Recovered to' }),
-    ...pumpFields,
-    ...read,
-  }),
-  /** A supply well with its own pump: it runs already, or is run until it is stable. */
-  z.object({ method: z.literal('running'), ranBefore: z.boolean(), ...judged }),
-  z.object({ method: z.literal('none'), reason: reason('Why there is no purge') }),
-]).refine((chosen) => !('criterion' in chosen) || (chosen.own ? chosen.criterion === refOfOwn(chosen.own) : !chosen.criterion.startsWith('own@')), {
-    path: ['criterion'],
-    error: 'A criterion of one’s own goes with the name it is written by.',
-  });
+export const PurgeChoice = z
+  .discriminatedUnion('method', [
+    z.object({
+      method: z.literal('volumes').meta({ title: 'Method' }),
+      ...byVolumes,
+      /** The water of the filter pack is counted as well. */
+      withPack: z.boolean().meta({ title: 'With the filter pack' }).optional(),
+      ...pumpFields,
+      ...judged,
+    }),
+    z.object({
+      method: z.literal('low-flow'),
+      ...driveTrainFields,
+      mostDrawdown: typedOf('length', { title: 'The level may fall by', units: ['m', 'ft'], min: 0.005, max: 10 }),
+      ...pumpFields,
+      ...judged,
+    }),
+    /** Any flow that does not lower the level; the school that splits it at a manifold. */
+    z.object({ method: z.literal('steady-level'), ...driveTrainFields, ...pumpFields, ...judged }),
+    z.object({
+      method: z.literal('dry'),
+      recover: z.number().min(10).max(100).meta({ title: 'Recovered to' }),
+      ...pumpFields,
+      ...read,
+    }),
+    /** A supply well with its own pump: it runs already, or is run until it is stable. */
+    z.object({ method: z.literal('running'), ranBefore: z.boolean(), ...judged }),
+    z.object({ method: z.literal('none'), reason: reason('Why there is no purge') }),
+  ])
+  .refine(
+    (chosen) => !('criterion' in chosen) || (chosen.own ? chosen.criterion === refOfOwn(chosen.own) : !chosen.criterion.startsWith('own@')),
+    {
+      path: ['criterion'],
+      error: 'A criterion of one’s own goes with the name it is written by.',
+    },
+  );
 export type PurgeChoice = z.infer<typeof PurgeChoice>;
 export type PurgeMethodId = PurgeChoice['method'];
 
@@ -131,12 +138,11 @@ export const purgeReading = entryKind(
 
 /** The pump was put on, stopped, or ran the well dry. */
 export const pumpStates = ['on', 'off', 'ran-dry'] as const;
-export const pumpSwitched = entryKind(
-  'pump-switched',
-  'Pump',
-  z.object({ pump: z.enum(pumpStates).meta({ title: 'The pump' }) }),
-  { stands: 'at-visit', by: field, correction: 'strike' },
-);
+export const pumpSwitched = entryKind('pump-switched', 'Pump', z.object({ pump: z.enum(pumpStates).meta({ title: 'The pump' }) }), {
+  stands: 'at-visit',
+  by: field,
+  correction: 'strike',
+});
 
 /** A flow, by how long known volumes took to catch. */
 export const flowTimed = entryKind(
@@ -195,13 +201,18 @@ export const purgeEnded = entryKind(
   'Purge ended',
   z
     .object({
-      flowCell: z.enum(['detached', 'none'], { error: 'Detach the flow cell before you fill bottles.' }).meta({ title: 'The flow cell is' }),
+      flowCell: z
+        .enum(['detached', 'none'], { error: 'Detach the flow cell before you fill bottles.' })
+        .meta({ title: 'The flow cell is' }),
       /** Not said of purges of before. */
       filling: Filling.optional(),
       /** Why it ended short of the target or unstable. */
       reason: endReason,
     })
-    .refine(({ filling }) => filling !== undefined, { path: ['filling', 'how'], error: 'Say how the flow was brought down for the bottles.' }),
+    .refine(({ filling }) => filling !== undefined, {
+      path: ['filling', 'how'],
+      error: 'Say how the flow was brought down for the bottles.',
+    }),
   {
     stands: 'at-visit',
     by: field,

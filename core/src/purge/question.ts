@@ -63,7 +63,12 @@ function nominal(inside: number, id: string | undefined): Finding[] {
   const likely = pipeIds.find((one) => pipe(one).name.startsWith(`${Math.round(inches)} in`));
   if (!isWhole || id || !likely) return [];
   return [
-    { code: 'nominal', severity: 'question', field: 'insideDiameter', data: { inches: Math.round(inches), pipe: pipe(likely).name, known: insideDiameter(likely) } },
+    {
+      code: 'nominal',
+      severity: 'question',
+      field: 'insideDiameter',
+      data: { inches: Math.round(inches), pipe: pipe(likely).name, known: insideDiameter(likely) },
+    },
   ];
 }
 

@@ -2,7 +2,11 @@ import type { SampleReason } from '../bottles/index.ts';
 import type { PurgeState } from './state.ts';
 import { choiceOf, trouble } from './troubles.ts';
 
-const reason = (code: SampleReason['code'], makes: SampleReason['makes'], data: SampleReason['data']): SampleReason => ({ code, makes, data });
+const reason = (code: SampleReason['code'], makes: SampleReason['makes'], data: SampleReason['data']): SampleReason => ({
+  code,
+  makes,
+  data,
+});
 
 /**
  * What the purge makes of a sample that was filled after it: the last decision on each trouble, a purge that ended short, or none at all.

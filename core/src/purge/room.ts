@@ -2,9 +2,18 @@ import { misfit, type Ask, type Entry, type Misfit, type Room } from '../book/in
 import type { AgreedLevel } from '../level/index.ts';
 import type { Point } from '../registers/index.ts';
 import { advancePurge, emptyPurge, type PurgeBook } from './book.ts';
-import { flowTimed, pumpingLevelRead, pumpSwitched, purgeDecided, purgeEnded, purgeReading, purgeSetUp } from './entries.ts';
+import {
+  flowTimed,
+  pumpingLevelRead,
+  pumpSwitched,
+  purgeDecided,
+  purgeEnded,
+  purgeReading,
+  purgeSetUp,
+  type PurgeChoice,
+} from './entries.ts';
 import { purgeMethod } from './methods/index.ts';
-import { pumpedAt } from './pumping/pumped.ts';
+import { pumpedAt, type Pumping } from './pumping/pumped.ts';
 import { purgeState, type PurgeState } from './state.ts';
 import { millis, second } from '../time/index.ts';
 
@@ -12,6 +21,11 @@ export interface PurgeAround {
   point: Point;
   /** The level as it stands at that time. */
   level: AgreedLevel | null;
+}
+
+/** Whether a set has to say how much was pumped: where the method counts it, and flow and time do not tell. `now` in ms. */
+export function asksTotal({ setUp, pumping }: { setUp: { chosen: PurgeChoice } | null; pumping: Pumping }, now: number): boolean {
+  return setUp !== null && purgeMethod(setUp.chosen.method).counts && pumpedAt(pumping, now) === null;
 }
 
 // What lies around is taken one by one: the level is worked out only where it matters.
@@ -23,12 +37,18 @@ function fits(book: PurgeBook, entry: Entry, around: PurgeAround): Misfit | null
     if (!method.needsLevel) return null;
     if (!around.level) return misfit('level-first', 'visit');
     // No water column, no volume: a target of nothing would be reached at once.
-    return entry.payload.method === 'volumes' && !method.aim(entry.payload, point, around.level) ? misfit('no-column', 'payload.bottom') : null;
+    return entry.payload.method === 'volumes' && !method.aim(entry.payload, point, around.level)
+      ? misfit('no-column', 'payload.bottom')
+      : null;
   }
   if (!book.setUp) return misfit('set-up-first', 'visit');
   if (book.ended) return misfit('purge-ended', 'visit');
-  if (purgeReading.is(entry) && !entry.payload.pumped && book.setUp.chosen.method !== 'running' && book.setUp.chosen.method !== 'dry')
-    return pumpedAt(book.pumping, millis(entry.at)) === null ? misfit('total-unknown', 'payload.pumped') : null;
+  if (
+    purgeReading.is(entry) &&
+    !entry.payload.pumped &&
+    asksTotal({ setUp: { chosen: book.setUp.chosen }, pumping: book.pumping }, millis(entry.at))
+  )
+    return misfit('total-unknown', 'payload.pumped');
   if (!purgeEnded.is(entry) || entry.payload.reason) return null;
   return purgeState(book, point, around.level).ready ? null : misfit('ended-early', 'payload.reason');
 }

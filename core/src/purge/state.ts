@@ -8,7 +8,17 @@ import type { FlowTiming, PumpingLevel, PurgeBook, PurgeDecision, PurgeSet } fro
 import type { ProbeParameter, PurgeChoice } from './entries.ts';
 import { purgeMethod, type Condition, type PurgeAim, type PurgeMethod } from './methods/index.ts';
 import type { Pumping } from './pumping/pumped.ts';
-import { apartOf, countingSets, criterionOf, judgeStability, windowFrom, type Criterion, type ReadingSet, type ReadingSteps, type Stability } from './stability/index.ts';
+import {
+  apartOf,
+  countingSets,
+  criterionOf,
+  judgeStability,
+  windowFrom,
+  type Criterion,
+  type ReadingSet,
+  type ReadingSteps,
+  type Stability,
+} from './stability/index.ts';
 import { criteria } from './tables/criteria.ts';
 
 export interface PurgeSetUp {

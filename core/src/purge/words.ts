@@ -15,6 +15,7 @@ import {
 import { pump, type PurgeWaterTo } from './pumping/gear.ts';
 import { ruleOf } from './state.ts';
 import { choiceOf, trouble } from './troubles.ts';
+import type { Against, Allowed, Criterion, Tolerance } from './stability/index.ts';
 import type { z } from 'zod';
 
 export const purgeFindings: FindingWords = {
@@ -43,7 +44,8 @@ export const purgeFindings: FindingWords = {
     'Wait, or write it down knowing: it may show that something still moves, and proves nothing.',
   ],
   'set-too-soon': [
-    ({ after, apart }) => `The last set came ${Math.round(Number(after))} s after the one before; ${Math.round(Number(apart) / 60)} min are asked for.`,
+    ({ after, apart }) =>
+      `The last set came ${Math.round(Number(after))} s after the one before; ${Math.round(Number(apart) / 60)} min are asked for.`,
     'It does not count towards the sets that must agree.',
   ],
   'same-at-once': [
@@ -100,7 +102,8 @@ export const purgeFindings: FindingWords = {
   ],
   'intake-at-bottom': [({ above }) => `The intake hangs ${show(Number(above), 'm', 2)} above the bottom.`, 'It draws silt. Lift it.'],
   'intake-off-screen': [
-    ({ intake, from, to }) => `The intake at ${show(Number(intake), 'm', 2)} is not in the screen, ${show(Number(from), 'm', 2)} to ${show(Number(to), 'm', 2)}.`,
+    ({ intake, from, to }) =>
+      `The intake at ${show(Number(intake), 'm', 2)} is not in the screen, ${show(Number(from), 'm', 2)} to ${show(Number(to), 'm', 2)}.`,
     'Low flow wants it in the middle of the screen, lowered slowly.',
   ],
   'level-rose': [
@@ -146,15 +149,34 @@ const stabilityWords: Words = {
 /** Why a parameter holds or not, in a few words. */
 export const sayStability = (because: Coded): string => say(stabilityWords, because);
 
+/** What a criterion allows of one parameter: `pH ± 0.1`. */
+export function sayTolerance({ parameter: id, absolute, percent, floor, small, cases = [] }: Tolerance): string {
+  const both = ({ absolute: by, percent: part }: Allowed) =>
+    [...(by === undefined ? [] : [String(by)]), ...(part === undefined ? [] : [`${part} %`])].join(' or ');
+  const levels = [...(small ? [small] : []), ...cases].map((one) => ` (± ${both(one)} up to ${one.most})`);
+  return `${parameter(id).name} ± ${both({ ...(absolute === undefined ? {} : { absolute }), ...(percent === undefined ? {} : { percent }) })}${floor === undefined ? '' : ` (free at or below ${floor})`}${levels.join('')}`;
+}
+
+const againstWords: Record<Against, string> = {
+  previous: 'each set against the one before',
+  median: 'against the median of the sets',
+  spread: 'the sets against one another',
+};
+export const sayAgainst = ({ sets, against }: Pick<Criterion, 'sets' | 'against'>): string => `${sets} sets, ${againstWords[against]}`;
+
 /** What a method asks for, said of where it stands. Lengths in m, volumes in m³. */
 const conditionWords: Words = {
-  'casing-out': ({ left, volumes }) => (Number(left) > 0 ? `${show(Number(left), 'L', 1)} to go to ${volumes} volumes` : `${volumes} volumes are out`),
+  'casing-out': ({ left, volumes }) =>
+    Number(left) > 0 ? `${show(Number(left), 'L', 1)} to go to ${volumes} volumes` : `${volumes} volumes are out`,
   'drive-train-out': ({ left }) =>
-    Number(left) > 0 ? `${show(Number(left), 'L', 2)} to go until pump, tubing and cell hold water of the well` : 'Pump, tubing and cell hold water of the well',
+    Number(left) > 0
+      ? `${show(Number(left), 'L', 2)} to go until pump, tubing and cell hold water of the well`
+      : 'Pump, tubing and cell hold water of the well',
   'level-read': 'The level is read while pumping',
   'drawdown-small': ({ by, most }) => `Drawdown ${show(Number(by), 'm', 3)}, ${show(Number(most), 'm', 3)} at most`,
   'two-levels': ({ read }) => `The level while pumping, read twice (${read} so far)`,
-  'level-still': ({ by, most }) => `The level moved ${show(Number(by), 'm', 3)} between two readings, ${show(Number(most), 'm', 3)} at most`,
+  'level-still': ({ by, most }) =>
+    `The level moved ${show(Number(by), 'm', 3)} between two readings, ${show(Number(most), 'm', 3)} at most`,
   'ran-dry': 'Pumped until it runs dry',
   'recovery-unread': ({ asked }) => `Recovered to ${asked} %: read the level`,
   recovered: ({ percent, asked }) => `Recovered to ${Math.round(Number(percent))} % of ${asked} %`,

@@ -3,21 +3,14 @@ import { entryKind, Id } from '../book/index.ts';
 import { parameter, ParameterId } from '../parameters/index.ts';
 import { field } from '../roles/index.ts';
 
-const figure = (title: string) =>
-  z
-    .number()
-    .positive({ error: 'Must be more than 0.' })
-    .max(100_000)
-    .meta({ title });
+const figure = (title: string) => z.number().positive({ error: 'Must be more than 0.' }).max(100_000).meta({ title });
 
 /** How far readings of one parameter may differ: in its own unit, in per cent, or by the larger of both. */
 const OwnTolerance = z
   .object({
     parameter: ParameterId.meta({ title: 'Parameter' }),
     absolute: figure('± in its unit').optional(),
-    percent: figure('± %')
-      .max(100, { error: 'Cannot be more than 100 %.' })
-      .optional(),
+    percent: figure('± %').max(100, { error: 'Cannot be more than 100 %.' }).optional(),
     /** At or below it any reading holds. */
     floor: figure('Free at or below').optional(),
   })
@@ -35,12 +28,7 @@ export const OwnCriterion = z.object({
   /** Its own book. */
   id: Id,
   name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120).meta({ title: 'Name' }),
-  sets: z
-    .number()
-    .int()
-    .min(2, { error: 'One set agrees with nothing: at least 2.' })
-    .max(20)
-    .meta({ title: 'Sets that must agree' }),
+  sets: z.number().int().min(2, { error: 'One set agrees with nothing: at least 2.' }).max(20).meta({ title: 'Sets that must agree' }),
   against: z.enum(['previous', 'median', 'spread']).meta({ title: 'Held against' }),
   /** Seconds between two sets that count. */
   seconds: z

@@ -14,7 +14,13 @@ export function overview(round: RoundState): RoundOverview {
     const [view, at] = [viewOf(visit), { visit: visit.id, pointName: visit.name }];
     return [
       ...runRoom.waiting!(view).map((clock) => ({ ...clock, ...at, room: 'tap' as const })),
-      ...purgeRoom.waiting!(view).map(({ code, ...clock }) => ({ ...clock, ...at, room: 'purge' as const, procedure: null, say: sayNext({ code }) })),
+      ...purgeRoom.waiting!(view).map(({ code, ...clock }) => ({
+        ...clock,
+        ...at,
+        room: 'purge' as const,
+        procedure: null,
+        say: sayNext({ code }),
+      })),
     ];
   });
   const waiting = custodyRoom.waiting!(round).map((one) => ({ ...one, pointName: nameOf(one.visit) ?? '' }));

@@ -144,7 +144,9 @@ describe('level and purge', () => {
       parameters: ['ph'],
     });
     expect(misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }, book.well))?.path).toBe('payload.reason');
-    expect(misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'ran dry' }, book.well))).toBeUndefined();
+    expect(
+      misfit(book.make(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'ran dry' }, book.well)),
+    ).toBeUndefined();
   });
 
   it('follows a correction: the level moves, and the volume with it', () => {

@@ -11,6 +11,7 @@ import { later } from '../feedback/later.tsx';
 import { useAsked } from '../feedback/useAsked.ts';
 import { Empty, Failed } from '../feedback/Feedback.tsx';
 import { rooms } from './rooms.ts';
+import { useBells } from './useBells.ts';
 import { useIdle } from './useIdle.ts';
 import { Settings } from './Settings.tsx';
 import { Signal } from './Signal.tsx';
@@ -97,6 +98,7 @@ export function Shell() {
   const me = useMe();
   const main = usePageTitle();
   const isIdle = useIdle();
+  useBells(!scope);
   return (
     <div className="shell">
       <a className="skip-link" href="#main">

@@ -41,7 +41,7 @@ interface Props<V extends object> {
 
 /** The next field that a number or text is typed in, in the order of the page; null after the last number. */
 function fieldAfter(field: HTMLElement): HTMLElement | null {
-  const fields = [...(field.closest('form')?.querySelectorAll<HTMLElement>('input[inputmode="decimal"]') ?? [])];
+  const fields = [...(field.closest('form')?.querySelectorAll<HTMLElement>('input:is([inputmode="decimal"], [inputmode="none"])') ?? [])];
   const place = fields.indexOf(field);
   return place < 0 ? null : (fields[place + 1] ?? null);
 }
@@ -66,7 +66,13 @@ export function EntryForm<V extends object>({
     const field = event.target as HTMLElement;
     if (event.key !== 'Enter' || enter === 'writes' || field.tagName !== 'INPUT') return;
     const next = enter === 'moves-on' ? fieldAfter(field) : null;
-    if (enter === 'moves-on' && !next) return;
+    // After the last number Enter writes; a form without a button of its own has nothing that would.
+    if (enter === 'moves-on' && !next) {
+      if (submit) return;
+      event.preventDefault();
+      onSubmit();
+      return;
+    }
     event.preventDefault();
     next?.focus();
   };

@@ -19,6 +19,7 @@ import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
+import { Connect, Tape, useDevices } from '../devices/index.ts';
 import { Checked } from '../prepare/index.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
@@ -59,6 +60,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
     },
   } = useUnitSystem();
   const navigate = useNavigate();
+  const devices = useDevices(visit.id);
   const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
   const record = atRest(history).filter((row) => row.round !== id);
   const { tolerances } = round.tables;
@@ -178,6 +180,8 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               </div>
             </EntryForm>
           </Checked>
+          {devices && <Tape tape={devices.tape} take={(text) => entry.set({ depth: { text, unit: 'm' } })} />}
+          <Connect visit={visit.id} point={point} rest={agreed?.depth ?? null} />
           <LeaveOut visit={visit} level={level} />
           <Readings visit={visit} level={level} />
         </div>

@@ -78,7 +78,7 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
           </g>
         )}
         <path d={`M${casing.left - 18} ${y(0) - 7}l15 7-15 7z`} className="mark-point" />
-        {purge?.setUp?.aim && <Volumes aim={purge.setUp.aim} purge={purge} top={y(depth ?? 0)} bottom={y(bottom)} unit={volumeUnit} />}
+        {purge?.setUp?.aim?.of === 'casing' && <Volumes aim={purge.setUp.aim} purge={purge} top={y(depth ?? 0)} bottom={y(bottom)} unit={volumeUnit} />}
         <g className="scale">
           <text x={casing.left - 24} y={y(0) + 5} textAnchor="end">
             mark

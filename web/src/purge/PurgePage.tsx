@@ -1,10 +1,11 @@
 import { inText } from '@fonte/core/parameters';
-import { type PurgeState } from '@fonte/core/purge';
+import { sayCondition, type Condition, type PurgeSetUp, type PurgeState, type TroubleId } from '@fonte/core/purge';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
-import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
+import { fromBase, showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { Cautions } from '../visit/Cautions.tsx';
+import { Connect, Rig, useDevices } from '../devices/index.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
@@ -16,10 +17,15 @@ import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { useUnitSystem } from '../units/system.ts';
 import { Figure } from '../working/Figure.tsx';
-import { Bands } from './Bands.tsx';
-import { SetForm } from './SetForm.tsx';
-import { SetUpForm } from './SetUpForm.tsx';
-import { Sets } from './Sets.tsx';
+import { Compare } from './Compare.tsx';
+import { Bands } from './live/Bands.tsx';
+import { NextClock } from './live/NextClock.tsx';
+import { SetForm } from './live/SetForm.tsx';
+import { Sets } from './live/Sets.tsx';
+import { Pump } from './pumping/Pump.tsx';
+import { SetUpForm } from './setup/SetUpForm.tsx';
+import { Decisions, Trouble } from './Troubles.tsx';
+import './purge.css';
 import { End, Ended } from './EndPurge.tsx';
 
 /** Volumes out, readings holding or not, and what holds it up. */
@@ -30,7 +36,7 @@ function PurgeAt({ visit }: { visit: VisitState }) {
   const agreed = level?.agreed ?? null;
   const mark = point.well.measuringPoints.find((one) => one.name === agreed?.measuringPoint);
   return (
-    <div className="stack-wide">
+    <div className={`stack-wide${purge.setUp && !purge.ended ? ' live-purge' : ''}`}>
       <VisitHead visit={visit} />
       <div className="halves">
         <div className="picture">
@@ -50,70 +56,62 @@ function PurgeAt({ visit }: { visit: VisitState }) {
           )}
         </div>
         <div className="ask">
-          {!purge.ended && <Cautions point={point} at="purge" />}
-          {purge.setUp ? <Purging visit={visit} point={point} purge={purge} /> : <SetUpForm visit={visit} point={point} />}
+          {!purge.setUp && <Cautions point={point} at="purge" />}
+          {purge.setUp ? (
+            <Purging visit={visit} point={point} purge={purge} setUp={purge.setUp} />
+          ) : (
+            <SetUpForm visit={visit} point={point} />
+          )}
+          {purge.setUp && !purge.ended && <Cautions point={point} at="purge" />}
         </div>
       </div>
-      {purge.setUp && <Sets purge={purge} atRest={agreed} />}
+      {purge.setUp && purge.setUp.parameters.length > 0 && <Sets purge={purge} atRest={agreed} />}
     </div>
   );
 }
 
-function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint; purge: PurgeState }) {
-  const {
-    units: {
-      volume: [unit, decimals],
-      depth: [depthUnit, depthDecimals],
-    },
-  } = useUnitSystem();
-  const setUp = purge.setUp!;
-  const { aim } = setUp;
-  const short = aim ? aim.target.value - purge.pumped : 0;
+function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: WellPoint; purge: PurgeState; setUp: PurgeSetUp }) {
+  const devices = useDevices(visit.id);
+  const isPumped = !['running', 'none'].includes(setUp.method.id);
   return (
     <>
-      <Verdict purge={purge} left={short} />
+      <div className="live-head">
+        {!purge.ended && <NextClock purge={purge} />}
+        <Verdict purge={purge} setUp={setUp} />
+      </div>
       {purge.ready && !purge.ended && <End visit={visit} purge={purge} />}
       {purge.ended ? (
         <Ended visit={visit} purge={purge} />
       ) : (
-        <Checked kind="probe">
-          <SetForm visit={visit} setUp={setUp} />
-        </Checked>
+        setUp.parameters.length > 0 && (
+          <Checked kind="probe">
+            <SetForm visit={visit} purge={purge} setUp={setUp} probe={devices?.probe ?? null} />
+          </Checked>
+        )
       )}
       <Findings of={purge.findings} />
-      <div className="figures">
-        <div className="figure">
-          <span className="soft small">Pumped</span>
-          <span className="value">
-            {showNumber(fromBase(purge.pumped, unit), decimals)}
-            <span className="unit">{unitLabel(unit)}</span>
-          </span>
-          <span className="small soft">{aim ? `${showNumber(purge.volumesDone, 1)} of ${aim.volumes} volumes` : setUp.method.title}</span>
-        </div>
-        {aim && <Figure label="To remove" of={aim.target} unit={unit} decimals={decimals} />}
-        {aim && <Figure label="One volume" of={aim.oneVolume} unit={unit} decimals={decimals} />}
-        <div className="figure">
-          <span className="soft small">Drawdown</span>
-          <span className="value">
-            {purge.drawdown === null ? (
-              '–'
-            ) : (
-              <>
-                {showNumber(fromBase(purge.drawdown, depthUnit), depthDecimals)}
-                <span className="unit">{unitLabel(depthUnit)}</span>
-              </>
-            )}
-          </span>
-        </div>
-      </div>
+      {!purge.ended && (
+        <>
+          {isPumped && <Pump visit={visit} purge={purge} setUp={setUp} />}
+          {devices && <Rig devices={devices} />}
+          <Connect visit={visit.id} point={point} rest={visit.level?.agreed?.depth ?? null} />
+          <div className="row">
+            <Trouble visit={visit} {...troubleOf(purge)} />
+          </div>
+        </>
+      )}
+      <Conditions of={purge.conditions} />
+      <Progress purge={purge} setUp={setUp} />
       {purge.stability && (
         <section>
           <h2>{setUp.rule?.name}</h2>
           <Bands of={purge.stability} />
         </section>
       )}
+      <Compare purge={purge} />
+      <Decisions purge={purge} />
       {!purge.ended && !purge.ready && <End visit={visit} purge={purge} />}
-      {!purge.ended && (
+      {!(purge.ended && setUp.method.id !== 'none') && (
         <details>
           <summary>Change the method or the criterion</summary>
           <SetUpForm visit={visit} point={point} />
@@ -123,31 +121,103 @@ function Purging({ visit, point, purge }: { visit: VisitState; point: WellPoint;
   );
 }
 
-function Verdict({ purge, left }: { purge: PurgeState; left: number }) {
+/** What has visibly gone wrong, so that its ways on are offered at once. */
+function troubleOf({ findings, conditions }: PurgeState): { about?: TroubleId; open?: string } {
+  if (findings.some(({ code }) => code === 'five-volumes'))
+    return { about: 'five-volumes', open: 'Decide: five volumes out, and not stable' };
+  if (conditions.some(({ code, met }) => code === 'drawdown-small' && !met))
+    return { about: 'drawdown', open: 'Decide: the level falls too far' };
+  return {};
+}
+
+/** What the method asks for, each met or not. */
+function Conditions({ of }: { of: readonly Condition[] }) {
+  if (of.length === 0) return null;
+  return (
+    <ul className="plain conditions" aria-label="What the method asks for">
+      {of.map((one) => (
+        <li key={one.code} className={`word tone-${one.met ? 'good' : 'note'}`}>
+          <Mark kind={one.met ? 'good' : 'open'} size={15} />
+          {sayCondition(one)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What is out, what is to be removed, and how far the level is down. */
+function Progress({ purge, setUp: { aim, method } }: { purge: PurgeState; setUp: PurgeSetUp }) {
   const {
     units: {
       volume: [unit, decimals],
+      depth: [depthUnit, depthDecimals],
     },
   } = useUnitSystem();
+  return (
+    <div className="figures">
+      <div className="figure">
+        <span className="soft small">Pumped</span>
+        <span className="value">
+          {showNumber(fromBase(purge.pumped, unit), decimals)}
+          <span className="unit">{unitLabel(unit)}</span>
+        </span>
+        <span className="small soft">
+          {aim?.of === 'casing' ? `${showNumber(purge.volumesDone, 1)} of ${aim.volumes} volumes` : method.title}
+        </span>
+      </div>
+      {aim?.of === 'casing' && <Figure label="To remove" of={aim.target} unit={unit} decimals={decimals} />}
+      {aim && (
+        <Figure
+          label={aim.of === 'casing' ? 'One volume' : 'Pump, tubing and cell'}
+          of={aim.oneVolume}
+          unit={unit}
+          decimals={aim.of === 'casing' ? decimals : decimals + 1}
+        />
+      )}
+      <div className="figure">
+        <span className="soft small">Drawdown</span>
+        <span className="value">
+          {purge.drawdown === null ? (
+            '–'
+          ) : (
+            <>
+              {showNumber(fromBase(purge.drawdown, depthUnit), depthDecimals)}
+              <span className="unit">{unitLabel(depthUnit)}</span>
+            </>
+          )}
+        </span>
+      </div>
+    </div>
+  );
+}
+
+function Verdict({ purge, setUp }: { purge: PurgeState; setUp: PurgeSetUp }) {
   const names = purge.stability?.heldUpBy.map((verdict) => inText(verdict.parameter)) ?? [];
+  if (setUp.method.id === 'none') return <p className="word tone-question purge-verdict">Not purged: the samples are special</p>;
   if (purge.ready)
     return (
-      <p className="word tone-good" style={{ fontSize: 26 }}>
-        <Mark kind="good" size={26} />
-        {purge.setUp?.aim ? `Stable, and ${showNumber(purge.volumesDone, 1)} volumes out` : 'Stable'}
+      <p className="word tone-good purge-verdict">
+        <Mark kind="good" size={24} />
+        {setUp.aim?.of === 'casing'
+          ? `Stable, and ${showNumber(purge.volumesDone, 1)} volumes out`
+          : setUp.method.judges
+            ? 'Stable'
+            : 'Ready to sample'}
       </p>
     );
   const parts = [
-    left > 1e-9 ? `${show(left, unit, decimals)} to go` : null,
+    ...purge.conditions.filter(({ met }) => !met).map((one) => inside(sayCondition(one))),
     names.length > 0 ? `held up by ${names.join(', ')}` : null,
     purge.stability?.stable === false && names.length === 0 ? 'more sets are needed' : null,
   ].filter(Boolean);
   return (
-    <p className="word tone-question" style={{ fontSize: 26 }}>
-      <Mark kind="question" size={26} />
+    <p className="word tone-question purge-verdict">
+      <Mark kind="question" size={24} />
       Not yet: {parts.join('; ')}
     </p>
   );
 }
+
+const inside = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 export const PurgePage = atVisit(PurgeAt);

@@ -1,6 +1,12 @@
 import type { WebRoom } from '../visit/room.ts';
 
-const listsOf = { instruments: 'InstrumentsPage', lots: 'LotsPage', boxes: 'BoxesPage', programmes: 'ProgrammesPage', criteria: 'CriteriaPage' } as const;
+const listsOf = {
+  instruments: 'InstrumentsPage',
+  lots: 'LotsPage',
+  boxes: 'BoxesPage',
+  programmes: 'ProgrammesPage',
+  criteria: 'CriteriaPage',
+} as const;
 
 export const registersRoom: WebRoom = {
   name: 'registers',

@@ -11,6 +11,11 @@ export function follow(serverNow: number): void {
   moved = serverNow - Date.now();
 }
 
+/** Moves the page's clock on, once the server's was; only the demo does so. */
+export function moveOn(milliseconds: number): void {
+  moved += milliseconds;
+}
+
 /** The offset of the device's wall clock from UTC at a moment, in minutes. */
 export function offsetAt(milliseconds: number): number {
   return -new Date(milliseconds).getTimezoneOffset() || 0;

@@ -125,7 +125,11 @@ function Running({ clocks: { count, first } }: { clocks: Agenda<VisitClock> }) {
         Running
       </h2>
       {first.map(({ round, item: clock }) => (
-        <Link key={`${clock.visit} ${clock.procedure}`} className="tile live" to={roomPath(round, 'tap', clock.visit, clock.procedure)}>
+        <Link
+          key={`${clock.visit} ${clock.procedure}`}
+          className="tile live"
+          to={roomPath(round, clock.room, clock.visit, clock.procedure ?? undefined)}
+        >
           <span>
             {clock.say}
             <br />

@@ -14,7 +14,7 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
   const places = usePlaces(visit);
   const notes = useNotes();
   return (
-    <header className="stack">
+    <header className="stack visit-head">
       <div className="row between">
         <div>
           <h1>{visit.name}</h1>

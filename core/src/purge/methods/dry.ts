@@ -12,6 +12,7 @@ export const dry: PurgeMethod<'dry'> = {
   source: 'Once to dryness, 80–90 % recovered, within 24 h: common practice; US EPA Region 4, LSASDPROC-301',
   needsLevel: true,
   judges: false,
+  counts: false,
   aim: () => null,
   conditions: ({ recover }, { ranDry, atRest, lowest, levels }): Condition[] => {
     if (ranDry === null) return [{ code: 'ran-dry', met: false }];

@@ -24,6 +24,7 @@ export const lowFlow: PurgeMethod<'low-flow'> = {
   source: 'EPA/540/S-95/504 (1996); US EPA Region 1, EQASOP-GW4, rev. 4 (2017)',
   needsLevel: true,
   judges: true,
+  counts: true,
   aim: (chosen) => driveTrainAim(chosen),
   conditions: (chosen, progress) => {
     const { lowest, atRest } = progress;
@@ -45,6 +46,7 @@ export const steadyLevel: PurgeMethod<'steady-level'> = {
   source: 'Common practice of a school that sets no figure for the flow',
   needsLevel: true,
   judges: true,
+  counts: true,
   aim: (chosen) => driveTrainAim(chosen),
   conditions: (_, progress) => {
     const [before, last] = progress.levels.slice(-2);

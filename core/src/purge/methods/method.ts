@@ -47,6 +47,8 @@ export interface PurgeMethod<M extends PurgeMethodId = PurgeMethodId> {
   needsLevel: boolean;
   /** Whether readings have to hold before the sample. */
   judges: boolean;
+  /** Whether what is pumped is counted. */
+  counts: boolean;
   /** The volume to remove; null where the method has none, or where what it follows from is not there. */
   aim: (chosen: Chosen<M>, point: WellPoint, level: AgreedLevel | null) => PurgeAim | null;
   /** What has to be so beside that. */
@@ -56,7 +58,13 @@ export interface PurgeMethod<M extends PurgeMethodId = PurgeMethodId> {
 /** So much of the aim has to be out. */
 export function volumesOut({ aim, pumped }: Progress): Condition[] {
   if (!aim) return [];
-  return [{ code: `${aim.of}-out`, met: pumped >= aim.target.value - 1e-9, data: { left: Math.max(0, aim.target.value - pumped), volumes: aim.volumes } }];
+  return [
+    {
+      code: `${aim.of}-out`,
+      met: pumped >= aim.target.value - 1e-9,
+      data: { left: Math.max(0, aim.target.value - pumped), volumes: aim.volumes },
+    },
+  ];
 }
 
 /** The level has to be read while the pump runs. */

@@ -53,7 +53,14 @@ function purging(choice: PurgeChoice) {
     return misfit?.code ?? null;
   };
   const set = (ph: string, more: object = {}, minutes = 5) =>
-    write(purgeReading, { values: { temperature: { text: '15.0', unit: 'degC' }, ph: { text: ph, unit: 'pH' }, oxygen: { text: '4.00', unit: 'mg/L' } }, ...more }, minutes);
+    write(
+      purgeReading,
+      {
+        values: { temperature: { text: '15.0', unit: 'degC' }, ph: { text: ph, unit: 'pH' }, oxygen: { text: '4.00', unit: 'mg/L' } },
+        ...more,
+      },
+      minutes,
+    );
   const setUp = write(purgeSetUp, choice);
   return {
     setUp,
@@ -101,7 +108,12 @@ describe('low flow', () => {
     expect(purge.state()).toMatchObject({ ready: true, drawdown: expect.closeTo(0.08, 9) as number });
     purge.level('7.52');
     expect(purge.state().ready).toBe(false);
-    expect(purge.state().conditions.filter(({ met }) => !met).map(sayCondition)).toEqual(['Drawdown 0.120 m, 0.100 m at most']);
+    expect(
+      purge
+        .state()
+        .conditions.filter(({ met }) => !met)
+        .map(sayCondition),
+    ).toEqual(['Drawdown 0.120 m, 0.100 m at most']);
   });
 
   it('reads once a drive train where that takes longer than the criterion asks for', () => {
@@ -118,7 +130,9 @@ describe('low flow', () => {
     const codes = (litresPerMinute: number, spread = 0) => questionFlow(litresPerMinute / 60_000, spread, low).map(({ code }) => code);
     expect([codes(0.3), codes(2), codes(0.3, 0.15), codes(0.001)]).toEqual([[], ['not-low-flow'], ['timings-differ'], ['hardly-flows']]);
     const end = (text: string, isVolatile: boolean) =>
-      questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, { isVolatile }).map(({ code }) => code);
+      questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, { isVolatile }).map(
+        ({ code }) => code,
+      );
     expect([end('200', true), end('300', true), end('300', false), end('900', false)]).toEqual([[], ['fills-fast'], [], ['fills-fast']]);
   });
 });
@@ -138,7 +152,11 @@ describe('a well that is purged dry', () => {
     purge.pump('on');
     purge.level('9.40', 10);
     purge.pump('ran-dry', 5);
-    const unmet = () => purge.state().conditions.filter(({ met }) => !met).map(sayCondition);
+    const unmet = () =>
+      purge
+        .state()
+        .conditions.filter(({ met }) => !met)
+        .map(sayCondition);
     expect(unmet()).toEqual(['Recovered to 80 %: read the level']);
     purge.level('8.40', 30);
     expect(unmet()).toEqual(['Recovered to 50 % of 80 %']);
@@ -165,10 +183,13 @@ describe('the total', () => {
   it('comes of flow and time between marks, back to when the pump was put on', () => {
     const purge = purging(choices['volumes']!);
     expect(purge.set('7.00')).toBe('total-unknown');
+    purge.set('7.00', { pumped: { text: '2', unit: 'L' } });
+    // A mark says nothing of what comes after it.
+    expect(purge.set('7.00')).toBe('total-unknown');
     purge.pump('on', 10);
     purge.flow('5000', '60');
     purge.set('7.00');
-    expect(purge.state().pumped * 1000).toBeCloseTo(30, 9);
+    expect(purge.state().pumped * 1000).toBeCloseTo(32, 9);
     purge.set('7.00', { pumped: { text: '60', unit: 'L' } });
     purge.pump('off', 2);
     expect(purge.state().pumped * 1000).toBeCloseTo(70, 9);
@@ -237,9 +258,12 @@ describe('a set that comes too soon', () => {
 describe('how a purge is set up', () => {
   const { well } = wellPoint;
   const codes = (change: object, method = 'low-flow', around: object = {}) =>
-    questionSetUp({ ...choices[method], ...change } as PurgeChoice, { well: { ...well, ...around }, level, before: null, isVolatile: true }).map(
-      ({ code, field }) => `${code} at ${field}`,
-    );
+    questionSetUp({ ...choices[method], ...change } as PurgeChoice, {
+      well: { ...well, ...around },
+      level,
+      before: null,
+      isVolatile: true,
+    }).map(({ code, field }) => `${code} at ${field}`);
   it('is asked about where pump or intake do not fit the well', () => {
     expect(codes({})).toEqual([]);
     expect(codes({ intake: metres('7.2') })).toEqual(['intake-dry at intake', 'intake-off-screen at intake']);

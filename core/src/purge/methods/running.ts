@@ -8,6 +8,7 @@ export const running: PurgeMethod<'running'> = {
   source: 'Already running, or run until the readings are stable: common practice',
   needsLevel: false,
   judges: true,
+  counts: false,
   aim: () => null,
   conditions: () => [],
 };
@@ -20,6 +21,7 @@ export const none: PurgeMethod<'none'> = {
   source: 'Common practice',
   needsLevel: false,
   judges: false,
+  counts: false,
   aim: () => null,
   conditions: () => [],
 };

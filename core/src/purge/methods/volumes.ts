@@ -11,6 +11,7 @@ export const volumes: PurgeMethod<'volumes'> = {
   source: purgeTarget.source,
   needsLevel: true,
   judges: true,
+  counts: true,
   aim: (chosen, point, level) => {
     const mark = point.well.measuringPoints.find((candidate) => candidate.name === level?.measuringPoint);
     if (!level || !mark) return null;

@@ -2,6 +2,8 @@
 export interface Pumping {
   /** Since when it runs; null while it stands, or where nobody said. */
   since: number | null;
+  /** Somebody stopped it: what is out by then stays so. */
+  isOff: boolean;
   /** The flow that was timed last; null before. */
   flow: number | null;
   /** The total as it was at `asOf`, by marks where there are any and by flow and time between them. */
@@ -9,11 +11,11 @@ export interface Pumping {
   asOf: number;
 }
 
-export const notPumping: Pumping = { since: null, flow: null, total: 0, asOf: 0 };
+export const notPumping: Pumping = { since: null, isOff: false, flow: null, total: 0, asOf: 0 };
 
 /** The total at a moment by flow × time; null where nothing says how fast the water came since the last mark. */
-export function pumpedAt({ since, flow, total, asOf }: Pumping, at: number): number | null {
-  if (since === null) return asOf > 0 ? total : null;
+export function pumpedAt({ since, isOff, flow, total, asOf }: Pumping, at: number): number | null {
+  if (since === null) return isOff ? total : null;
   return flow === null ? null : total + (flow * Math.max(0, at - asOf)) / 1000;
 }
 
@@ -21,7 +23,7 @@ export function pumpedAt({ since, flow, total, asOf }: Pumping, at: number): num
 export function switched(pumping: Pumping, at: number, runs: boolean): Pumping {
   if (runs === (pumping.since !== null)) return pumping;
   const total = pumpedAt(pumping, at) ?? pumping.total;
-  return { ...pumping, since: runs ? at : null, total, asOf: at };
+  return { ...pumping, since: runs ? at : null, isOff: !runs, total, asOf: at };
 }
 
 /** A flow was timed: it holds from now on, and back to the start where none was timed before. */

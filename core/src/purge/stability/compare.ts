@@ -35,7 +35,7 @@ export function compareCriteria(
     const judged = (to: number) => {
       // A window holds the sets that count and what was read between them: this much back is enough to find it.
       let from = to;
-      for (let left = rule.sets; from > 0 && left > 0; ) {
+      for (let left = rule.sets; from > 0 && left > 0;) {
         from -= 1;
         if (counts[from]) left -= 1;
       }

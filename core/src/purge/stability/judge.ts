@@ -94,12 +94,14 @@ function judge(
   const verdict = (state: ParameterVerdict['state'], because: Coded): ParameterVerdict => ({ parameter: id, state, window, band, because });
   if (counting < rule.sets || read < counting) return verdict('short', { code: 'few-sets', data: { read, asked: rule.sets } });
   const { floor, blind } = tolerance;
-  if (floor !== undefined && window.every((value) => value <= floor)) return verdict('holding', { code: 'at-floor', data: { parameter: id, floor } });
+  if (floor !== undefined && window.every((value) => value <= floor))
+    return verdict('holding', { code: 'at-floor', data: { parameter: id, floor } });
   const step = steps[id];
   if (blind !== undefined && step !== undefined && within(step, blind) && window.every((value) => value <= step + 1e-9))
     return verdict('holding', { code: 'below-step', data: { parameter: id, step } });
   // Numbers that are read more coarsely than they may differ agree of themselves.
-  if (step !== undefined && step > band.half + 1e-9) return verdict('coarse', { code: 'too-coarse', data: { parameter: id, step, allowed: band.half } });
+  if (step !== undefined && step > band.half + 1e-9)
+    return verdict('coarse', { code: 'too-coarse', data: { parameter: id, step, allowed: band.half } });
   const worst = deviations[rule.against](values, tolerance).reduce((a, b) => (Math.abs(b.by) - b.half > Math.abs(a.by) - a.half ? b : a), {
     by: 0,
     half: Infinity,

@@ -100,10 +100,12 @@ describe('stability', () => {
   });
 });
 
-
 describe('the criteria as they are published', () => {
   const allowed = (ref: string, parameter: Tolerance['parameter'], at: number) =>
-    allowedAt(criterion(ref).tolerances.find((one) => one.parameter === parameter)!, at);
+    allowedAt(
+      criterion(ref).tolerances.find((one) => one.parameter === parameter)!,
+      at,
+    );
 
   it('of US EPA Region 1 (EQASOP-GW4, rev. 4): three per cent of the temperature and the conductivity', () => {
     expect(allowed('epa-region1-2017@2026-3', 'temperature', 20)).toBeCloseTo(0.6, 12);
@@ -111,7 +113,10 @@ describe('the criteria as they are published', () => {
   });
 
   it('of US EPA Region 4: oxygen by the larger of 0.2 mg/L and ten per cent (from memory)', () => {
-    expect([allowed('epa-region4@2026-3', 'oxygen', 1), allowed('epa-region4@2026-3', 'oxygen', 6)]).toEqual([0.2, expect.closeTo(0.6, 12)]);
+    expect([allowed('epa-region4@2026-3', 'oxygen', 1), allowed('epa-region4@2026-3', 'oxygen', 6)]).toEqual([
+      0.2,
+      expect.closeTo(0.6, 12),
+    ]);
   });
 
   it('of the USGS National Field Manual: conductivity and oxygen by cases of their level (table 6.0-1; oxygen from memory)', () => {
@@ -146,8 +151,16 @@ describe('sets that follow one another too soon', () => {
   it('prove nothing and may disprove', () => {
     const set = (ph: number) => ({ temperature: 15, ph, oxygen: 4 });
     const judge = (...sets: [number, boolean][]) =>
-      judgeStability(rule, sets.map(([ph]) => set(ph)), undefined, { counts: sets.map(([, counts]) => counts) });
-    expect(judge([7, true], [7, false]).heldUpBy.map(({ state, because }) => [state, sayStability(because)])[0]).toEqual(['short', '1 of 2 sets']);
+      judgeStability(
+        rule,
+        sets.map(([ph]) => set(ph)),
+        undefined,
+        { counts: sets.map(([, counts]) => counts) },
+      );
+    expect(judge([7, true], [7, false]).heldUpBy.map(({ state, because }) => [state, sayStability(because)])[0]).toEqual([
+      'short',
+      '1 of 2 sets',
+    ]);
     expect(judge([7, true], [7, true]).stable).toBe(true);
     expect(judge([7, true], [7, true], [7.3, false]).stable).toBe(false);
   });
@@ -155,7 +168,12 @@ describe('sets that follow one another too soon', () => {
 
 describe('what the meter cannot tell', () => {
   const judge = (step: number, ...oxygen: number[]) =>
-    judgeStability(criterion('epa-1996@2026-3'), oxygen.map((one) => ({ oxygen: one })), ['oxygen'], { steps: { oxygen: step } });
+    judgeStability(
+      criterion('epa-1996@2026-3'),
+      oxygen.map((one) => ({ oxygen: one })),
+      ['oxygen'],
+      { steps: { oxygen: step } },
+    );
 
   it('holds at its first step, whatever the per cent', () => {
     expect(judge(0.1, 0.1, 0, 0.1).parameters.map(({ state, because }) => [state, sayStability(because)])).toEqual([
@@ -179,7 +197,13 @@ const set = fc.record({
 });
 /** Sets near one another, so that some agree and some do not. */
 const sets = fc
-  .tuple(set, fc.array(fc.record({ by: fc.double({ min: -0.06, max: 0.06, noNaN: true }), after: fc.integer({ min: 20, max: 400 }) }), { minLength: 1, maxLength: 9 }))
+  .tuple(
+    set,
+    fc.array(fc.record({ by: fc.double({ min: -0.06, max: 0.06, noNaN: true }), after: fc.integer({ min: 20, max: 400 }) }), {
+      minLength: 1,
+      maxLength: 9,
+    }),
+  )
   .map(([first, changes]) => {
     let now = 0;
     return changes.map(({ by, after }) => {
@@ -192,7 +216,18 @@ const sets = fc
   });
 const rules = criteria.newest;
 const judged = (rule: Criterion, read: readonly { moment: { at: number; pumped: number }; set: ReadingSet }[]) =>
-  judgeStability(rule, read.map((one) => one.set), undefined, { counts: countingSets(rule, read.map((one) => one.moment), null) });
+  judgeStability(
+    rule,
+    read.map((one) => one.set),
+    undefined,
+    {
+      counts: countingSets(
+        rule,
+        read.map((one) => one.moment),
+        null,
+      ),
+    },
+  );
 
 describe('whatever is read', () => {
   it('a set that says the same as the last never makes unstable what was stable, however soon it comes', () => {
@@ -226,7 +261,14 @@ describe('whatever is read', () => {
             ...rest,
             ...(absolute === undefined ? {} : { absolute: less(absolute) as number }),
             ...(percent === undefined ? {} : { percent: less(percent) as number }),
-            ...(cases ? { cases: cases.map(({ most, ...one }) => ({ most, ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, (value as number) * part])) })) } : {}),
+            ...(cases
+              ? {
+                  cases: cases.map(({ most, ...one }) => ({
+                    most,
+                    ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, (value as number) * part])),
+                  })),
+                }
+              : {}),
           })),
         };
         fc.pre(judged(tighter, read).stable);
@@ -240,7 +282,10 @@ describe('whatever is read', () => {
     fc.assert(
       fc.property(sets, fc.constantFrom(...rules), (read, rule) => {
         const turned: Criterion = { ...rule, tolerances: [...rule.tolerances].reverse() };
-        const backwards = read.map(({ moment, set: one }) => ({ moment, set: Object.fromEntries(Object.entries(one).reverse()) as ReadingSet }));
+        const backwards = read.map(({ moment, set: one }) => ({
+          moment,
+          set: Object.fromEntries(Object.entries(one).reverse()) as ReadingSet,
+        }));
         expect(judged(turned, backwards).stable).toBe(judged(rule, read).stable);
       }),
     );
@@ -258,7 +303,14 @@ describe('all criteria on the same readings', () => {
     [25, 15.9, 7.0, 573, 3.5, 8.6, 126],
     [30, 15.9, 7.0, 573, 3.48, 8.4, 124],
   ];
-  const read: ReadingSet[] = record.map(([, temperature, ph, conductivity, oxygen, turbidity, redox]) => ({ temperature, ph, conductivity, oxygen, turbidity, redox }));
+  const read: ReadingSet[] = record.map(([, temperature, ph, conductivity, oxygen, turbidity, redox]) => ({
+    temperature,
+    ph,
+    conductivity,
+    oxygen,
+    turbidity,
+    redox,
+  }));
   const moments = record.map(([time]) => ({ at: minutes(time), pumped: time * 1e-3 }));
   const first = (only?: (set: ReadingSet) => ReadingSet) =>
     Object.fromEntries(compareCriteria(rules, only ? read.map(only) : read, moments, null).map((one) => [one.rule.id, one.first]));
@@ -283,8 +335,15 @@ describe('all criteria on the same readings', () => {
   });
 
   it('say nothing of what was not read', () => {
-    const without = compareCriteria(rules, read.map(({ redox: _, ...rest }) => rest), moments, null);
-    expect(without.filter(({ unread }) => unread.length > 0).map(({ rule, unread, first: when, now }) => [rule.id, unread, when, now])).toEqual([
+    const without = compareCriteria(
+      rules,
+      read.map(({ redox: _, ...rest }) => rest),
+      moments,
+      null,
+    );
+    expect(
+      without.filter(({ unread }) => unread.length > 0).map(({ rule, unread, first: when, now }) => [rule.id, unread, when, now]),
+    ).toEqual([
       ['epa-1996', ['redox'], null, null],
       ['epa-region1-2017', ['redox'], null, null],
     ]);

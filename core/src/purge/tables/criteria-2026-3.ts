@@ -107,7 +107,8 @@ export const criteria2026third: readonly Criterion[] = [
       { parameter: 'ph', absolute: 0.1 },
       { parameter: 'conductivity', percent: 5, blind: blind.conductivity },
     ],
-    source: 'ISO 5667-11:2009 (figures from memory; the standard asks for constant readings): three readings within their range of one another',
+    source:
+      'ISO 5667-11:2009 (figures from memory; the standard asks for constant readings): three readings within their range of one another',
   },
   {
     id: 'two-sets',

@@ -31,7 +31,11 @@ export const troubles = {
     seen: 'The drawdown is more than the method bears.',
     choices: {
       slower: { do: 'Pump slower, wait until the level holds', makes: 'noted', because: nothingLost },
-      'other-method': { do: 'Change the method: this well does not bear low flow', makes: 'noted', because: 'The sample is one of the other method.' },
+      'other-method': {
+        do: 'Change the method: this well does not bear low flow',
+        makes: 'noted',
+        because: 'The sample is one of the other method.',
+      },
       'on-anyway': { do: 'Go on as it is', makes: 'special', because: 'Water of the casing above comes along.' },
     },
     source: 'US EPA Region 1, EQASOP-GW4, rev. 4 (2017)',
@@ -51,7 +55,11 @@ export const troubles = {
     seen: 'Bubbles in tubing or flow cell.',
     choices: {
       mend: { do: 'Tighten the joints, lower the intake, let the bubbles out', makes: 'noted', because: nothingLost },
-      'no-volatiles': { do: 'Go on; volatiles and dissolved gases are not sampled', makes: 'special', because: 'Oxygen, pH and whatever leaves with the air are not those of the well.' },
+      'no-volatiles': {
+        do: 'Go on; volatiles and dissolved gases are not sampled',
+        makes: 'special',
+        because: 'Oxygen, pH and whatever leaves with the air are not those of the well.',
+      },
       'on-anyway': { do: 'Go on and sample all', makes: 'invalid', because: 'Volatiles, gases, iron and pH are altered.' },
     },
     source: 'US EPA Region 1, EQASOP-GW4, rev. 4 (2017)',
@@ -61,7 +69,11 @@ export const troubles = {
     seen: 'The turbidity stays, and everything else holds.',
     choices: {
       slower: { do: 'Pump slower, do not move the pump', makes: 'noted', because: nothingLost },
-      filtered: { do: 'Take filtered and unfiltered bottles', makes: 'noted', because: 'What hangs on particles can be told from what is dissolved.' },
+      filtered: {
+        do: 'Take filtered and unfiltered bottles',
+        makes: 'noted',
+        because: 'What hangs on particles can be told from what is dissolved.',
+      },
       'on-anyway': { do: 'Sample as it is', makes: 'special', because: 'Metals and whatever sticks to particles read too high.' },
     },
     source: 'EPA/540/S-95/504 (1996): turbidity tells of the purge, not of the aquifer alone',
@@ -71,8 +83,16 @@ export const troubles = {
     seen: 'The filter clogs.',
     choices: {
       'more-filters': { do: 'Take another filter, flush it as its card says', makes: 'noted', because: nothingLost },
-      'lab-filters': { do: 'Unfiltered into a bottle without preservative, the lab filters', makes: 'special', because: 'Metals come out of solution on the way: tell the lab.' },
-      unfiltered: { do: 'Unfiltered into the preserved bottle', makes: 'invalid', because: 'The acid brings metals of the particles into solution: it is no dissolved metal.' },
+      'lab-filters': {
+        do: 'Unfiltered into a bottle without preservative, the lab filters',
+        makes: 'special',
+        because: 'Metals come out of solution on the way: tell the lab.',
+      },
+      unfiltered: {
+        do: 'Unfiltered into the preserved bottle',
+        makes: 'invalid',
+        because: 'The acid brings metals of the particles into solution: it is no dissolved metal.',
+      },
     },
     source: practice,
   },
@@ -81,7 +101,11 @@ export const troubles = {
     seen: 'The readings still move.',
     choices: {
       more: { do: 'Go on pumping', makes: 'noted', because: nothingLost },
-      sample: { do: 'Sample, and say that it was not stable', makes: 'noted', because: 'Five volumes and a note: the programme may bear it.' },
+      sample: {
+        do: 'Sample, and say that it was not stable',
+        makes: 'noted',
+        because: 'Five volumes and a note: the programme may bear it.',
+      },
       leave: { do: 'Leave it, look what is wrong with the well', makes: 'invalid', because: 'No sample today.' },
     },
     source: 'US EPA Region 4, LSASDPROC-301: the leader decides after five volumes; common practice',
@@ -91,7 +115,12 @@ export const troubles = {
     seen: 'No more water comes.',
     choices: {
       recover: { do: 'Let it recover, sample within 24 h', makes: 'noted', because: 'Set up the purge as “purge dry, let it recover”.' },
-      slower: { do: 'Wait, then go on much slower', makes: 'special', because: 'The screen was drained: air got into the water.', anew: true },
+      slower: {
+        do: 'Wait, then go on much slower',
+        makes: 'special',
+        because: 'The screen was drained: air got into the water.',
+        anew: true,
+      },
       leave: { do: 'Leave it', makes: 'invalid', because: 'No sample today.' },
     },
     source: practice,

@@ -112,7 +112,13 @@ function CriterionForm({ thing }: { thing: OwnCriterion | null }) {
         </div>
         <section className="stack">
           <h2>How far readings may differ</h2>
-          <RowList name={['tolerances']} one="parameter" add="One more parameter" least={1} fresh={() => ({ absolute: '', percent: '', floor: '' })}>
+          <RowList
+            name={['tolerances']}
+            one="parameter"
+            add="One more parameter"
+            least={1}
+            fresh={() => ({ absolute: '', percent: '', floor: '' })}
+          >
             {(row) => (
               <>
                 <Field name={[row, 'parameter']}>

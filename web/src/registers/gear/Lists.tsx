@@ -108,7 +108,10 @@ export const CriteriaPage = listPage<OwnCriterion>('criteria', 'No criterion of 
     render: ({ tolerances }) =>
       tolerances
         .map(({ parameter: of, absolute, percent }) => {
-          const parts = [...(absolute === undefined ? [] : [`${absolute} ${unitLabel(parameter(of).unit)}`]), ...(percent === undefined ? [] : [`${percent} %`])];
+          const parts = [
+            ...(absolute === undefined ? [] : [`${absolute} ${unitLabel(parameter(of).unit)}`]),
+            ...(percent === undefined ? [] : [`${percent} %`]),
+          ];
           return `${parameter(of).name} ± ${parts.join(' or ')}`;
         })
         .join('; '),

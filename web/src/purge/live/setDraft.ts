@@ -10,6 +10,9 @@ export interface SetDraft {
   note: string;
 }
 
+/** A number of a set. */
+export type SetField = ProbeParameter | 'pumped' | 'level';
+
 const unitChoice: Partial<Record<ProbeParameter, UnitId[]>> = { temperature: ['degC', 'degF'], conductivity: ['uS/cm', 'mS/m'] };
 
 /** The units a parameter may be typed in, the usual one first. */
@@ -17,10 +20,25 @@ export function unitsFor(id: ProbeParameter): UnitId[] {
   return unitChoice[id] ?? unitsOf(unitRow(parameter(id).unit).dimension).filter((candidate) => candidate === parameter(id).unit);
 }
 
+const typedAt = (draft: SetDraft, field: SetField): Typed =>
+  (field === 'pumped' || field === 'level' ? draft[field] : draft.values[field]) ?? {
+    text: '',
+    unit: unitsFor(field as ProbeParameter)[0]!,
+  };
+
+export const textAt = (draft: SetDraft, field: SetField): string => typedAt(draft, field).text;
+
+const put = (draft: SetDraft, field: SetField, typed: Typed): Partial<SetDraft> =>
+  field === 'pumped' || field === 'level' ? { [field]: typed } : { values: { ...draft.values, [field]: typed } };
+
+/** The change of a draft that puts another text, or another unit, at a number. */
+export const withText = (draft: SetDraft, field: SetField, text: string) => put(draft, field, { ...typedAt(draft, field), text });
+export const withUnit = (draft: SetDraft, field: SetField, unit: UnitId) => put(draft, field, { ...typedAt(draft, field), unit });
+
 /** A set that was written down, as a draft to correct. */
 export function draftOf(set: PurgeSet): SetDraft {
   return {
-    pumped: set.pumpedTyped,
+    pumped: set.pumpedTyped ?? { text: '', unit: 'L' },
     values: set.values,
     level: set.levelTyped ?? { text: '', unit: 'm' },
     note: set.note ?? '',

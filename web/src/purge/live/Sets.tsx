@@ -1,11 +1,11 @@
 import type { AgreedLevel } from '@fonte/core/level';
 import { parameter } from '@fonte/core/parameters';
 import { purgeReading, questionSet, type ProbeParameter, type PurgeSet, type PurgeState } from '@fonte/core/purge';
-import { showTyped, unitLabel, type Typed } from '@fonte/core/units';
-import { Correct } from '../book/Correct.tsx';
-import { useRound } from '../book/useRound.ts';
-import { DataTable, type Column } from '../feedback/DataTable.tsx';
-import { showTime } from '../time/show.ts';
+import { fromBase, showNumber, showTyped, unitLabel, type Typed } from '@fonte/core/units';
+import { Correct } from '../../book/Correct.tsx';
+import { useRound } from '../../book/useRound.ts';
+import { DataTable, type Column } from '../../feedback/DataTable.tsx';
+import { showTime } from '../../time/show.ts';
 import { draftOf } from './setDraft.ts';
 import { SetFields } from './SetForm.tsx';
 
@@ -17,7 +17,8 @@ interface Read {
 /** What is read at each set, in the order of the form. */
 function readAt(parameters: readonly ProbeParameter[]): Read[] {
   return [
-    { label: 'Pumped', of: (set) => set.pumpedTyped },
+    // By flow and time where nobody typed it.
+    { label: 'Pumped', of: ({ pumped, pumpedTyped }) => pumpedTyped ?? { text: showNumber(fromBase(pumped, 'L'), 1), unit: 'L' } },
     ...parameters.map((id): Read => ({ label: parameter(id).name.replace(/ at 25.*/, ''), of: (set) => set.values[id] })),
   ];
 }
@@ -31,7 +32,8 @@ function unitOf(sets: readonly PurgeSet[], { of }: Read): string | null {
 
 function CorrectSet({ set, number, purge, atRest }: { set: PurgeSet; number: number; purge: PurgeState; atRest: AgreedLevel | null }) {
   const { parameters } = purge.setUp!;
-  const before = { ...purge, sets: purge.sets.slice(0, number - 1) };
+  const sets = purge.sets.slice(0, number - 1);
+  const before = { ...purge, sets, count: sets.length, setsFrom: (place: number) => sets.slice(Math.max(0, place)) };
   return (
     <Correct
       entry={set.entry}

@@ -1,7 +1,7 @@
 import { parameter } from '@fonte/core/parameters';
 import { sayStability, type ParameterVerdict, type Stability } from '@fonte/core/purge';
 import { showNumber, unitLabel } from '@fonte/core/units';
-import { Mark, type MarkKind } from '../theme/Mark.tsx';
+import { Mark, type MarkKind } from '../../theme/Mark.tsx';
 import './bands.css';
 
 const words: Record<ParameterVerdict['state'], [string, MarkKind]> = {

@@ -1,6 +1,6 @@
 import { purgeReading } from '@fonte/core/purge';
 import { expect, it } from 'vitest';
-import { asTyped } from '../form/values.ts';
+import { asTyped } from '../../form/values.ts';
 import { draftOf, unitsFor, type SetDraft } from './setDraft.ts';
 
 const draft = (change: Partial<SetDraft> = {}): SetDraft => ({

@@ -1,0 +1,1 @@
+export * from './device.ts';

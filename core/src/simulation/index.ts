@@ -1,0 +1,10 @@
+import { wells, type WellCharacter } from './tables/wells.ts';
+
+export { Drawdown, type Hydraulics } from './drawdown.ts';
+export { seedOf } from './noise.ts';
+export { SimulatedWell, wellAfter, type FlowChange, type WellGear, type WellShape } from './well.ts';
+export { begin, Instruments, shapeOf, sounds, withFlow, type Played } from './instruments.ts';
+export type { Water, WellCharacter } from './tables/wells.ts';
+export type WellName = keyof typeof wells;
+export const wellNames = Object.keys(wells) as WellName[];
+export const wellCharacter = (name: WellName): WellCharacter => wells[name];

@@ -1,0 +1,71 @@
+import { inText } from '@fonte/core/parameters';
+import { compareCriteria, criteria, readingSets, readingSteps, sayAgainst, type Compared, type PurgeState } from '@fonte/core/purge';
+import { useMemo, useState } from 'react';
+import { useRound } from '../book/useRound.ts';
+import { DataTable, type Column } from '../feedback/DataTable.tsx';
+import { Mark } from '../theme/Mark.tsx';
+import { showTime } from '../time/show.ts';
+
+/** All published criteria on the same readings: when would each have let one sample? */
+export function Compare({ purge }: { purge: PurgeState }) {
+  const [isOpen, setOpen] = useState(false);
+  if (purge.count < 2) return null;
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>By other criteria</summary>
+      {isOpen && <CompareTable purge={purge} />}
+    </details>
+  );
+}
+
+function judgedByAll({ setUp, anewFrom, setsFrom }: PurgeState) {
+  const sets = setsFrom(anewFrom);
+  const own = setUp?.rule?.id === 'own' ? [setUp.rule] : [];
+  const one = setUp?.aim?.oneVolume.value ?? null;
+  const steps = (from: number, to: number) => readingSteps(sets.slice(from, to));
+  return { sets, rows: compareCriteria([...criteria.newest, ...own], readingSets(sets), sets, one, steps) };
+}
+
+function CompareTable({ purge }: { purge: PurgeState }) {
+  const { round } = useRound();
+  const { setUp, anewFrom } = purge;
+  const { sets, rows } = useMemo(() => judgedByAll(purge), [purge]);
+  const columns: Column<Compared>[] = [
+    {
+      title: 'Criterion',
+      render: ({ rule }) => (
+        <>
+          <span className={rule.id === setUp?.rule?.id ? 'strong' : ''}>{rule.name}</span>
+          <br />
+          <span className="small soft">{sayAgainst(rule)}</span>
+        </>
+      ),
+    },
+    {
+      title: 'Would have let you sample',
+      render: ({ first, unread }) =>
+        unread.length > 0 ? (
+          <span className="word tone-note">
+            <Mark kind="note" size={15} />
+            Cannot tell: {unread.map(inText).join(', ')} not read
+          </span>
+        ) : first === null ? (
+          <span className="word tone-question">
+            <Mark kind="question" size={15} />
+            Not yet
+          </span>
+        ) : (
+          <span className="word tone-good">
+            <Mark kind="good" size={15} />
+            After set {anewFrom + first + 1}, {showTime(sets[first]!.at, round.plan.zone)}
+          </span>
+        ),
+    },
+    {
+      title: 'Now',
+      render: ({ now }) =>
+        now === null ? '' : now.stable ? 'Holding' : `Held up by ${now.heldUpBy.map(({ parameter: id }) => inText(id)).join(', ')}`,
+    },
+  ];
+  return <DataTable label="By other criteria" rows={rows} rowKey={({ rule }) => rule.id} columns={columns} />;
+}

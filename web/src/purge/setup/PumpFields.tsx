@@ -1,0 +1,71 @@
+import { pump, pumpIds, purgeWaterNames, purgeWaters, type PumpId } from '@fonte/core/purge';
+import { belowMark, type MeasuringPoint, type WellPoint } from '@fonte/core/registers';
+import { fromBase, showNumber } from '@fonte/core/units';
+import { Button, Radio, Select } from 'antd';
+import { Field } from '../../form/Field.tsx';
+import type { EntryFormState } from '../../form/useEntryForm.ts';
+import type { SetUpDraft } from './setUpDraft.ts';
+
+/** From the intake to the flow cell. */
+export function DriveTrainFields() {
+  return (
+    <div className="form-grid">
+      <Field name="tubing" hint="From the intake to the flow cell" />
+      <Field name="tubingInside" />
+      <Field name="pumpHolds" hint="Empty where it holds next to nothing" />
+      <Field name="cellHolds" hint="Its filling counts as pumped" />
+    </div>
+  );
+}
+
+/** What is pumped with, where the intake hangs, and where the water goes. */
+export function PumpFields({
+  form: { values: draft, set },
+  point: { well, use, hazards = [] },
+  mark,
+}: {
+  form: EntryFormState<SetUpDraft>;
+  point: WellPoint;
+  mark: MeasuringPoint | undefined;
+}) {
+  const unit = draft.intake.unit;
+  const at = (metres: number) => set({ intake: { text: showNumber(fromBase(metres, unit), 2), unit } });
+  const [top, end] = mark ? [belowMark(mark, well.screenTop), belowMark(mark, well.screenBottom)] : [null, null];
+  const row = draft.pump ? pump(draft.pump) : null;
+  const isDirty = use === 'monitoring' || hazards.includes('contaminated');
+  return (
+    <>
+      <div className="form-grid">
+        <Field name="pump" hint={row?.stirs ? 'It stirs what lies in the well: slowly.' : undefined}>
+          <Select<PumpId | ''>
+            size="large"
+            options={[{ value: '', label: 'Not said' }, ...pumpIds.map((value) => ({ value, label: pump(value).name }))]}
+          />
+        </Field>
+        <Field
+          name="intake"
+          hint={
+            <>
+              Lower it slowly.{' '}
+              {top !== null && end !== null && (
+                <Button size="small" onClick={() => at((top + end) / 2)}>
+                  Middle of the screen
+                </Button>
+              )}
+            </>
+          }
+        />
+      </div>
+      <Field
+        name="water"
+        hint={isDirty ? 'It may be contaminated: not onto the ground without leave. Count it.' : 'Away from the well head.'}
+      >
+        <Radio.Group
+          className="choices"
+          aria-label="Purge water goes"
+          options={purgeWaters.map((value) => ({ value, label: purgeWaterNames[value] }))}
+        />
+      </Field>
+    </>
+  );
+}
