@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { choose, click, see, shows, type } from './browser.ts';
+import { choose, click, see, shows, tick, type } from './browser.ts';
 
 export { arrive } from './walk-arrive.ts';
 
@@ -122,6 +122,21 @@ export async function waitClock(page: Page, say: string, wait = () => skip(page,
   await wait();
   await see(page, 'so far: long enough');
   await click(page, 'Done');
+}
+
+/** Says that what was asked about is so. */
+export const said = (page: Page): Promise<void> => tick(page, 'It is so');
+
+/** Opens what lies folded under a line. */
+export async function unfold(page: Page, line: string): Promise<void> {
+  const summary = await page.waitForFunction(
+    (wanted) => [...document.querySelectorAll('summary')].find((one) => one.textContent === wanted && one.checkVisibility()) ?? null,
+    { timeout: 15_000, polling: 80 },
+    line,
+  );
+  await (summary as unknown as ElementHandle<HTMLElement>).evaluate((one) => {
+    (one.parentElement as HTMLDetailsElement).open = true;
+  });
 }
 
 /** Uses an instrument that was not checked, and says why. */

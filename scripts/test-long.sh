@@ -1,11 +1,12 @@
 #!/usr/bin/env bash
 # What takes longer than `npm test` may: a thousand kills of the server in mid-stream, fifty of the browser, a hundred thousand
-# generated requests, days that a general solver is asked about as well.
+# generated requests, days that a general solver is asked about as well, estimates over four hundred simulated wells.
 set -euo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh
 install_chromium
 npm run build --silent -- --logLevel warn >/dev/null
 export FONTE_SOLVER_DAYS="${FONTE_SOLVER_DAYS:-12}" FONTE_SOLVER_STOPS="${FONTE_SOLVER_STOPS:-7}"
+export FONTE_LONG=1
 export FONTE_KILLS="${FONTE_KILLS:-1000}" FONTE_NONSENSE="${FONTE_NONSENSE:-100000}" FONTE_BROWSER_KILLS="${FONTE_BROWSER_KILLS:-50}"
-exec npx vitest run --testTimeout 7200000 e2e/kill.test.ts e2e/offline.test.ts server/test/hostile.test.ts core/src/day/solver.test.ts
+exec npx vitest run --testTimeout 7200000 e2e/kill.test.ts e2e/offline.test.ts server/test/hostile.test.ts core/src/day/solve/solver.test.ts core/src/simulation/estimate.test.ts

@@ -40,7 +40,8 @@ const monitoring = (
   ...more, type: 'well',
   well: {
     measuringPoints: [{ name: 'North rim of the casing', elevation, stickUp: 0.62 }], bottom, screenTop: screen[0], screenBottom: screen[1],
-    pipe: 'dn50', insideDiameter: 0.052, intake: (screen[0] + screen[1]) / 2,
+    pipe: 'dn50', insideDiameter: 0.052, intake: (screen[0] + screen[1]) / 2, bore: 0.152,
+    pack: { from: screen[0] - 1, to: bottom, porosity: 0.3 }, seal: { from: 0.5, to: screen[0] - 2.5, of: 'bentonite' },
   },
 } as Point);
 

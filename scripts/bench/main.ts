@@ -5,6 +5,7 @@ import { beQuiet, figures } from './measure.ts';
 import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
 import { deviceSync, firstPage } from './page.ts';
+import { purge } from './purge.ts';
 import { memory, startUp } from './server.ts';
 
 /*
@@ -27,6 +28,7 @@ const parts = {
   comeBack,
   deviceSync,
   planner,
+  purge,
 };
 type Part = keyof typeof parts;
 

@@ -6,6 +6,14 @@ import {
   agree,
   atRest,
   depthBelowGround,
+  expectedLevel,
+  levelLeftOut,
+  proposedHold,
+  questionLogger,
+  questionTool,
+  recovery,
+  typedDepth,
+  type LevelTool,
   type LevelBook,
   levelRead,
   levelRoom,
@@ -50,7 +58,7 @@ describe('depth and elevation', () => {
       depth: 7.4,
       water: 'static',
     } as const;
-    const { agreed } = levelState({ readings: Trail.of(), agreed: reading, leftOut: null }, point);
+    const { agreed } = levelState({ readings: Trail.of(), agreed: reading, leftOut: null, loggers: Trail.of() }, point);
     expect(agreed).toMatchObject({ depth: 7.4, belowGround: null, elevation: null });
     const asked = (depth: number) => questionLevel({ depth, mark: cut, well, record: [], tolerances: table }).map(({ code }) => code);
     expect([asked(17.5), asked(30)]).toEqual([[], ['below-bottom-perhaps']]);
@@ -101,6 +109,94 @@ describe('the level of a visit', () => {
     const record = [{ water: 'static' as const }, { water: 'pumping' as const }, { water: 'pumped-lately' as const }];
     expect(atRest(record)).toEqual([{ water: 'static' }]);
   });
+});
+
+describe('other tapes', () => {
+  const m = (text: string) => ({ text, unit: 'm' as const });
+  const ft = (text: string) => ({ text, unit: 'ft' as const });
+  it('say the depth by what stood on them, with the digits of the finest', () => {
+    // Hold less cut, corrected: method of USGS TM 1-A1 (GWPD 1).
+    expect(typedDepth({ tool: 'steel', hold: ft('55'), cut: ft('4.18') })).toEqual(ft('50.82'));
+    expect(typedDepth({ tool: 'steel', hold: m('40'), cut: m('3.27'), correction: m('-0.004') })).toEqual(m('36.726'));
+    expect(typedDepth({ tool: 'coarse', at: m('7.5'), rest: m('0.013') })).toEqual(m('7.513'));
+    expect(typedDepth({ tool: 'flowing', head: m('0.42') })).toEqual(m('-0.42'));
+    expect(typedDepth({ tool: 'electric' })).toBeNull();
+  });
+
+  it('are refused where the depth is none that the tape says, or more is wet than was held', () => {
+    const said = (by: object, depth: string) =>
+      levelRead.payload
+        .safeParse({ measuringPoint: 'North rim', depth: m(depth), by, water: 'static' })
+        .error?.issues.map(({ path }) => path.join('.')) ?? [];
+    expect(said({ tool: 'steel', hold: m('9'), cut: m('1.6') }, '7.4')).toEqual([]);
+    expect(said({ tool: 'steel', hold: m('9'), cut: m('1.6') }, '7.5')).toEqual(['depth.text']);
+    expect(said({ tool: 'steel', hold: m('9'), cut: m('10') }, '-1')).toEqual(['by.cut']);
+  });
+
+  it('are held one to two metres below the last level, and elsewhere for the second run', () => {
+    expect([proposedHold(7.4), proposedHold(8)]).toEqual([9, 9]);
+    const first: LevelTool = { tool: 'steel', hold: m('9'), cut: m('1.6') };
+    const again = (hold: string) => questionTool({ tool: 'steel', hold: m(hold), cut: m('1') }, [{ by: first }]).map(({ code }) => code);
+    expect([again('9'), again('9.2'), again('9.5')]).toEqual([['same-hold'], ['same-hold'], []]);
+  });
+});
+
+describe('a well that recovers', () => {
+  const newest = tolerances.newest[0]!;
+  const read = (...at: [number, number][]) => at.map(([minutes, depth]) => ({ at: minutes * 60_000, depth, measuringPoint: 'North rim' }));
+  it('is at rest once its change in a minute is less than the tape tells', () => {
+    expect(recovery(read([0, 9]), newest)).toBeNull();
+    expect(recovery(read([0, 9], [0.5, 8.9]), newest)).toBeNull();
+    expect(recovery(read([0, 9], [2, 8.6]), newest)).toMatchObject({ perMinute: expect.closeTo(-0.2, 9) as number, isAtRest: false });
+    expect(recovery(read([0, 9], [2, 8.6], [7, 8.596]), newest)).toMatchObject({ isAtRest: true });
+    // A round that was planned before there was a figure has none.
+    expect(recovery(read([0, 9], [5, 9]), tolerances.find('tolerances@2026-1'))).toMatchObject({ least: null, isAtRest: false });
+  });
+});
+
+describe('what the record lets one expect', () => {
+  // Two years, monthly: a wave of 0.8 m about 7.4 m, falling by 0.1 m a year, one reading of another well among them.
+  const wave = (month: number) => 7.4 + 0.8 * Math.sin((2 * Math.PI * month) / 12) + (0.1 * month) / 12;
+  const month = (year: number) => (year * 365.2425 * 86_400_000) / 12;
+  const record = Array.from({ length: 24 }, (_, at) => ({ at: month(at), depth: at === 9 ? 3 : wave(at), measuringPoint: 'North rim' }));
+  const asked = (at: number, depth: number) =>
+    questionLevel({ depth, mark, well, record, tolerances: table, at: month(at) }).map(({ code }) => code);
+
+  it('follows season and trend, whatever one bad reading says', () => {
+    const expected = expectedLevel(record, month(27), table)!;
+    expect(expected.depth).toBeCloseTo(wave(27), 1);
+    expect(expected.half).toBeLessThan(0.4);
+  });
+
+  it('asks about a level that the season does not explain, though it is near the last; and lets a jump be that it does', () => {
+    expect(asked(26, wave(26))).toEqual([]);
+    expect(asked(26, wave(23))).toEqual(['unlike-record']);
+  });
+
+  it('asks whether the unit slipped, where that would explain it', () => {
+    expect(asked(26, wave(26) / 0.3048)).toEqual(['below-bottom', 'slip']);
+    expect(asked(26, wave(26) / 10)).toEqual(expect.arrayContaining(['slip']));
+    const quiet = [7.4, 7.45, 7.38].map((depth, at) => ({ at, depth, measuringPoint: 'North rim' }));
+    expect(ask(7.4 * 0.3048, quiet)).toEqual(['slip']);
+  });
+
+  it('knows nothing of a short record', () => {
+    expect(expectedLevel(record.slice(0, 9), month(10), table)).toBeNull();
+  });
+});
+
+it('a logger more than two centimetres off is asked about', () => {
+  expect([questionLogger(7.41, 7.4), questionLogger(7.45, 7.4)].map((found) => found.map(({ code }) => code))).toEqual([
+    [],
+    ['logger-off'],
+  ]);
+});
+
+it('a level is left out with how far the tape came, where it came anywhere', () => {
+  const issues = (payload: object) => levelLeftOut.payload.safeParse(payload).error?.issues.map(({ path }) => path.join('.')) ?? [];
+  expect(issues({ why: 'dry', reason: 'no signal to the bottom' })).toEqual(['reached']);
+  expect(issues({ why: 'dry', reached: { text: '18.6', unit: 'm' }, reason: 'no signal to the bottom' })).toEqual([]);
+  expect(issues({ why: 'no-access', reason: 'sealed head' })).toEqual([]);
 });
 
 describe('questions on the spot', () => {

@@ -5,9 +5,10 @@ import { base, type Typed } from '../units/index.ts';
 import type { Computed } from '../working/index.ts';
 import { agree } from './agreement.ts';
 import { depthBelowGround, waterLevelElevation } from './depth.ts';
-import { levelLeftOut, levelRead, type WaterState } from './entries.ts';
+import { levelLeftOut, levelRead, loggerCompared, type LevelTool, type WaterState } from './entries.ts';
 import { questionLevel } from './question.ts';
 import type { Tolerances } from './tables/tolerances.ts';
+import type { z } from 'zod';
 
 export interface LevelReading {
   entry: string;
@@ -17,6 +18,7 @@ export interface LevelReading {
   /** m below the mark. */
   depth: number;
   water: WaterState;
+  by?: LevelTool;
   kept?: string;
 }
 
@@ -33,8 +35,19 @@ export interface AgreedLevel {
   elevation: Computed | null;
 }
 
+/** What a logger showed beside the level by hand. */
+export interface LoggerCompared {
+  entry: string;
+  at: number;
+  logger: string;
+  typed: Typed;
+  /** m below the mark as it shows it. */
+  shows: number;
+}
+
 export interface LevelState {
   readonly readings: LevelReading[];
+  readonly loggers: LoggerCompared[];
   agreed: AgreedLevel | null;
   /** Why it could not be read; null where that was not said. */
   leftOut: LevelBook['leftOut'];
@@ -45,7 +58,8 @@ export interface LevelBook {
   readings: Trail<LevelReading>;
   /** The later of the last two readings at one mark that agree; later ones that agree with nothing do not unmake it. */
   agreed: LevelReading | null;
-  leftOut: { entry: string; reason: string } | null;
+  leftOut: ({ entry: string } & z.infer<typeof levelLeftOut.payload>) | null;
+  loggers: Trail<LoggerCompared>;
 }
 
 export interface LevelAround {
@@ -56,8 +70,8 @@ export interface LevelAround {
 
 export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null }> = {
   next: { level: ({ level }) => level && askLevel(level) },
-  kinds: [levelRead, levelLeftOut],
-  empty: { readings: Trail.of(), agreed: null, leftOut: null },
+  kinds: [levelRead, levelLeftOut, loggerCompared],
+  empty: { readings: Trail.of(), agreed: null, leftOut: null, loggers: Trail.of() },
   fits: (_, entry, { point, tolerances }) => {
     if (point.type !== 'well') return misfit('no-level', 'visit');
     if (!levelRead.is(entry)) return null;
@@ -69,10 +83,14 @@ export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null 
     return asked ? misfit('unexplained', 'payload.kept', { ...asked.data, finding: asked.code }) : null;
   },
   advance: (book, entry, { tolerances }) => {
-    if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, reason: entry.payload.reason } };
+    if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, ...entry.payload } };
+    if (loggerCompared.is(entry)) {
+      const { logger, shows } = entry.payload;
+      return { ...book, loggers: book.loggers.with({ entry: entry.id, at: millis(entry.at), logger, typed: shows, shows: base(shows) }) };
+    }
     if (!levelRead.is(entry)) return book;
-    const { readings, agreed, leftOut } = book;
-    const { depth: typed, measuringPoint, water, kept } = entry.payload;
+    const { readings, agreed } = book;
+    const { depth: typed, measuringPoint, by, water, kept } = entry.payload;
     const reading: LevelReading = {
       entry: entry.id,
       at: millis(entry.at),
@@ -80,22 +98,26 @@ export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null 
       typed,
       depth: base(typed),
       water,
+      ...(by ? { by } : {}),
       ...(kept ? { kept } : {}),
     };
     const before = readings.at(-1);
     // A level at rest and one while pumping are two levels, however near; and the one at rest is the level of the visit.
     const isSame = before?.measuringPoint === measuringPoint && before.water === water;
     const agrees = isSame && tolerances && agree(before.typed, typed, tolerances) && (water === 'static' || agreed?.water !== 'static');
-    return { readings: readings.with(reading), agreed: agrees ? reading : agreed, leftOut };
+    return { ...book, readings: readings.with(reading), agreed: agrees ? reading : agreed };
   },
 };
 
 /** The level of a well at one visit, with what follows from it. */
-export function levelState({ readings, agreed: found, leftOut }: LevelBook, point: WellPoint): LevelState {
+export function levelState({ readings, agreed: found, leftOut, loggers }: LevelBook, point: WellPoint): LevelState {
   const mark = point.well.measuringPoints.find((candidate) => candidate.name === found?.measuringPoint);
   return {
     get readings() {
       return readings.all();
+    },
+    get loggers() {
+      return loggers.all();
     },
     agreed: found && mark ? agreedAt(found, mark) : null,
     leftOut,

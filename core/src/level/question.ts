@@ -1,6 +1,7 @@
 import type { Data, Finding } from '../findings/index.ts';
 import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
 import type { LevelOfRecord } from './endpoints.ts';
+import { expectedLevel } from './expected.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
 /** What is compared of a level of an earlier visit. */
@@ -22,6 +23,17 @@ export function lastLevel<L extends RecordedLevel>(record: readonly L[], mark: s
   return record.filter((level) => level.measuringPoint === mark).sort((a, b) => b.at - a.at)[0] ?? null;
 }
 
+/** How a number slips on its way from the tape: what it would have been times, and as what it was taken. */
+const slips = [
+  { times: 0.3048, as: 'feet-as-metres' },
+  { times: 1 / 0.3048, as: 'metres-as-feet' },
+  { times: 10, as: 'tenfold' },
+  { times: 0.1, as: 'tenfold' },
+  { times: 1 / 12, as: 'inches-as-feet' },
+  { times: 12, as: 'feet-as-inches' },
+  { times: 0.001, as: 'millimetres' },
+] as const;
+
 /**
  * Asks on the spot what would otherwise be found in the office: a depth below the bottom of the well, below its screen
  * or intake, above ground, or a jump against the record. `depth` in m below the mark.
@@ -32,12 +44,15 @@ export function questionLevel({
   well,
   record,
   tolerances,
+  at,
 }: {
   depth: number;
   mark: MeasuringPoint;
   well: Well;
   record: readonly RecordedLevel[];
   tolerances: Tolerances;
+  /** When it was read (ms); without it the season is not looked at. */
+  at?: number;
 }): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
@@ -50,11 +65,25 @@ export function questionLevel({
   else if (intake != null && depth > intake) ask('below-intake', { intake });
   if (mark.stickUp !== undefined && depth < mark.stickUp) ask('above-ground');
 
-  const last = lastLevel(record, mark.name);
-  const step = ordinaryStep(
-    record.filter((level) => level.measuringPoint === mark.name),
-    tolerances,
-  );
-  if (last && Math.abs(depth - last.depth) > step) ask('jump', { by: depth - last.depth, step });
+  const ofMark = record.filter((level) => level.measuringPoint === mark.name);
+  const last = lastLevel(ofMark, mark.name);
+  if (!last) return findings;
+  const expected = at === undefined ? null : expectedLevel(ofMark, at, tolerances);
+  const step = ordinaryStep(ofMark, tolerances);
+  const [about, half] = expected ? [expected.depth, expected.half] : [last.depth, step];
+  if (Math.abs(depth - about) <= half) return findings;
+  const slip = slips.find(({ times }) => Math.abs(depth * times - about) <= half);
+  if (slip) ask('slip', { as: slip.as, would: depth * slip.times });
+  else if (expected) ask('unlike-record', { by: depth - about, half, readings: expected.readings, expected: about });
+  else ask('jump', { by: depth - last.depth, step });
   return findings;
+}
+
+/** A logger further than this from the level by hand, in m, is asked about. Common practice: twice what its sensor and the tape tell. */
+const loggerMayDiffer = 0.02;
+
+/** What is odd about what a logger shows, beside the level by hand; both in m below the mark. */
+export function questionLogger(shows: number, depth: number): Finding[] {
+  const by = shows - depth;
+  return Math.abs(by) > loggerMayDiffer ? [{ code: 'logger-off', severity: 'question', field: 'shows', data: { by } }] : [];
 }

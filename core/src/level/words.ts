@@ -1,7 +1,16 @@
 import { sayFinding, type FindingWords, type Words } from '../findings/index.ts';
 import { show, showTyped } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import { levelLeftOut, levelRead, type WaterState } from './entries.ts';
+import { type leftOutWhys, levelLeftOut, levelRead, loggerCompared, type LevelTool, type WaterState } from './entries.ts';
+
+const slipWords: Readonly<Record<string, string>> = {
+  'feet-as-metres': 'Were it feet,',
+  'metres-as-feet': 'Were it metres,',
+  tenfold: 'With the decimal mark one place on,',
+  'inches-as-feet': 'Were it inches,',
+  'feet-as-inches': 'Were it twelve times as much,',
+  millimetres: 'Were it millimetres,',
+};
 
 const metres = (depth: unknown) => show(Number(depth), 'm', 2);
 
@@ -20,6 +29,23 @@ export const levelFindings: FindingWords = {
   ],
   'below-intake': [({ intake }) => `That is below the pump intake at ${metres(intake)}.`, 'Do not start the pump. Read again.'],
   'above-ground': ['That is above ground.', 'Is the well flowing by itself? Else read again.'],
+  slip: [
+    ({ as, would }) => `${slipWords[String(as)] ?? ''} it would be ${metres(would)}, which is what the record says.`,
+    'Look at the tape again: which unit does it have?',
+  ],
+  'unlike-record': [
+    ({ by, half, readings, expected }) =>
+      `${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'lower' : 'higher'} than ${readings} readings let one expect at this time of the year: ${metres(expected)}, give or take ${metres(half)}.`,
+    'Read again. Is it the right well and the right mark? Is a pump running nearby?',
+  ],
+  'same-hold': [
+    'The second run was held at nearly the same mark as the first.',
+    'Hold it elsewhere: a smeared cut would agree with itself.',
+  ],
+  'logger-off': [
+    ({ by }) => `The logger is ${metres(Math.abs(Number(by)))} off the level read by hand.`,
+    'Is its cable slipped, its clock wrong, or does it show a head?',
+  ],
   jump: [
     ({ by, step }) =>
       `The water stands ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'lower' : 'higher'} than last time; up to ${metres(step)} is usual here.`,
@@ -35,11 +61,41 @@ export const levelWords: Words = {
 
 export const waterNames: Record<WaterState, string> = { static: 'At rest', 'pumped-lately': 'Pumped lately', pumping: 'Pumping now' };
 
+export const toolNames: Record<LevelTool['tool'], string> = {
+  electric: 'Electric tape',
+  steel: 'Chalked steel tape',
+  coarse: 'Tape with few marks',
+  flowing: 'It flows: head above the mark',
+};
+export const leftOutNames: Record<(typeof leftOutWhys)[number], string> = {
+  dry: 'The well is dry',
+  obstructed: 'The tape does not get past something',
+  'no-access': 'No way in for a tape',
+  other: 'Something else',
+};
+
+function sayTool(by: LevelTool): string {
+  switch (by.tool) {
+    case 'electric':
+      return ', electric tape';
+    case 'steel':
+      return `, steel tape held at ${showTyped(by.hold)}, cut ${showTyped(by.cut)}${by.correction ? `, corrected by ${showTyped(by.correction)}` : ''}`;
+    case 'coarse':
+      return `, mark ${showTyped(by.at)} and ${showTyped(by.rest)}`;
+    case 'flowing':
+      return `, head ${showTyped(by.head)}`;
+  }
+}
+
 export const levelSays: readonly Says[] = [
   inBook(
     levelRead,
-    ({ depth, measuringPoint, water, kept }) =>
-      `${showTyped(depth)} below ${measuringPoint}. ${waterNames[water]}.${kept ? ` Questioned and kept: ${kept}` : ''}`,
+    ({ depth, measuringPoint, by, water, kept }) =>
+      `${showTyped(depth)} below ${measuringPoint}${by ? sayTool(by) : ''}. ${waterNames[water]}.${kept ? ` Questioned and kept: ${kept}` : ''}`,
   ),
-  inBook(levelLeftOut, ({ reason }) => reason),
+  inBook(
+    levelLeftOut,
+    ({ why, reached, reason }) => `${leftOutNames[why]}${reached ? `, tape down to ${showTyped(reached)}` : ''}. ${reason}`,
+  ),
+  inBook(loggerCompared, ({ logger, shows }) => `${logger} shows ${showTyped(shows)}.`),
 ];

@@ -27,7 +27,7 @@ function judged(limits?: string[]) {
       { id: book.tap, point: tapPoint, analyses: [] },
     ],
   });
-  book.atWell(levelLeftOut, { reason: 'sealed head' });
+  book.atWell(levelLeftOut, { why: 'no-access', reason: 'sealed head' });
   book.atWell(purgeSetUp, { method: 'running', ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph'] });
   for (const text of ['7.40', '7.41'])
     book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text, unit: 'pH' } } });

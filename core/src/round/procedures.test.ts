@@ -70,7 +70,7 @@ describe('a supply well that runs', () => {
   const set = (ph: string) => book.atWell(purgeReading, { pumped: { text: '0', unit: 'L' }, values: { ph: { text: ph, unit: 'pH' } } });
 
   it('needs no level and no volume, only readings that hold', () => {
-    book.atWell(levelLeftOut, { reason: 'sealed head, no way in for a tape' });
+    book.atWell(levelLeftOut, { why: 'no-access', reason: 'sealed head, no way in for a tape' });
     expect(nextAtVisit(visit(book.well))).toMatchObject({ code: 'set-up-purge' });
     expect(
       misfit(book.make(purgeSetUp, { ...running, method: 'volumes', insideDiameter: { text: '52', unit: 'mm' }, volumes: 3 }, book.well))
@@ -86,7 +86,7 @@ describe('a supply well that runs', () => {
   });
 
   it('asks for the level again when leaving it out is struck', () => {
-    const left = book.atWell(levelLeftOut, { reason: 'no tape in the van' });
+    const left = book.atWell(levelLeftOut, { why: 'other', reason: 'no tape in the van' });
     expect(nextAtVisit(visit(book.well))?.code).toBe('set-up-purge');
     book.arrived();
     book.correct(left, 'a tape was found');

@@ -24,6 +24,10 @@ export class Drawdown {
   private readonly s = new Float64Array(nodes);
   private readonly conductance: number;
   private readonly store = new Float64Array(nodes);
+  // Room to work in, kept from step to step.
+  private readonly saved = new Float64Array(nodes);
+  private readonly upper = new Float64Array(nodes);
+  private readonly right = new Float64Array(nodes);
 
   constructor({ transmissivity, storage, casingRadius, screenRadius }: Hydraulics) {
     const step = Math.log(faraway / screenRadius) / (nodes - 1);
@@ -53,11 +57,11 @@ export class Drawdown {
    */
   advance(seconds: number, flow: number, most = Infinity): number {
     const before = this.s[0]!;
-    const saved = Float64Array.from(this.s);
+    this.saved.set(this.s);
     this.solve(seconds, flow);
     if (this.s[0]! <= most) return flow;
     // The level stands at the intake: the flow is what keeps it there.
-    this.s.set(saved);
+    this.s.set(this.saved);
     this.solve(seconds, 0, most);
     const stored = (this.store[0]! * (this.s[0]! - before)) / seconds;
     return Math.max(0, Math.min(flow, this.inflow + stored));
@@ -66,8 +70,7 @@ export class Drawdown {
   /** One implicit step; `held` fixes the level in the well instead of the flow. */
   private solve(seconds: number, flow: number, held?: number): void {
     const c = this.conductance;
-    const upper = new Float64Array(nodes);
-    const right = new Float64Array(nodes);
+    const { upper, right } = this;
     for (let i = 0; i < nodes; i++) {
       const kept = this.store[i]! / seconds;
       const [left, next] = [i === 0 ? 0 : c, i === nodes - 1 ? 0 : c];

@@ -1,5 +1,5 @@
 import { normal, seedOf } from './noise.ts';
-import type { SimulatedWell} from './well.ts';
+import type { SimulatedWell } from './well.ts';
 import { wellAfter, type FlowChange, type WellGear, type WellShape } from './well.ts';
 import { wells, type WellCharacter } from './tables/wells.ts';
 import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';

@@ -56,7 +56,10 @@ describe('a simulated well', () => {
   it('has oxygen, redox or turbidity settle last (common practice)', () => {
     for (const name of ['fast', 'slow', 'turbid'] as const) {
       const { heldUpBy } = firstBy(name, 'epa-1996', low, 0.5);
-      expect(heldUpBy.every((id) => ['oxygen', 'redox', 'turbidity'].includes(id)), `${name}: ${heldUpBy.join()}`).toBe(true);
+      expect(
+        heldUpBy.every((id) => ['oxygen', 'redox', 'turbidity'].includes(id)),
+        `${name}: ${heldUpBy.join()}`,
+      ).toBe(true);
     }
   });
 

@@ -1,25 +1,73 @@
-import { levelLeftOut, type LevelState } from '@fonte/core/level';
+import { leftOutNames, leftOutWhys, levelLeftOut, type LevelState } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
-import { Reasoned } from '../book/Reasoned.tsx';
+import { showTyped, type Typed } from '@fonte/core/units';
+import { Radio } from 'antd';
+import type { z } from 'zod';
+import { Correct } from '../book/Correct.tsx';
+import { useRound } from '../book/useRound.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { FormDialog } from '../form/FormDialog.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { useUnitSystem } from '../units/system.ts';
 
-/** Where no tape gets in: the level is left out with a reason, and the work goes on without it. */
-export function LeaveOut({ visit, level }: { visit: VisitState; level: LevelState }) {
-  if (level.agreed && !level.leftOut) return null;
+interface Draft {
+  why: '' | (typeof leftOutWhys)[number];
+  reached: Typed;
+  reason: string;
+}
+
+/** Where no level can be read: the well is dry, the tape does not get past something. The work goes on without it. */
+export function LeaveOut({ visit, level: { agreed, leftOut } }: { visit: VisitState; level: LevelState }) {
+  if (agreed && !leftOut) return null;
+  if (leftOut)
+    return (
+      <div className="finding question">
+        <Mark kind="question" />
+        <p>
+          <span className="strong">Left out: {leftOutNames[leftOut.why].toLowerCase()}.</span>{' '}
+          {leftOut.reached && `The tape came down to ${showTyped(leftOut.reached)}. `}
+          {leftOut.reason}
+        </p>
+        <div>
+          <Correct entry={leftOut.entry} kind={levelLeftOut} what="leaving the level out" label="Take it back" />
+        </div>
+      </div>
+    );
   return (
-    <Reasoned
-      kind={levelLeftOut}
-      stood={level.leftOut}
-      at={visit.id}
-      keep={`level-left-out.${visit.id}`}
-      words={{
-        open: 'The level cannot be read',
-        title: 'Leave the level out',
-        why: 'Why it cannot be read',
-        write: 'Leave the level out',
-        back: 'Back',
-        stood: 'Left out',
-        what: 'leaving the level out',
-      }}
-    />
+    <div>
+      <FormDialog type="text" by={levelLeftOut.by} open="The level cannot be read" title="Leave the level out">
+        {(close) => <LeaveOutForm visit={visit} close={close} />}
+      </FormDialog>
+    </div>
+  );
+}
+
+function LeaveOutForm({ visit, close }: { visit: VisitState; close: () => void }) {
+  const { append } = useRound();
+  const { system } = useUnitSystem();
+  const form = useEntryForm<Draft, z.output<typeof levelLeftOut.payload>>({
+    keep: `level-left-out.${visit.id}`,
+    initial: { why: '', reached: { text: '', unit: system === 'us' ? 'ft' : 'm' }, reason: '' },
+    schema: levelLeftOut.payload,
+    write: async (payload, { id, kept }) => {
+      await append(levelLeftOut, payload, { at: visit.id, id, kept });
+      close();
+    },
+  });
+  const { why } = form.values;
+  return (
+    <EntryForm of={form} submit="Leave the level out" tone="danger" enter="nothing" className="stack" leave={{ says: 'Back', by: close }}>
+      <Field name="why">
+        <Radio.Group
+          className="decisions"
+          aria-label="What is it"
+          options={leftOutWhys.map((value) => ({ value, label: leftOutNames[value] }))}
+        />
+      </Field>
+      {(why === 'dry' || why === 'obstructed') && <Field name="reached" hint="Below the mark" />}
+      <Field name="reason" />
+    </EntryForm>
   );
 }

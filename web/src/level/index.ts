@@ -1,1 +1,1 @@
-export { WellSection } from './WellSection.tsx';
+export { WellSection } from './section/WellSection.tsx';

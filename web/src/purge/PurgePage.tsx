@@ -21,6 +21,7 @@ import { Compare } from './Compare.tsx';
 import { Bands } from './live/Bands.tsx';
 import { NextClock } from './live/NextClock.tsx';
 import { SetForm } from './live/SetForm.tsx';
+import { WhenStable } from './live/WhenStable.tsx';
 import { Sets } from './live/Sets.tsx';
 import { Pump } from './pumping/Pump.tsx';
 import { SetUpForm } from './setup/SetUpForm.tsx';
@@ -77,7 +78,10 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
     <>
       <div className="live-head">
         {!purge.ended && <NextClock purge={purge} />}
-        <Verdict purge={purge} setUp={setUp} />
+        <div>
+          <Verdict purge={purge} setUp={setUp} />
+          {!purge.ended && <WhenStable purge={purge} />}
+        </div>
       </div>
       {purge.ready && !purge.ended && <End visit={visit} purge={purge} />}
       {purge.ended ? (

@@ -1,15 +1,15 @@
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Chart, Decimation, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { font, palettes } from './tokens.ts';
 import { useVariant } from './variant.ts';
 
-Chart.register(LineElement, PointElement, LinearScale, CategoryScale, Tooltip);
+Chart.register(LineElement, PointElement, LinearScale, Decimation, Tooltip);
 
 interface Props {
   /** What it shows, for those who do not see it. */
   says: string;
-  /** One for each value, in their order. */
-  labels: readonly string[];
+  /** When each value was taken (ms), oldest first: they stand on a true axis of time. */
+  times: readonly number[];
   values: readonly number[];
   /** Values that are only known to be less: they stand as open marks. */
   isBelow?: readonly boolean[];
@@ -21,32 +21,61 @@ interface Props {
   isReversed?: boolean;
   /** In px. */
   height: number;
+  /** Whose wall clock the times are told by; the device's, unless it is another place's. */
+  zone?: string;
 }
 
-/** Values in their order as a line, with the bounds they are held against. */
-export function Course({ says, labels, values, isBelow = [], bounds = [], axis, isReversed = false, height }: Props) {
+/** More values than this are drawn without marks, and thinned to what a screen shows. */
+const many = 400;
+
+/** How a moment is called on an axis that is so long (ms). */
+function momentOf(span: number, zone?: string): (at: number) => string {
+  const day = 86_400_000;
+  const format = new Intl.DateTimeFormat(
+    'en-GB',
+    span > 300 * day
+      ? { month: 'short', year: '2-digit', timeZone: 'UTC' }
+      : span > 2 * day
+        ? { day: 'numeric', month: 'short', timeZone: 'UTC' }
+        : { hour: '2-digit', minute: '2-digit', ...(zone ? { timeZone: zone } : {}) },
+  );
+  return (at) => format.format(at);
+}
+
+/** Values through time as a line, with the bounds they are held against. */
+export function Course({ says, times, values, isBelow = [], bounds = [], axis, isReversed = false, height, zone }: Props) {
   const { variant } = useVariant();
   const palette = palettes[variant];
   const text = { color: palette.ink, font: { size: 14, family: font } };
+  const through = (one: readonly number[]) => one.map((y, place) => ({ x: times[place]!, y }));
+  const isMany = values.length > many;
+  const [first = 0, last = 0] = [times[0], times.at(-1)];
+  const moment = momentOf(last - first, zone);
   return (
     <div style={{ height }}>
       <Line
         role="img"
         aria-label={says}
         data={{
-          labels: [...labels],
           datasets: [
             {
-              data: [...values],
+              data: through(values),
               borderColor: palette.waterDeep,
               backgroundColor: palette.ink,
-              pointBackgroundColor: values.map((_, place) => (isBelow[place] ? palette.raised : palette.ink)),
-              pointBorderColor: palette.ink,
-              borderWidth: 2.5,
-              pointRadius: 4,
+              // Marks for each of many values would hide the line, and take their time.
+              ...(isMany
+                ? {}
+                : {
+                    pointBackgroundColor: values.map((_, place) => (isBelow[place] ? palette.raised : palette.ink)),
+                    pointBorderColor: palette.ink,
+                  }),
+              // A mark at either end is not cut in half.
+              clip: 6,
+              borderWidth: isMany ? 1.5 : 2.5,
+              pointRadius: isMany ? 0 : 4,
             },
             ...bounds.map((bound) => ({
-              data: [...bound],
+              data: through(bound),
               borderColor: palette.ochre,
               borderDash: [6, 4],
               borderWidth: 1.5,
@@ -56,10 +85,21 @@ export function Course({ says, labels, values, isBelow = [], bounds = [], axis, 
         }}
         options={{
           animation: false,
+          parsing: false,
           maintainAspectRatio: false,
+          plugins: {
+            decimation: { enabled: true, algorithm: 'min-max' },
+            tooltip: { callbacks: { title: ([item]) => (item ? moment(item.parsed.x ?? 0) : '') } },
+          },
           scales: {
             y: { reverse: isReversed, ticks: text, grid: { color: palette.rule }, title: { display: true, text: axis, ...text } },
-            x: { ticks: { ...text, maxTicksLimit: 6 }, grid: { display: false } },
+            x: {
+              type: 'linear',
+              min: first,
+              max: last > first ? last : first + 1,
+              ticks: { ...text, maxTicksLimit: 6, includeBounds: false, callback: (at) => moment(Number(at)) },
+              grid: { display: false },
+            },
           },
         }}
       />

@@ -6,6 +6,8 @@ export interface Tolerances extends Edition {
   agreement: { metric: number; feet: number };
   /** How far a level may move between visits before it is asked about: `least`, or so many times the largest step on record. */
   jump: { least: number; timesLargestStep: number };
+  /** A level that changes by less than this, in m/min, is at rest again. */
+  recovery?: { perMinute: number };
 }
 
 /**
@@ -21,4 +23,7 @@ const tolerances2026: Tolerances = {
   jump: { least: 0.3, timesLargestStep: 1.5 },
 };
 
-export const tolerances = shelf([tolerances2026]);
+/** As before; and 1 mm in a minute while a well recovers: common practice, what a tape tells. */
+const tolerances2026second: Tolerances = { ...tolerances2026, edition: '2026-2', recovery: { perMinute: 0.001 } };
+
+export const tolerances = shelf([tolerances2026, tolerances2026second]);

@@ -3,3 +3,4 @@ export { countingSets, windowFrom, type Moment } from './counting.ts';
 export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, type ReadingSteps, type Stability } from './judge.ts';
 export { criterionOf, refOfOwn } from './own.ts';
 export { compareCriteria, type Compared } from './compare.ts';
+export { estimateStable, type Estimate, type NoEstimate } from './approach.ts';

@@ -48,32 +48,71 @@ export function median(values: readonly number[]): number {
 /** Compares with a hair's allowance, so that 7.45 and 7.35 do agree within 0.1. */
 const within = (difference: number, half: number) => Math.abs(difference) <= half + 1e-9;
 
-/** A value of the window with whether its set counts. */
-interface Value {
-  value: number;
-  counts: boolean;
+interface Deviation {
+  by: number;
+  half: number;
+}
+/** By how much more than it may the worst of them is off. */
+const excess = ({ by, half }: Deviation) => Math.abs(by) - half;
+const none: Deviation = { by: 0, half: Infinity };
+
+/** The worst of a window: how far a value is from what it is held against, and how far it may be. `counts` as in {@link JudgedBy}. */
+const worstOf: Record<
+  Criterion['against'],
+  (window: readonly number[], counts: readonly boolean[] | null, tolerance: Tolerance) => Deviation
+> = {
+  previous: (window, counts, tolerance) => {
+    let [worst, reference] = [none, window[0]!];
+    for (let place = 1; place < window.length; place++) {
+      const found = { by: window[place]! - reference, half: allowedAt(tolerance, reference) };
+      if (excess(found) > excess(worst)) worst = found;
+      if (!counts || counts[place]) reference = window[place]!;
+    }
+    return worst;
+  },
+  median: (window, counts, tolerance) => {
+    const middle = middleOf(window, counts);
+    const half = allowedAt(tolerance, middle);
+    return window.map((value) => ({ by: value - middle, half })).reduce((a, b) => (excess(b) > excess(a) ? b : a));
+  },
+  spread: (window, counts, tolerance) => ({
+    by: Math.max(...window) - Math.min(...window),
+    half: allowedAt(tolerance, middleOf(window, counts)),
+  }),
+};
+const middleOf = (window: readonly number[], counts: readonly boolean[] | null) =>
+  median(counts ? window.filter((_, place) => counts[place]) : window);
+
+type Held = Omit<ParameterVerdict, 'parameter' | 'window' | 'band'>;
+
+/** What a full window says: numbers and reason in the parameter's own unit. */
+function hold(
+  tolerance: Tolerance,
+  against: Criterion['against'],
+  window: readonly number[],
+  counts: readonly boolean[] | null,
+  step?: number,
+): Held {
+  const { parameter: id, floor, blind } = tolerance;
+  if (floor !== undefined && window.every((value) => value <= floor))
+    return { state: 'holding', because: { code: 'at-floor', data: { parameter: id, floor } } };
+  if (blind !== undefined && step !== undefined && within(step, blind) && window.every((value) => value <= step + 1e-9))
+    return { state: 'holding', because: { code: 'below-step', data: { parameter: id, step } } };
+  const reference = against === 'previous' ? window.at(-1)! : middleOf(window, counts);
+  const allowed = allowedAt(tolerance, reference);
+  // Numbers that are read more coarsely than they may differ agree of themselves.
+  if (step !== undefined && step > allowed + 1e-9)
+    return { state: 'coarse', because: { code: 'too-coarse', data: { parameter: id, step, allowed } } };
+  const worst = worstOf[against](window, counts, tolerance);
+  return {
+    state: within(worst.by, worst.half) ? 'holding' : 'moving',
+    because: { code: 'moved', data: { parameter: id, by: Math.abs(worst.by), allowed: worst.half } },
+  };
 }
 
-/** How far each value is from what it is held against, and how far it may be. */
-const deviations: Record<Criterion['against'], (values: readonly Value[], tolerance: Tolerance) => { by: number; half: number }[]> = {
-  previous: (values, tolerance) => {
-    let reference = values[0]!.value;
-    return values.slice(1).map(({ value, counts }) => {
-      const found = { by: value - reference, half: allowedAt(tolerance, reference) };
-      if (counts) reference = value;
-      return found;
-    });
-  },
-  median: (values, tolerance) => {
-    const middle = medianOf(values);
-    return values.map(({ value }) => ({ by: value - middle, half: allowedAt(tolerance, middle) }));
-  },
-  spread: (values, tolerance) => {
-    const all = values.map(({ value }) => value);
-    return [{ by: Math.max(...all) - Math.min(...all), half: allowedAt(tolerance, medianOf(values)) }];
-  },
-};
-const medianOf = (values: readonly Value[]) => median(values.filter(({ counts }) => counts).map(({ value }) => value));
+/** Whether a parameter holds over a window of sets that all count. `step` in its own unit. */
+export const holds = (tolerance: Tolerance, against: Criterion['against'], window: readonly number[], step?: number): boolean =>
+  hold(tolerance, against, window, null, step).state === 'holding';
 
 function judge(
   tolerance: Tolerance,
@@ -82,34 +121,17 @@ function judge(
   steps: ReadingSteps,
 ): ParameterVerdict {
   const id = tolerance.parameter;
-  const counting = sets.filter(({ counts }) => counts).length;
-  const values = sets.flatMap(({ set, counts }): Value[] => (set[id] === undefined ? [] : [{ value: set[id], counts }]));
-  const window = values.map(({ value }) => value);
+  const read = sets.filter(({ set }) => set[id] !== undefined);
+  const [window, counts] = [read.map(({ set }) => set[id]!), read.map((one) => one.counts)];
   const latest = window.at(-1);
   if (latest === undefined) return { parameter: id, state: 'unread', window, band: null, because: { code: 'not-read' } };
 
-  const read = values.filter(({ counts }) => counts).length;
-  const reference = rule.against === 'previous' || read === 0 ? latest : medianOf(values);
+  const [asked, got] = [sets.filter((one) => one.counts).length, counts.filter(Boolean).length];
+  const reference = rule.against === 'previous' || got === 0 ? latest : middleOf(window, counts);
   const band = { middle: reference, half: allowedAt(tolerance, reference) };
-  const verdict = (state: ParameterVerdict['state'], because: Coded): ParameterVerdict => ({ parameter: id, state, window, band, because });
-  if (counting < rule.sets || read < counting) return verdict('short', { code: 'few-sets', data: { read, asked: rule.sets } });
-  const { floor, blind } = tolerance;
-  if (floor !== undefined && window.every((value) => value <= floor))
-    return verdict('holding', { code: 'at-floor', data: { parameter: id, floor } });
-  const step = steps[id];
-  if (blind !== undefined && step !== undefined && within(step, blind) && window.every((value) => value <= step + 1e-9))
-    return verdict('holding', { code: 'below-step', data: { parameter: id, step } });
-  // Numbers that are read more coarsely than they may differ agree of themselves.
-  if (step !== undefined && step > band.half + 1e-9)
-    return verdict('coarse', { code: 'too-coarse', data: { parameter: id, step, allowed: band.half } });
-  const worst = deviations[rule.against](values, tolerance).reduce((a, b) => (Math.abs(b.by) - b.half > Math.abs(a.by) - a.half ? b : a), {
-    by: 0,
-    half: Infinity,
-  });
-  return verdict(within(worst.by, worst.half) ? 'holding' : 'moving', {
-    code: 'moved',
-    data: { parameter: id, by: Math.abs(worst.by), allowed: worst.half },
-  });
+  if (asked < rule.sets || got < asked)
+    return { parameter: id, state: 'short', window, band, because: { code: 'few-sets', data: { read: got, asked: rule.sets } } };
+  return { parameter: id, window, band, ...hold(tolerance, rule.against, window, counts, steps[id]) };
 }
 
 /**

@@ -126,23 +126,24 @@ export function SetForm({
       enter="moves-on"
       className="set-form"
     >
-      <h2>
-        Set {purge.count + 1} {lastSet && <span className="soft small">the last value beside each</span>}
-      </h2>
+      <div className="row between">
+        <h2>
+          Set {purge.count + 1} {lastSet && <span className="soft small">the last value beside each</span>}
+        </h2>
+        {probe && (
+          <TakeOver
+            probe={probe}
+            take={(values) => {
+              const taken = parameters.flatMap((id) => (values[id] ? [[id, values[id]] as const] : []));
+              form.set({ values: { ...draft.values, ...Object.fromEntries(taken) } });
+            }}
+          />
+        )}
+      </div>
       <div className="number-rows">
         {asked.map(row)}
         {free.map(row)}
       </div>
-      {probe && (
-        <TakeOver
-          probe={probe}
-          take={(values) =>
-            form.set({
-              values: { ...draft.values, ...Object.fromEntries(parameters.flatMap((id) => (values[id] ? [[id, values[id]]] : []))) },
-            })
-          }
-        />
-      )}
       {isByPad && (
         <Pad
           text={textAt(draft, active)}
@@ -193,11 +194,9 @@ export function SetForm({
 function TakeOver({ probe, take }: { probe: Probe; take: (values: ProbeReading['values']) => void }) {
   const heard = useHeard(probe);
   return (
-    <div>
-      <Button disabled={heard === null} onClick={() => heard && take(heard.values)}>
-        Take over from the probe
-      </Button>
-    </div>
+    <Button size="small" disabled={heard === null} onClick={() => heard && take(heard.values)}>
+      Take over from the probe
+    </Button>
   );
 }
 

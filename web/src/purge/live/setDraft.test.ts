@@ -32,7 +32,7 @@ it('sends a set as it was typed, with a comma, and nothing that was left empty',
 });
 
 it('names each wrong field, and asks for at least one reading', () => {
-  const wrong = draft({ pumped: { text: '', unit: 'L' }, level: { text: 'x', unit: 'm' }, values: { ph: { text: '74', unit: 'pH' } } });
+  const wrong = draft({ pumped: { text: 'two', unit: 'L' }, level: { text: 'x', unit: 'm' }, values: { ph: { text: '74', unit: 'pH' } } });
   expect(refused(wrong)).toEqual(expect.arrayContaining(['pumped', 'level', 'values.ph.text: pH can only be 0 to 14 pH.']));
   expect(refused(draft({ values: { ph: { text: ' ', unit: 'pH' } } }))).toEqual(['values: Enter at least one reading.']);
 });

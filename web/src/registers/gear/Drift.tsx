@@ -38,7 +38,7 @@ function OfCheck({ id, made }: { id: CheckId; made: readonly Read[] }) {
       </figcaption>
       <Course
         says={`${name}: distance from the standard in ${unitLabel(unit)}, between ${showNumber(Math.min(...off), decimals)} and ${showNumber(Math.max(...off), decimals)}; tolerance ${showNumber(bound.at(-1)!, decimals)}`}
-        labels={made.map(({ at }) => showMoment(at, deviceZone()))}
+        times={made.map(({ at }) => at)}
         values={off}
         bounds={[bound, bound.map((value) => -value)]}
         axis={`Off by, ${unitLabel(unit)}`}

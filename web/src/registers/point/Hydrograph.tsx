@@ -16,7 +16,7 @@ export function Hydrograph({ says, isDepth, levels }: Series) {
     <figure>
       <Course
         says={`${says} from ${label.format(levels[0]!.at)} to ${label.format(levels.at(-1)!.at)}, between ${Math.min(...values).toFixed(2)} and ${Math.max(...values).toFixed(2)} ${unitLabel(unit)}`}
-        labels={levels.map((level) => label.format(level.at))}
+        times={levels.map((level) => level.at)}
         values={values}
         axis={`${isDepth ? 'Depth' : 'Elevation'}, ${unitLabel(unit)}`}
         isReversed={isDepth}

@@ -66,7 +66,7 @@ function Through({ data }: { data: readonly ResultOfRecord[] }) {
       <Suspense fallback={<Loading what="its course" />}>
         <Course
           says={`${name} in ${unitLabel(unit)}: ${drawn.map((one, place) => `${days[place]} ${said(one)}`).join(', ')}`}
-          labels={days}
+          times={drawn.map(({ at }) => at)}
           values={drawn.map(({ value }) => value!)}
           isBelow={drawn.map(({ form }) => form === 'below')}
           axis={`${name}, ${unitLabel(unit)}`}

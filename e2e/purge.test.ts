@@ -1,0 +1,267 @@
+import type { Page } from 'puppeteer-core';
+import { describe, expect, it } from 'vitest';
+import { seriousBarriers } from './axe.ts';
+import { choose, click, desk, option, overflow, phone, see, shows, tick, type } from './browser.ts';
+import { onDemo, type Stage } from './stage.ts';
+import * as walk from './walk.ts';
+
+/*
+ * Wells that are simulated as water moves: what is typed comes from their tape, pump and probe, and how a purge goes is up to the well.
+ */
+
+let stage: Stage;
+
+/** Lets the tape down until it sounds, and a millimetre up until it does not: the depth as it is read. */
+async function readTape(page: Page): Promise<string> {
+  const press = (name: string) =>
+    page.$eval(`.tape-device button[aria-label="${name}"]`, (one) => {
+      (one as HTMLElement).click();
+    });
+  const isWet = async () => {
+    // The tape says anew what it hears twice a second.
+    await new Promise((resolve) => {
+      setTimeout(resolve, 650);
+    });
+    return page.$eval('.tape-device [role=status]', (one) => one.textContent?.includes('It sounds') ?? false);
+  };
+  for (const [down, up] of [
+    ['1 m', '1 m'],
+    ['10 cm', '10 cm'],
+    ['1 cm', '1 cm'],
+    ['1 mm', ''],
+  ]) {
+    while (!(await isWet())) await press(`Lower by ${down}`);
+    if (up) await press(`Raise by ${up}`);
+  }
+  return page.$eval('.tape-device .value', (one) => one.textContent!.replace(' m', ''));
+}
+
+/** Goes to the well, connects a simulated one and reads its level twice. */
+async function atTheWell(page: Page, address: string, well: string): Promise<void> {
+  await walk.openToday(page, address);
+  await click(page, 'Go on');
+  await walk.arrive(page);
+  await option(page, 'Which well', well);
+  await click(page, 'Connect');
+  const depth = await readTape(page);
+  await click(page, `Take ${depth} m over`);
+  await choose(page, 'The water is', 'At rest');
+  await click(page, 'Write it down');
+  await see(page, 'Depth to water, again');
+  await click(page, `Take ${depth} m over`);
+  await click(page, 'Write it down');
+  await see(page, 'Two readings agree');
+  await click(page, 'On to the purge');
+  await see(page, 'True inside diameter');
+}
+
+async function pump(page: Page, flow: string): Promise<void> {
+  await type(page, 'Flow of the pump', flow);
+  await click(page, 'Set the pump');
+}
+
+async function timeFlow(page: Page, caught: string, took: string): Promise<void> {
+  await click(page, 'Time the flow');
+  await type(page, 'Volume that is caught', caught);
+  await walk.unfold(page, 'Timed by another watch');
+  await type(page, 'Time it took', took);
+  await click(page, 'Add it');
+  await click(page, 'Write the flow down');
+  await walk.closed(page);
+}
+
+const nextSet = async (page: Page) => Number((await page.$eval('.set-form h2', (one) => one.textContent!)).replace(/\D+(\d+).*/, '$1'));
+
+/** Reads a set off the probe; where the method wants the level, it is read off the well as well. */
+async function takeSet(page: Page, level?: string): Promise<void> {
+  const number = await nextSet(page);
+  await click(page, 'Take over from the probe');
+  if (level !== undefined) await type(page, 'Level while pumping', level);
+  await click(page, 'Write the set down');
+  await page.waitForFunction((before) => !document.querySelector('.set-form h2')?.textContent?.includes(`Set ${before}`), {}, number);
+}
+
+const levelOf = (page: Page) => page.$eval('.rig', (one) => /level stands at ([\d.]+) m/.exec(one.textContent!)![1]!);
+
+describe.sequential('low flow at a quick well', () => {
+  onDemo((set) => {
+    stage = set;
+  }, desk);
+
+  it('starts with the level off the tape, and with what the tubing holds', async () => {
+    const { page, server } = stage;
+    await atTheWell(page, server.address, 'Quick well');
+    await choose(page, 'Method', 'Low flow');
+    await type(page, 'Length of the tubing', '16');
+    await type(page, 'Inside diameter of the tubing', '6');
+    await type(page, 'The flow cell holds', '500');
+    // Geometry: π/4 · 6² mm² · 16 m = 452 mL, and the cell.
+    await see(page, '0.95');
+    await click(page, 'Start the purge');
+    await see(page, 'Say where the purge water goes.');
+    await choose(page, 'Purge water goes', 'Into a container');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Start the purge');
+    await see(page, 'Set 1');
+  });
+
+  it('asks about a set that is read before the water of the well is there', async () => {
+    const { page } = stage;
+    await pump(page, '0.4');
+    await click(page, 'Pump on');
+    await timeFlow(page, '400', '60');
+    await click(page, 'Take over from the probe');
+    await click(page, 'Write the set down');
+    await see(page, 'This is still the water that stood in them.');
+    await page.reload();
+    // Nothing typed is lost, and the well goes on.
+    await see(page, 'Take over from the probe');
+    const kept = await page.$$eval('.number-row input', (all) => all.map((one) => (one as HTMLInputElement).value).filter(Boolean).length);
+    expect(kept).toBe(5);
+    await walk.skip(page, '10 min');
+  });
+
+  it('foretells when it will be stable, judges what the level does, and says when it is', async () => {
+    const { page } = stage;
+    for (let set = 0; set < 24 && !(await shows(page, 'End the purge')); set++) {
+      await takeSet(page, await levelOf(page));
+      for (let minute = 0; minute < 5; minute++) await walk.skip(page, '1 min');
+      if (set === 5) {
+        const told = await page.waitForFunction(
+          () =>
+            document.querySelector('.when-stable')?.textContent ?? (document.body.innerText.includes('End the purge') ? 'stable' : null),
+        );
+        expect(await told.jsonValue()).toMatch(/^Stable (about|between)|do not tell|stable/);
+      }
+    }
+    await see(page, 'End the purge');
+    await see(page, 'Drawdown 0.0');
+  }, 300_000);
+
+  it('says when other criteria would have let one sample', async () => {
+    const { page } = stage;
+    await walk.unfold(page, 'By other criteria');
+    await see(page, 'Cannot tell: redox potential not read');
+    const first = await page.$$eval('[aria-label="By other criteria"] .word', (all) => all.map((one) => one.textContent!));
+    expect(first.filter((one) => one.includes('After set')).length).toBeGreaterThan(2);
+  });
+
+  it('strikes a set that was misread, and is judged anew', async () => {
+    const { page } = stage;
+    const before = await nextSet(page);
+    await click(page, 'Correct set 1');
+    await type(page, 'Why', 'probe was still in the buffer');
+    await click(page, 'Strike it');
+    await walk.closed(page);
+    await page.waitForFunction((count) => document.querySelector('.set-form h2')?.textContent?.includes(`Set ${count - 1}`), {}, before);
+  });
+
+  it('asks for cell and flow one by one, and fills in an order with its minutes', async () => {
+    const { page } = stage;
+    await click(page, 'End and fill');
+    await see(page, 'Detach the flow cell before you fill bottles.');
+    await choose(page, 'The flow cell is', 'Detached');
+    await choose(page, 'The flow for the bottles', 'Slowed');
+    await type(page, 'Slowed to', '900');
+    await click(page, 'End and fill');
+    await see(page, 'is fast for these bottles');
+    await type(page, 'Slowed to', '150');
+    await click(page, 'End and fill');
+    await see(page, 'Next bottle');
+    await click(page, 'Purge', 'link');
+    await see(page, 'In this order, at 150 mL/min:');
+    // 500 mL at 150 mL/min: 3.33 min.
+    expect(await page.$$eval('.fill-order li', (all) => all.map((one) => one.textContent!).join('\n'))).toMatch(
+      /250 mL: 2 min|500 mL: 4 min/,
+    );
+  });
+});
+
+describe.sequential('a tight well', () => {
+  onDemo((set) => {
+    stage = set;
+  }, desk);
+
+  it('is not ready while the level falls too far, and what is decided tells on the samples', async () => {
+    const { page, server } = stage;
+    await atTheWell(page, server.address, 'Tight well');
+    await choose(page, 'Method', 'Low flow');
+    await type(page, 'Length of the tubing', '16');
+    await type(page, 'Inside diameter of the tubing', '6');
+    await choose(page, 'Purge water goes', 'Into a container');
+    await click(page, 'Start the purge');
+    await see(page, 'Set 1');
+    await pump(page, '0.4');
+    await click(page, 'Pump on');
+    await timeFlow(page, '400', '60');
+    await walk.skip(page, '10 min');
+    await page.waitForFunction(() => Number(/level stands at ([\d.]+) m/.exec(document.querySelector('.rig')!.textContent!)![1]) > 7.9);
+    await takeSet(page, await levelOf(page));
+    await click(page, 'Decide: the level falls too far');
+    await choose(page, 'What is done', 'Go on as it is');
+    await type(page, 'Why', 'the plan wants low flow, the client was told');
+    await click(page, 'Write the decision down');
+    await walk.closed(page);
+    await see(page, 'Special: not for compliance');
+  });
+});
+
+describe.sequential('a well that runs dry, by casing volumes first', () => {
+  onDemo((set) => {
+    stage = set;
+  }, phone);
+
+  it('is read on one phone screen: the next number within the first 500 px, and the pad below it', async () => {
+    const { page, server } = stage;
+    await page.setViewport(desk);
+    await atTheWell(page, server.address, 'Well that runs dry');
+    await choose(page, 'Purge water goes', 'Into a container');
+    await click(page, 'Start the purge');
+    await see(page, 'Set 1');
+    await page.setViewport(phone);
+    await see(page, 'Set 1');
+    await page.waitForSelector('.pad');
+    const { first, pad } = await page.evaluate(() => ({
+      first: document.querySelector('.number-row input')!.getBoundingClientRect().bottom + scrollY,
+      pad: document.querySelector('.pad')!.getBoundingClientRect().bottom + scrollY,
+    }));
+    expect(first).toBeLessThan(500);
+    expect(pad).toBeLessThanOrEqual(844);
+    expect(await overflow(page)).toBe(0);
+  });
+
+  it('takes a set on the pad with one press more for each number', async () => {
+    const { page } = stage;
+    const press = async (keys: string) => {
+      for (const key of keys)
+        await page.$eval(`.pad button[aria-label="${key === '.' ? 'Point' : key}"]`, (one) => (one as HTMLElement).click());
+      await page.$eval('.pad-next', (one) => (one as HTMLElement).click());
+    };
+    await page.waitForSelector('.pad-next');
+    for (const number of ['8', '18.2', '7.31', '641', '6.02', '21.4']) await press(number);
+    await see(page, 'Set 2');
+    await page.waitForSelector('.pad-next:not(.ant-btn-loading)');
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+
+  it('is purged dry instead, and sampled once it has recovered', async () => {
+    const { page } = stage;
+    await page.setViewport(desk);
+    await see(page, 'Change the method or the criterion');
+    await walk.unfold(page, 'Change the method or the criterion');
+    await choose(page, 'Method', 'Purge dry, let it recover');
+    await click(page, 'Change the set-up');
+    await see(page, '1 sets were read by another method.');
+    await tick(page, 'It is so');
+    await click(page, 'Change the set-up');
+    await see(page, 'Not yet: pumped until it runs dry');
+    await pump(page, '2');
+    await click(page, 'Pump on');
+    await walk.skip(page, '10 min');
+    await walk.skip(page, '10 min');
+    await see(page, 'It draws air');
+    await click(page, 'It ran dry');
+    await click(page, 'Stop it');
+    await see(page, 'Not yet: recovered to 80 %: read the level');
+  });
+});

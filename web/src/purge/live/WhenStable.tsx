@@ -1,0 +1,52 @@
+import { inText } from '@fonte/core/parameters';
+import { countingSets, readingSets, readingSteps, type Estimate, type NoEstimate, type PurgeState } from '@fonte/core/purge';
+import { wrap, type Remote } from 'comlink';
+import useSWR from 'swr';
+import { useRound } from '../../book/useRound.ts';
+import { showTime } from '../../time/show.ts';
+import type { Estimator } from './estimate.worker.ts';
+
+let remote: Remote<Estimator> | null = null;
+
+/** The worker that foretells, begun when it is first asked. */
+function estimator(): Remote<Estimator> {
+  remote ??= wrap<Estimator>(new Worker(new URL('./estimate.worker.ts', import.meta.url), { type: 'module' }));
+  return remote;
+}
+
+const once = { revalidateOnFocus: false, revalidateOnReconnect: false, keepPreviousData: true };
+
+/** When the readings will hold, as far as they tell. */
+export function WhenStable({ purge }: { purge: PurgeState }) {
+  const { round } = useRound();
+  const { setUp, stability, anewFrom, interval } = purge;
+  const rule = setUp?.rule ?? null;
+  const isOpen = rule !== null && stability?.stable === false && interval !== null;
+  const sets = purge.setsFrom(anewFrom);
+  const last = sets.at(-1);
+  const { data } = useSWR(
+    isOpen && last ? ['estimate', setUp!.entry, last.entry, sets.length] : null,
+    async (): Promise<Estimate | NoEstimate> => {
+      const counts = countingSets(rule!, sets, setUp!.aim?.oneVolume.value ?? null);
+      const counting = sets.filter((_, place) => counts[place]);
+      return estimator().estimate(rule!, readingSets(counting), setUp!.parameters, readingSteps(counting.slice(-6)));
+    },
+    once,
+  );
+  if (!isOpen || !data || !last || data.state === 'few-sets') return null;
+  if (data.state !== 'told')
+    return (
+      <p className="small when-stable">
+        {data.state === 'not-approaching' ? 'It is not coming to rest' : 'The readings do not tell when it will be stable'}
+        {data.by ? `: ${inText(data.by)} keeps moving` : ''}.
+      </p>
+    );
+  // The next set is a distance after the last one, and so on.
+  const at = (count: number) => showTime(last.at + count * interval, round.plan.zone);
+  const span = data.from === data.to ? `about ${at(data.from)}` : `between ${at(data.from)} and ${at(data.to)}`;
+  return (
+    <p className="small when-stable">
+      Stable {span}, four times out of five; {inText(data.last)} last.
+    </p>
+  );
+}
