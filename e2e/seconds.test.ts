@@ -184,9 +184,10 @@ describe.sequential('a supply well that runs', () => {
     await click(page, 'The level cannot be read');
     await click(page, 'Leave the level out');
     await see(page, 'Say why, in a few words.');
+    await choose(page, 'What is it', 'No way in for a tape');
     await type(page, 'Why it cannot be read', 'sealed head');
     await click(page, 'Leave the level out');
-    await see(page, 'Left out.');
+    await see(page, 'Left out: no way in for a tape.');
     await click(page, 'Purge', 'link');
     await see(page, 'The level was left out');
     await choose(page, 'Method', 'Supply well that runs');

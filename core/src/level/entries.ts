@@ -2,30 +2,13 @@ import { z } from 'zod';
 import { entryKind } from '../book/index.ts';
 import { field } from '../roles/index.ts';
 import { base, typedOf } from '../units/index.ts';
-import { depthBy, isCutOverHold } from './tools.ts';
+import { depthBy, isCutOverHold, length, LevelTool } from './tools.ts';
+
+export { LevelTool };
 
 /** Whether the well was at rest: a pumped level is no static level. */
 export const waterStates = ['static', 'pumped-lately', 'pumping'] as const;
 export type WaterState = (typeof waterStates)[number];
-
-const length = (title: string, min = 0) => typedOf('length', { title, units: ['m', 'ft'], min, max: 2000 });
-
-/** How a level was read, with the numbers as they stood on the tape. */
-export const LevelTool = z.discriminatedUnion('tool', [
-  z.object({ tool: z.literal('electric').meta({ title: 'Read with' }) }),
-  /** A chalked steel tape: held at the mark, wetted up to the cut, corrected for its own length where that is known. */
-  z.object({
-    tool: z.literal('steel'),
-    hold: length('Hold at the mark'),
-    cut: length('Cut: the wetted length'),
-    correction: typedOf('length', { title: 'The tape’s own correction', units: ['m', 'ft'], min: -1, max: 1 }).optional(),
-  }),
-  /** A tape with few marks: the last one above the water’s place, and the rest with a rule. */
-  z.object({ tool: z.literal('coarse'), at: length('Nearest mark of the tape'), rest: length('Rest, by a rule') }),
-  /** The well flows by itself: the water stands above the mark in a standpipe, or presses on a gauge. */
-  z.object({ tool: z.literal('flowing'), head: length('Head above the mark') }),
-]);
-export type LevelTool = z.infer<typeof LevelTool>;
 
 /** Numbers of one reading agree to this, in m. */
 const same = 0.0006;

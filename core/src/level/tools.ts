@@ -1,7 +1,26 @@
+import { z } from 'zod';
 import type { Finding } from '../findings/index.ts';
-import { base, decimalsOf, fromBase, showNumber, type Typed } from '../units/index.ts';
-import type { LevelTool } from './entries.ts';
+import { base, decimalsOf, fromBase, showNumber, typedOf, type Typed } from '../units/index.ts';
 import { steelTapeDepth } from './steel-tape.ts';
+
+export const length = (title: string, min = 0) => typedOf('length', { title, units: ['m', 'ft'], min, max: 2000 });
+
+/** How a level was read, with the numbers as they stood on the tape. */
+export const LevelTool = z.discriminatedUnion('tool', [
+  z.object({ tool: z.literal('electric').meta({ title: 'Read with' }) }),
+  /** A chalked steel tape: held at the mark, wetted up to the cut, corrected for its own length where that is known. */
+  z.object({
+    tool: z.literal('steel'),
+    hold: length('Hold at the mark'),
+    cut: length('Cut: the wetted length'),
+    correction: typedOf('length', { title: 'The tape’s own correction', units: ['m', 'ft'], min: -1, max: 1 }).optional(),
+  }),
+  /** A tape with few marks: the last one above the water’s place, and the rest with a rule. */
+  z.object({ tool: z.literal('coarse'), at: length('Nearest mark of the tape'), rest: length('Rest, by a rule') }),
+  /** The well flows by itself: the water stands above the mark in a standpipe, or presses on a gauge. */
+  z.object({ tool: z.literal('flowing'), head: length('Head above the mark') }),
+]);
+export type LevelTool = z.infer<typeof LevelTool>;
 
 /** Whether more of a tape is wet than was held: then one of both was misread. */
 export const isCutOverHold = (by: LevelTool): boolean => by.tool === 'steel' && base(by.cut) > base(by.hold);

@@ -54,3 +54,4 @@ export function questionReading(id: ParameterId, typed: Typed): Finding[] {
 }
 
 export * from './words.ts';
+export { conductivityAt25, oxygenAtSea, oxygenSaturation, pressureAt } from './oxygen.ts';

@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { sayFinding } from '../findings/index.ts';
 import { unit } from '../units/index.ts';
-import { inOwnUnit, inText, parameter, parameterIds, questionReading, readingFindings } from './index.ts';
+import {
+  conductivityAt25,
+  oxygenAtSea,
+  oxygenSaturation,
+  pressureAt,
+  inOwnUnit,
+  inText,
+  parameter,
+  parameterIds,
+  questionReading,
+  readingFindings,
+} from './index.ts';
 
 const codes = (...args: Parameters<typeof questionReading>) =>
   questionReading(...args).map((finding) => `${finding.severity} ${finding.code}`);
@@ -67,4 +78,31 @@ it('expresses nitrogen by molar masses', () => {
   expect(10 * parameter('nitrate').expressedAs!['N']!).toBeCloseTo(44.27, 2);
   expect(parameter('nitrite').expressedAs!['N']).toBeCloseTo(3.2844, 3);
   expect(parameter('ammonium').expressedAs!['N']).toBeCloseTo(1.2878, 3);
+});
+
+describe('oxygen in balance with the air', () => {
+  it.each([
+    [0, 14.621],
+    [10, 11.288],
+    [20, 9.092],
+    [25, 8.263],
+    [30, 7.559],
+  ])('at %i °C and 1 atm is %f mg/L', (temperature, expected) => {
+    // Benson and Krause 1984, USGS tables.
+    expect(oxygenAtSea(temperature)).toBeCloseTo(expected, 3);
+  });
+
+  it('is less where the air presses less', () => {
+    expect(oxygenSaturation(20).value).toBeCloseTo(9.092, 3);
+    // 700 mm of mercury stand at 688 m: 8.36 mg/L at 20 °C in the USGS tables (from memory).
+    expect(pressureAt(688) * 760).toBeCloseTo(700, 0);
+    expect(oxygenSaturation(20, 688).value).toBeCloseTo(8.36, 1);
+  });
+});
+
+it('takes conductivity to 25 °C, by so much for each degree', () => {
+  expect(conductivityAt25({ measured: 500, temperature: 25 }).value).toBeCloseTo(500, 9);
+  // 1.91 % a degree, ISO 7888 (from memory): 10 °C below, 500 is as much as 618.
+  expect(conductivityAt25({ measured: 500, temperature: 15 }).value).toBeCloseTo(500 / 0.809, 6);
+  expect(conductivityAt25({ measured: 500, temperature: 15, perDegree: 0.02 }).value).toBeCloseTo(625, 6);
 });

@@ -1,6 +1,6 @@
 import type { Data, Finding } from '../findings/index.ts';
 import type { AgreedLevel } from '../level/index.ts';
-import { inOwnUnit, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
+import { inOwnUnit, oxygenSaturation, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
 import { second } from '../time/index.ts';
 import { base, readNumber } from '../units/index.ts';
 import { belowMark, type WellPoint } from '../registers/index.ts';
@@ -104,7 +104,13 @@ const slip = 8;
 const reading = 0.01;
 
 /** What is odd about a set of readings before it is written: slips against the set before and against the level at rest. `now` in ms. */
-export function questionSet({ pumped, values, level }: Payload, purge: PurgeState, atRest: AgreedLevel | null, now: number): Finding[] {
+export function questionSet(
+  { pumped, values, level }: Payload,
+  purge: PurgeState,
+  atRest: AgreedLevel | null,
+  now: number,
+  elevation?: number,
+): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, field: string, data: Data = {}) => findings.push({ code, severity: 'question', field, data });
   const [last] = purge.setsFrom(purge.count - 1);
@@ -125,7 +131,21 @@ export function questionSet({ pumped, values, level }: Payload, purge: PurgeStat
     const [was, is] = [inOwnUnit(id, before), inOwnUnit(id, typed)];
     if (was > 0 && is > 0 && (is / was >= slip || was / is >= slip)) ask('far-from-last', `values.${id}`, { parameter: id, was, is });
   }
+  findings.push(...questionOxygen(values, elevation));
   return findings;
+}
+
+/** More oxygen than this, in per cent of what the air gives, comes of bubbles or a probe that drifts. Common practice: 100 to 110 %. */
+const mostOxygen = 105;
+
+/** Oxygen against what water of that temperature takes from the air, at the elevation of the well in m. */
+function questionOxygen({ oxygen, temperature }: Payload['values'], elevation?: number): Finding[] {
+  if (!oxygen || !temperature || !readNumber(oxygen.text).ok || !readNumber(temperature.text).ok) return [];
+  const degrees = inOwnUnit('temperature', temperature);
+  if (degrees < 0 || degrees > 40) return [];
+  const most = oxygenSaturation(degrees, elevation).value;
+  const percent = (100 * inOwnUnit('oxygen', oxygen)) / most;
+  return percent > mostOxygen ? [{ code: 'oxygen-over', severity: 'question', field: 'values.oxygen', data: { percent, most } }] : [];
 }
 
 /** A total and what flow and time tell may differ by such a part. Common practice. */

@@ -29,6 +29,11 @@ export const purgeFindings: FindingWords = {
     ({ inside, known }) => `${show(Number(inside), 'mm', 1)} inside; the register says ${show(Number(known), 'mm', 1)}.`,
     'Is it the unit? If the register is wrong, have it put right.',
   ],
+  'oxygen-over': [
+    ({ percent, most }) =>
+      `${Math.round(Number(percent))} % of saturation: water of that temperature takes ${show(Number(most), 'mg/L', 2)} from the air.`,
+    'Look for bubbles in the cell, and check the probe in air.',
+  ],
   'total-fell': [
     'The pumped total is less than at the reading before.',
     'The total counts from the start of the purge. Correct the one that is wrong.',

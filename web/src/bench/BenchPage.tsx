@@ -1,4 +1,5 @@
 import { steelTapeDepth } from '@fonte/core/level';
+import { conductivityAt25, oxygenSaturation } from '@fonte/core/parameters';
 import { casingVolume, flowRate, insideDiameter, pipe, pipeIds, timeFor, waterColumn, type PipeId } from '@fonte/core/purge';
 import {
   base,
@@ -41,6 +42,7 @@ export function BenchPage() {
         <Volume />
         <Flow />
         <SteelTape />
+        <Water />
         <Units />
       </div>
     </>
@@ -114,6 +116,48 @@ function Flow() {
       <TypedField label="How long for" value={wanted} units={['L', 'gal']} onChange={setWanted} error={complaint(wanted)} />
       <Figure label="Flow" of={flow} unit={system === 'us' ? 'gpm' : 'L/min'} decimals={3} />
       <Figure label="Time" of={flow && goal ? timeFor({ volume: goal, flow: flow.value }) : null} unit="min" decimals={1} />
+    </section>
+  );
+}
+
+/** What a probe should show, and what it would show at 25 °C. */
+function Water() {
+  const {
+    units: {
+      depth: [length],
+    },
+  } = useUnitSystem();
+  const [temperature, setTemperature] = useTyped('degC');
+  const [elevation, setElevation] = useTyped(length);
+  const [conductivity, setConductivity] = useTyped('uS/cm');
+  const [t, k] = [valueOf(temperature), positive(conductivity)];
+  const isWater = t !== null && t >= 0 && t <= 40;
+  return (
+    <section className="panel">
+      <h2>Oxygen and conductivity</h2>
+      <TypedField
+        label="Temperature of the water"
+        value={temperature}
+        units={['degC', 'degF']}
+        onChange={setTemperature}
+        error={t !== null && !isWater ? 'Between 0 and 40 °C.' : complaint(temperature, -300)}
+      />
+      <TypedField label="Above the sea" value={elevation} units={['m', 'ft']} onChange={setElevation} error={complaint(elevation, -500)} />
+      <Figure
+        label="Oxygen in balance with the air"
+        of={isWater ? oxygenSaturation(t, valueOf(elevation) ?? 0) : null}
+        unit="mg/L"
+        decimals={2}
+      />
+      <TypedField
+        label="Conductivity, not compensated"
+        value={conductivity}
+        units={['uS/cm', 'mS/m']}
+        onChange={setConductivity}
+        error={complaint(conductivity)}
+        hint="By 1.91 % for each degree; your meter’s manual may say 2 %."
+      />
+      <Figure label="At 25 °C" of={isWater && k ? conductivityAt25({ measured: k, temperature: t }) : null} unit="uS/cm" decimals={0} />
     </section>
   );
 }

@@ -44,7 +44,7 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
   const { agreed } = level;
   const next = level.readings.at(-1);
   return (
-    <div className="stack-wide">
+    <div className={`stack-wide${agreed ? '' : ' live-field'}`}>
       <VisitHead visit={visit} />
       <div className="halves">
         <div className="picture">

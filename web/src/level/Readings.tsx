@@ -1,6 +1,7 @@
-import { levelRead, questionLevel, type LevelState, waterNames } from '@fonte/core/level';
+import { levelRead, questionLevel, type LevelState, toolNames, waterNames } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
 import { base, showTyped, type Typed } from '@fonte/core/units';
+import type { z } from 'zod';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
@@ -27,6 +28,7 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
               </span>
               <span className="soft">
                 {showTime(Date.parse(entry.at.utc), round.plan.zone)}, {waterNames[entry.payload.water].toLowerCase()}
+                {entry.payload.by && entry.payload.by.tool !== 'electric' ? `, ${toolNames[entry.payload.by.tool].toLowerCase()}` : ''}
                 {entry.payload.kept ? `; kept: ${entry.payload.kept}` : ''}
                 {strike ? `; struck: ${strike.reason}` : ''}
               </span>
@@ -35,7 +37,7 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
                   entry={entry.id}
                   kind={levelRead}
                   what={showTyped(standing.typed)}
-                  stands={{ ...entry.payload, depth: standing.typed, kept: entry.payload.kept ?? '' }}
+                  stands={standsAs(entry.payload, standing.typed)}
                 >
                   {({ measuringPoint, depth }) => (
                     <>
@@ -51,6 +53,11 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
       </ul>
     </section>
   );
+}
+
+/** What a correction begins with: the depth alone, whatever tape it followed from. What stood on the tape stays in the reading that is struck. */
+function standsAs({ by: _, ...payload }: z.output<typeof levelRead.payload>, depth: Typed) {
+  return { ...payload, depth, kept: payload.kept ?? '' };
 }
 
 /** A corrected level is asked the same questions as the one it replaces. */

@@ -59,13 +59,13 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
             ]}
           />
         </Field>
-        <Field name={['filling', 'how']} hint="100–200 mL/min; the pump is slowed, not the valve closed.">
+        <Field name={['filling', 'how']} hint="100–200 mL/min: the pump slowed, not the valve closed; or split at a manifold.">
           <Segmented
             aria-label="The flow for the bottles"
             size="large"
             options={[
               { value: 'slowed', label: 'Slowed' },
-              { value: 'split', label: 'Split at a manifold' },
+              { value: 'split', label: 'Split' },
               { value: 'as-it-is', label: 'As it is' },
             ]}
           />

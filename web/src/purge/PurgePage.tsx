@@ -1,5 +1,5 @@
 import { inText } from '@fonte/core/parameters';
-import { sayCondition, type Condition, type PurgeSetUp, type PurgeState, type TroubleId } from '@fonte/core/purge';
+import { purgeWaterNames, sayCondition, type Condition, type PurgeSetUp, type PurgeState, type TroubleId } from '@fonte/core/purge';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, showNumber, unitLabel } from '@fonte/core/units';
@@ -37,7 +37,7 @@ function PurgeAt({ visit }: { visit: VisitState }) {
   const agreed = level?.agreed ?? null;
   const mark = point.well.measuringPoints.find((one) => one.name === agreed?.measuringPoint);
   return (
-    <div className={`stack-wide${purge.setUp && !purge.ended ? ' live-purge' : ''}`}>
+    <div className={`stack-wide${purge.setUp && !purge.ended ? ' live-field' : ''}`}>
       <VisitHead visit={visit} />
       <div className="halves">
         <div className="picture">
@@ -150,7 +150,8 @@ function Conditions({ of }: { of: readonly Condition[] }) {
 }
 
 /** What is out, what is to be removed, and how far the level is down. */
-function Progress({ purge, setUp: { aim, method } }: { purge: PurgeState; setUp: PurgeSetUp }) {
+function Progress({ purge, setUp: { aim, method, chosen } }: { purge: PurgeState; setUp: PurgeSetUp }) {
+  const water = 'water' in chosen ? chosen.water : undefined;
   const {
     units: {
       volume: [unit, decimals],
@@ -167,6 +168,7 @@ function Progress({ purge, setUp: { aim, method } }: { purge: PurgeState; setUp:
         </span>
         <span className="small soft">
           {aim?.of === 'casing' ? `${showNumber(purge.volumesDone, 1)} of ${aim.volumes} volumes` : method.title}
+          {water && `; ${purgeWaterNames[water].toLowerCase()}`}
         </span>
       </div>
       {aim?.of === 'casing' && <Figure label="To remove" of={aim.target} unit={unit} decimals={decimals} />}

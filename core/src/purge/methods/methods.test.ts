@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Script, wellPoint } from '../../../test/script.ts';
 import type { AnyKind } from '../../book/index.ts';
-import { questionFlow, questionSetUp, questionEnd } from '../question.ts';
+import { questionEnd, questionFlow, questionSet, questionSetUp } from '../question.ts';
 import {
   flowTimed,
   PurgeChoice,
@@ -253,6 +253,24 @@ describe('a set that comes too soon', () => {
     purge.set('7.00', {}, 1);
     expect(purge.state()).toMatchObject({ lastCounts: true, ready: true });
   });
+});
+
+it('a set with more oxygen than water takes from the air is asked about, less of it in the mountains', () => {
+  const { state } = purging(choices['running']!);
+  const asked = (oxygen: string, elevation?: number) =>
+    questionSet(
+      { values: { temperature: { text: '20.0', unit: 'degC' }, oxygen: { text: oxygen, unit: 'mg/L' } } },
+      state(),
+      null,
+      0,
+      elevation,
+    ).map(({ code, field }) => `${code} at ${field}`);
+  // 9.092 mg/L at 20 °C at the sea: Benson and Krause 1984.
+  expect([asked('9.30'), asked('9.70'), asked('9.30', 700)]).toEqual([
+    [],
+    ['oxygen-over at values.oxygen'],
+    ['oxygen-over at values.oxygen'],
+  ]);
 });
 
 describe('how a purge is set up', () => {

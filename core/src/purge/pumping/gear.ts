@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { pressureAt } from '../../parameters/index.ts';
 import { computed } from '../../working/index.ts';
 import { base, typedOf, type Typed } from '../../units/index.ts';
 import { pumps, suctionAtSeaLevel, type PumpRow } from '../tables/pumps.ts';
@@ -65,5 +66,5 @@ export const driveTrainOf = (typed: { tubing: Typed; tubingInside: Typed; pumpHo
  * @param elevation in m above sea level; sea level where it is not known
  */
 export function suctionLift(elevation = 0): number {
-  return suctionAtSeaLevel * (1 - 2.25577e-5 * elevation) ** 5.25588;
+  return suctionAtSeaLevel * pressureAt(elevation);
 }

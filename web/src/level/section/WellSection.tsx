@@ -187,7 +187,7 @@ function Volumes({
           </g>
         );
       })}
-      <text x={274} y={from - 8} className="volume-text">
+      <text x={274} y={to + 16} className="volume-text">
         {volumes} × {showNumber(fromBase(oneVolume.value, unit), 1)} {unitLabel(unit)}
       </text>
     </g>

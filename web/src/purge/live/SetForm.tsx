@@ -88,7 +88,7 @@ export function SetForm({
     },
     schema: purgeReading.payload,
     check: ({ pumped }) => (asked.includes('pumped') && !pumped ? [{ path: 'pumped', message: 'Say how much was pumped so far.' }] : []),
-    ask: (payload) => questionSet(payload, purge, visit.level?.agreed ?? null, now()),
+    ask: (payload) => questionSet(payload, purge, visit.level?.agreed ?? null, now(), elevationOf(visit)),
     write: (payload, { id, kept }) => append(purgeReading, payload, { at: visit.id, id, kept }),
     // The next set is typed in the units of this one.
     next: ({ pumped, values, level }) => ({
@@ -199,5 +199,8 @@ function TakeOver({ probe, take }: { probe: Probe; take: (values: ProbeReading['
     </Button>
   );
 }
+
+/** The elevation of a well's first mark in m, where it is known: the air presses less in the mountains. */
+const elevationOf = ({ point }: VisitState) => (point.type === 'well' ? point.well.measuringPoints[0]?.elevation : undefined);
 
 const pathOf = (field: SetField): string[] => (field === 'pumped' || field === 'level' ? [field] : ['values', field]);

@@ -18,15 +18,21 @@ export function DriveTrainFields() {
   );
 }
 
+/** An intake just under the surface hangs so far below it, in m: shallow wells, by suction. Common practice. */
+const underSurface = 0.5;
+
 /** What is pumped with, where the intake hangs, and where the water goes. */
 export function PumpFields({
   form: { values: draft, set },
   point: { well, use, hazards = [] },
   mark,
+  depth,
 }: {
   form: EntryFormState<SetUpDraft>;
   point: WellPoint;
   mark: MeasuringPoint | undefined;
+  /** The level at rest, in m below the mark. */
+  depth: number | null;
 }) {
   const unit = draft.intake.unit;
   const at = (metres: number) => set({ intake: { text: showNumber(fromBase(metres, unit), 2), unit } });
@@ -50,6 +56,11 @@ export function PumpFields({
               {top !== null && end !== null && (
                 <Button size="small" onClick={() => at((top + end) / 2)}>
                   Middle of the screen
+                </Button>
+              )}{' '}
+              {depth !== null && (
+                <Button size="small" onClick={() => at(depth + underSurface)}>
+                  Just under the surface
                 </Button>
               )}
             </>

@@ -105,7 +105,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
           <Segmented aria-label="Recovered to" size="large" options={[80, 90, 100].map((value) => ({ value, label: `${value} %` }))} />
         </Field>
       )}
-      {asks.includes('pump') && <PumpFields point={point} mark={mark} form={form} />}
+      {asks.includes('pump') && <PumpFields point={point} mark={mark} depth={agreed?.depth ?? null} form={form} />}
       {asks.includes('parameters') && <CriterionFields draft={draft} isJudged={asks.includes('criterion')} own={own} />}
       {/* Said while it is typed; on writing it down it is asked about. */}
       {form.asked.length === 0 && chosen.success && <Findings of={questionSetUp(chosen.data, around)} />}

@@ -2,7 +2,7 @@ import { parameter, type ParameterId } from '@fonte/core/parameters';
 import { probeParameters } from '@fonte/core/purge';
 import { criterionRegistered, OwnCriterion } from '@fonte/core/registers';
 import { readNumber, toBase, unitLabel, type Typed } from '@fonte/core/units';
-import { Input, Segmented, Select } from 'antd';
+import { Input, Select } from 'antd';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
@@ -102,7 +102,7 @@ function CriterionForm({ thing }: { thing: OwnCriterion | null }) {
             <Input size="large" inputMode="numeric" autoComplete="off" />
           </Field>
           <Field name="against" hint="What each set must agree with">
-            <Segmented aria-label="Held against" size="large" options={[...against]} />
+            <Select aria-label="Held against" size="large" options={[...against]} />
           </Field>
           <Field name="seconds" />
           <Field name="volumes" hint="Empty: the time alone counts">
