@@ -39,6 +39,13 @@ export interface FlowTiming {
   timings: z.infer<typeof flowTimed.payload>['timings'];
 }
 
+/** The pump was put on, stopped, or ran the well dry. */
+export interface PumpSwitch {
+  entry: string;
+  at: number;
+  pump: z.infer<typeof pumpSwitched.payload>['pump'];
+}
+
 export interface PurgeDecision {
   entry: string;
   at: number;
@@ -56,6 +63,7 @@ export interface PurgeBook {
   /** The greatest total, in m³. */
   pumped: number;
   pumping: Pumping;
+  switches: Trail<PumpSwitch>;
   flows: Trail<FlowTiming>;
   levels: Trail<PumpingLevel>;
   lowest: number | null;
@@ -74,6 +82,7 @@ export const emptyPurge: PurgeBook = {
   sets: Trail.of(),
   pumped: 0,
   pumping: notPumping,
+  switches: Trail.of(),
   flows: Trail.of(),
   levels: Trail.of(),
   lowest: null,
@@ -98,6 +107,7 @@ function withSet(book: PurgeBook, entry: Entry<string, z.infer<typeof purgeReadi
     sets: book.sets.with(set),
     pumped: Math.max(book.pumped, pumped),
     pumping: pumpedTyped ? marked(book.pumping, at, pumped) : book.pumping,
+    switches: book.switches,
     flows: book.flows,
     levels: level === null ? book.levels : book.levels.with({ entry: entry.id, at, depth: level }),
     lowest: level === null ? book.lowest : lower(book.lowest, level),
@@ -124,7 +134,13 @@ export function advancePurge(book: PurgeBook, entry: Entry): PurgeBook {
   if (pumpSwitched.is(entry)) {
     const { pump } = entry.payload;
     const pumping = switched(book.pumping, at, pump === 'on');
-    return { ...book, pumping, pumped: Math.max(book.pumped, pumpedAt(pumping, at) ?? 0), ranDry: pump === 'ran-dry' ? at : book.ranDry };
+    return {
+      ...book,
+      pumping,
+      switches: book.switches.with({ entry: id, at, pump }),
+      pumped: Math.max(book.pumped, pumpedAt(pumping, at) ?? 0),
+      ranDry: pump === 'ran-dry' ? at : book.ranDry,
+    };
   }
   if (flowTimed.is(entry)) {
     const { timings } = entry.payload;

@@ -6,7 +6,7 @@ export * from './pumping/gear.ts';
 export { pumpedAt, type Pumping } from './pumping/pumped.ts';
 export { criteria } from './tables/criteria.ts';
 export * from './stability/index.ts';
-export type { FlowTiming, PumpingLevel, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
+export type { FlowTiming, PumpingLevel, PumpSwitch, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
 export * from './state.ts';
 export * from './room.ts';
 export * from './reasons.ts';

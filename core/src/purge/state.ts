@@ -4,7 +4,7 @@ import { inOwnUnit, parameter, type ParameterId } from '../parameters/index.ts';
 import type { WellPoint } from '../registers/index.ts';
 import { second } from '../time/index.ts';
 import { convert, decimalsOf, type Typed } from '../units/index.ts';
-import type { FlowTiming, PumpingLevel, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
+import type { FlowTiming, PumpingLevel, PumpSwitch, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
 import type { ProbeParameter, PurgeChoice } from './entries.ts';
 import { purgeMethod, type Condition, type PurgeAim, type PurgeMethod } from './methods/index.ts';
 import type { Pumping } from './pumping/pumped.ts';
@@ -41,13 +41,14 @@ export interface PurgeState {
   count: number;
   /** The sets from a place on, without the cost of listing all. */
   setsFrom: (place: number) => PurgeSet[];
-  /** From so many sets on readings count. */
-  anewFrom: number;
+  /** The sets that may prove something: since the last new start, and of the water of the well. */
+  readonly proving: PurgeSet[];
   /** m³. */
   pumped: number;
   /** Volumes removed so far. */
   volumesDone: number;
   pumping: Pumping;
+  readonly switches: PumpSwitch[];
   readonly flows: FlowTiming[];
   readonly levels: PumpingLevel[];
   /** Lowest level while pumping against the level before, in m; null when none was read. */
@@ -131,19 +132,30 @@ export function readingSteps(sets: readonly Pick<PurgeSet, 'values'>[]): Reading
   return steps;
 }
 
+/** The last sets that may prove something: since the last new start, and of the water of the well where the method says from when that comes. */
+function proving(book: PurgeBook, setUp: PurgeSetUp | null, most = Infinity): PurgeSet[] {
+  const sets = book.sets.last(Math.min(book.sets.length - book.anewFrom, most));
+  const { aim } = setUp ?? {};
+  return aim?.of === 'drive-train' ? sets.filter(({ pumped }) => pumped >= aim.oneVolume.value - 1e-9) : sets;
+}
+
 /** What the sets since the last new start say under the criterion of the set-up. */
-function judged(book: PurgeBook, setUp: PurgeSetUp | null): { stability: Stability | null; lastCounts: boolean } {
+function judged(
+  book: PurgeBook,
+  setUp: PurgeSetUp | null,
+): { stability: Stability | null; lastCounts: boolean; provenFrom: number | null } {
   const rule = setUp?.rule;
-  if (!rule) return { stability: null, lastCounts: true };
-  const since = book.sets.length - book.anewFrom;
+  if (!rule) return { stability: null, lastCounts: true, provenFrom: null };
   // Where every set counts the last few are all there is to look at.
-  const sets = book.sets.last(rule.between ? since : Math.min(since, rule.sets));
+  const sets = proving(book, setUp, rule.between || setUp.aim?.of === 'drive-train' ? Infinity : rule.sets);
   const counts = countingSets(rule, sets, setUp.aim?.oneVolume.value ?? null);
   const from = windowFrom(counts, rule.sets);
   const window = sets.slice(from);
   return {
     stability: judgeStability(rule, readingSets(window), setUp.parameters, { steps: readingSteps(window), counts: counts.slice(from) }),
-    lastCounts: counts.at(-1) ?? true,
+    // What is read before the well's own water is there is told by the method's condition.
+    lastCounts: sets.length === 0 || sets.at(-1)!.entry !== book.sets.at(-1)!.entry || counts.at(-1)!,
+    provenFrom: window[0]?.at ?? null,
   };
 }
 
@@ -164,10 +176,18 @@ function intervalOf(setUp: PurgeSetUp | null, { flow }: Pumping): number | null 
 export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
   const setUp = setUpState(book, point, level);
   const aim = setUp?.aim ?? null;
-  const { stability, lastCounts } = judged(book, setUp);
-  const { pumped, pumping, lowest, ranDry, anewFrom, ended } = book;
+  const { stability, lastCounts, provenFrom } = judged(book, setUp);
+  const { pumped, pumping, lowest, ranDry, ended } = book;
   const conditions = setUp
-    ? setUp.method.conditions(setUp.chosen, { pumped, aim, atRest: level?.depth ?? null, levels: book.levels.all(), lowest, ranDry })
+    ? setUp.method.conditions(setUp.chosen, {
+        pumped,
+        aim,
+        atRest: level?.depth ?? null,
+        levels: book.levels.all(),
+        lowest,
+        provenFrom,
+        ranDry,
+      })
     : [];
   return {
     setUp,
@@ -176,10 +196,15 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
     },
     count: book.sets.length,
     setsFrom: (place) => book.sets.last(Math.max(0, book.sets.length - place)),
-    anewFrom,
+    get proving() {
+      return proving(book, setUp);
+    },
     pumped,
     volumesDone: aim && aim.oneVolume.value > 0 ? pumped / aim.oneVolume.value : 0,
     pumping,
+    get switches() {
+      return book.switches.all();
+    },
     get flows() {
       return book.flows.all();
     },

@@ -229,7 +229,7 @@ function sayPumping(chosen: PurgeChoice): string {
   return parts.length > 0 ? ` ${parts.join(', ')}.` : '';
 }
 
-const pumpNames = { on: 'On.', off: 'Off.', 'ran-dry': 'Off: the well ran dry.' } as const;
+export const pumpNames = { on: 'On.', off: 'Off.', 'ran-dry': 'Off: the well ran dry.' } as const;
 
 function sayFilling(filling: z.infer<typeof purgeEnded.payload>['filling']): string {
   if (!filling) return '';

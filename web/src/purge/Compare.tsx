@@ -1,5 +1,14 @@
 import { inText } from '@fonte/core/parameters';
-import { compareCriteria, criteria, readingSets, readingSteps, sayAgainst, type Compared, type PurgeState } from '@fonte/core/purge';
+import {
+  compareCriteria,
+  criteria,
+  readingSets,
+  readingSteps,
+  sayAgainst,
+  type Compared,
+  type PurgeSet,
+  type PurgeState,
+} from '@fonte/core/purge';
 import { useMemo, useState } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { DataTable, type Column } from '../feedback/DataTable.tsx';
@@ -18,8 +27,7 @@ export function Compare({ purge }: { purge: PurgeState }) {
   );
 }
 
-function judgedByAll({ setUp, anewFrom, setsFrom }: PurgeState) {
-  const sets = setsFrom(anewFrom);
+function judgedByAll({ setUp, proving: sets }: PurgeState) {
   const own = setUp?.rule?.id === 'own' ? [setUp.rule] : [];
   const one = setUp?.aim?.oneVolume.value ?? null;
   const steps = (from: number, to: number) => readingSteps(sets.slice(from, to));
@@ -28,8 +36,10 @@ function judgedByAll({ setUp, anewFrom, setsFrom }: PurgeState) {
 
 function CompareTable({ purge }: { purge: PurgeState }) {
   const { round } = useRound();
-  const { setUp, anewFrom } = purge;
+  const { setUp } = purge;
   const { sets, rows } = useMemo(() => judgedByAll(purge), [purge]);
+  /** As it is called in the list of all sets. */
+  const numberOf = ({ entry }: PurgeSet) => purge.sets.findIndex((one) => one.entry === entry) + 1;
   const columns: Column<Compared>[] = [
     {
       title: 'Criterion',
@@ -57,7 +67,7 @@ function CompareTable({ purge }: { purge: PurgeState }) {
         ) : (
           <span className="word tone-good">
             <Mark kind="good" size={15} />
-            After set {anewFrom + first + 1}, {showTime(sets[first]!.at, round.plan.zone)}
+            After set {numberOf(sets[first]!)}, {showTime(sets[first]!.at, round.plan.zone)}
           </span>
         ),
     },

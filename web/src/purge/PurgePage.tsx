@@ -23,6 +23,7 @@ import { NextClock } from './live/NextClock.tsx';
 import { SetForm } from './live/SetForm.tsx';
 import { WhenStable } from './live/WhenStable.tsx';
 import { Sets } from './live/Sets.tsx';
+import { Happened } from './pumping/Happened.tsx';
 import { Pump } from './pumping/Pump.tsx';
 import { SetUpForm } from './setup/SetUpForm.tsx';
 import { Decisions, Trouble } from './Troubles.tsx';
@@ -114,6 +115,7 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
       )}
       <Compare purge={purge} />
       <Decisions purge={purge} />
+      <Happened purge={purge} />
       {!purge.ended && !purge.ready && <End visit={visit} purge={purge} />}
       {!(purge.ended && setUp.method.id !== 'none') && (
         <details>

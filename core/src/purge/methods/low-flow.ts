@@ -27,9 +27,12 @@ export const lowFlow: PurgeMethod<'low-flow'> = {
   counts: true,
   aim: (chosen) => driveTrainAim(chosen),
   conditions: (chosen, progress) => {
-    const { lowest, atRest } = progress;
+    const { levels, atRest, provenFrom } = progress;
     const most = base(chosen.mostDrawdown);
-    const by = lowest === null || atRest === null ? null : lowest - atRest;
+    // What the level did before it was pumped slower is no more: it counts while the sets are read that have to agree.
+    const during = levels.filter(({ at }) => provenFrom !== null && at >= provenFrom);
+    const worst = Math.max(...(during.length > 0 ? during : levels.slice(-1)).map(({ depth }) => depth));
+    const by = levels.length === 0 || atRest === null ? null : worst - atRest;
     return [
       ...volumesOut(progress),
       levelRead(progress),

@@ -25,6 +25,8 @@ export interface Progress {
   levels: readonly { at: number; depth: number }[];
   /** Lowest level read. */
   lowest: number | null;
+  /** When the first of the sets that have to agree was read; null before there is one. */
+  provenFrom: number | null;
   /** When it ran dry. */
   ranDry: number | null;
 }

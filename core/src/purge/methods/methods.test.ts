@@ -114,6 +114,26 @@ describe('low flow', () => {
         .conditions.filter(({ met }) => !met)
         .map(sayCondition),
     ).toEqual(['Drawdown 0.120 m, 0.100 m at most']);
+    // Pumped slower, the level comes back; what it did before counts no more once other sets agree.
+    purge.level('7.47');
+    expect(purge.state().ready).toBe(false);
+    purge.set('7.00');
+    purge.set('7.00');
+    expect(purge.state()).toMatchObject({ ready: true, drawdown: expect.closeTo(0.12, 9) as number });
+  });
+
+  it('proves nothing by what is read before the water of the well is there, however steady', () => {
+    const purge = purging(choices['low-flow']!);
+    purge.pump('on');
+    purge.flow('100', '60');
+    purge.level('7.41');
+    for (let set = 0; set < 2; set++) purge.set('7.00', {}, 3);
+    // 0.8 L at 100 mL/min: pump, tubing and cell hold 1.07 L.
+    expect(purge.state()).toMatchObject({ ready: false, proving: [], stability: { stable: false } });
+    purge.set('7.00');
+    purge.set('7.00');
+    expect(purge.state()).toMatchObject({ ready: true });
+    expect(purge.state().proving).toHaveLength(2);
   });
 
   it('reads once a drive train where that takes longer than the criterion asks for', () => {

@@ -6,6 +6,8 @@ import {
   countingSets,
   criteria,
   judgeStability,
+  readingSets,
+  readingSteps,
   sayStability,
   type Criterion,
   type ReadingSet,
@@ -288,6 +290,30 @@ describe('whatever is read', () => {
         }));
         expect(judged(turned, backwards).stable).toBe(judged(rule, read).stable);
       }),
+    );
+  });
+});
+
+describe('the unit in which a set is typed', () => {
+  it('does not matter: nor for the verdict, nor for what the meter can tell', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 900, max: 1100 }), { minLength: 3, maxLength: 8 }),
+        fc.constantFrom(...rules),
+        (read, rule) => {
+          const typed = (text: (value: number) => string, unit: 'uS/cm' | 'mS/m' | 'mS/cm') =>
+            read.map((value) => ({ values: { conductivity: { text: text(value), unit } } }));
+          const verdicts = [
+            typed((value) => (value / 10).toFixed(1), 'uS/cm'),
+            typed((value) => (value / 100).toFixed(2), 'mS/m'),
+            typed((value) => (value / 10_000).toFixed(4), 'mS/cm'),
+          ].map((all) =>
+            judgeStability(rule, readingSets(all), ['conductivity'], { steps: readingSteps(all) }).parameters.map(({ state }) => state),
+          );
+          expect(verdicts[1]).toEqual(verdicts[0]);
+          expect(verdicts[2]).toEqual(verdicts[0]);
+        },
+      ),
     );
   });
 });

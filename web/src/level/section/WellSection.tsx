@@ -173,7 +173,7 @@ function Volumes({
     <g aria-hidden="true">
       {Array.from({ length: whole }, (_, index) => {
         const share = Math.max(0, Math.min(1, purge.volumesDone - index));
-        const x = 276 + index * step;
+        const x = 282 + index * step;
         return (
           <g key={index}>
             <rect x={x} y={from} width={step - 4} height={to - from} className="volume-box" />

@@ -19,10 +19,9 @@ const once = { revalidateOnFocus: false, revalidateOnReconnect: false, keepPrevi
 /** When the readings will hold, as far as they tell. */
 export function WhenStable({ purge }: { purge: PurgeState }) {
   const { round } = useRound();
-  const { setUp, stability, anewFrom, interval } = purge;
+  const { setUp, stability, proving: sets, interval } = purge;
   const rule = setUp?.rule ?? null;
   const isOpen = rule !== null && stability?.stable === false && interval !== null;
-  const sets = purge.setsFrom(anewFrom);
   const last = sets.at(-1);
   const { data } = useSWR(
     isOpen && last ? ['estimate', setUp!.entry, last.entry, sets.length] : null,
