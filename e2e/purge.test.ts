@@ -85,6 +85,10 @@ const nextSet = async (page: Page) => Number((await page.$eval('.set-form h2', (
 /** Reads a set off the probe; where the method wants the level, it is read off the well as well. */
 async function takeSet(page: Page, level?: string): Promise<void> {
   const number = await nextSet(page);
+  // The probe says anew what it reads twice a second: what it said before the clock was moved is no reading of now.
+  await new Promise((resolve) => {
+    setTimeout(resolve, 1500);
+  });
   await click(page, 'Take over from the probe');
   if (level !== undefined) await type(page, 'Level while pumping', level);
   await click(page, 'Write the set down');

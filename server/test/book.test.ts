@@ -54,7 +54,7 @@ describe('appending', () => {
     const answer = await at.post({ ...level('7,400'), sentAt: '2026-11-23T09:01:00.000Z' });
     expect((answer.body as Told).entry).toMatchObject({
       seq: 2,
-      version: 1,
+      version: levelRead.version,
       visit: at.script.well,
       sentAt: '2026-11-23T09:01:00.000Z',
       receivedAt: new Date(at.script.now).toISOString(),

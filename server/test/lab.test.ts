@@ -2,7 +2,7 @@ import { newId } from '@fonte/core/book';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
-import { purgeEnded, purgeSetUp } from '@fonte/core/purge';
+import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { coordinator, lab, phone, technician } from '../../core/test/script.ts';
@@ -27,7 +27,10 @@ beforeEach(async () => {
       criterion: 'two-sets@2026-1',
       parameters: ['ph'],
     }),
-    script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' }, reason: 'ran dry' }),
+    ...['40', '80'].map((text) =>
+      script.atWell(purgeReading, { pumped: { text, unit: 'L' }, values: { ph: { text: '6.90', unit: 'pH' } } }),
+    ),
+    script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }),
     script.atWell(bottleFilled, { bottle: nitrogen! }),
     script.atWell(bottleFilled, { bottle: metals! }),
     script.write(handedOver, {
@@ -76,8 +79,8 @@ describe('the desk', () => {
     await ask();
     const view = (await at.books.view(at.script.book))!;
     const asked = at.desk.asked[0]!.book;
-    expect(asked).toEqual({ id: at.script.book, count: 8, hash: view.entries.at(7)!.hash });
-    expect(view.entries.at(7)!.id).toBe(handOver);
+    expect(asked).toEqual({ id: at.script.book, count: 10, hash: view.entries.at(9)!.hash });
+    expect(view.entries.at(9)!.id).toBe(handOver);
   });
 
   it('answers after what it answers, also where the device’s clock is ahead', async () => {

@@ -17,22 +17,28 @@ export function useBells(isOn: boolean): void {
     const clocks = data?.clocks.first.map(({ item }) => item) ?? [];
     const endOf = ({ from, least }: (typeof clocks)[number]) => from + least * second;
     const nameOf = (clock: (typeof clocks)[number]) => `${clock.visit} ${clock.procedure ?? ''} ${clock.from}`;
-    let isGone = false;
+    let [isGone, isAsking] = [false, false];
     const look = async () => {
       const over = clocks.filter((clock) => endOf(clock) <= now() && now() - endOf(clock) < old && !rung.current.has(nameOf(clock)));
-      if (over.length === 0) return;
+      if (over.length === 0 || isAsking) return;
+      isAsking = true;
       // What was answered a while ago may have been read in the meantime.
-      const fresh = await mutate();
+      const fresh = await mutate().finally(() => {
+        isAsking = false;
+      });
       if (isGone) return;
       for (const clock of over) {
         rung.current.add(nameOf(clock));
         if (fresh?.clocks.first.some(({ item }) => nameOf(item) === nameOf(clock))) await ring(`${clock.say}: ${clock.pointName}`);
       }
     };
-    const timer = setInterval(() => void look(), second);
+    if (clocks.length === 0) return;
+    const ticker = new Worker(new URL('../time/tick.worker.ts', import.meta.url), { type: 'module' });
+    // Without a connection what was answered last is asked; where even that fails the next tick tries again.
+    ticker.onmessage = () => void look().catch(() => undefined);
     return () => {
       isGone = true;
-      clearInterval(timer);
+      ticker.terminate();
     };
   }, [data, mutate]);
 }

@@ -117,6 +117,17 @@ function fits(values: readonly number[], usual: number, began: number): Fit[] {
 const [shortest, longest] = [0.4, 25];
 const slowness = 0.5;
 
+/** Of the change from set to set so much may be left in the later half, and it still slows down. */
+const mayKeep = 0.85;
+
+/** Whether a course slows down: what goes on as fast as before may be the middle of an approach or a drift, and nothing tells which. */
+function isSlowing(values: readonly number[], usual: number): boolean {
+  const half = (values.length - 1) >> 1;
+  const change = (from: number, to: number) => Math.abs(values[to]! - values[from]!) / (to - from);
+  const [before, after] = [change(0, half), change(half, values.length - 1)];
+  return after <= mayKeep * before || after <= usual;
+}
+
 /** The last values that one curve explains, with its fits: five at least. */
 function fitted(values: readonly number[], usual: number, began: number): { values: readonly number[]; fits: Fit[] } {
   for (let from = 0; ; from++) {
@@ -192,6 +203,8 @@ export function estimateStable(
     const step = steps[id] ?? 0;
     const read = values as number[];
     const usual = usualNoise.ofStep * step + (usualNoise.ofValue[id] ?? 0) * Math.abs(read.at(-1)!) + 1e-9;
+    if (!isSlowing(read, usual) && !holds(tolerance, rule.against, read.slice(-rule.sets), step || undefined))
+      return { state: 'not-approaching', by: id };
     const fit = fitted(read, usual, sets.length - recent.length + 1);
     courses.push({
       id,
@@ -239,7 +252,7 @@ export function estimateStable(
 
 /** The interval about the middle whose share is nearest to four out of five: sets come in whole numbers. */
 function interval(met: readonly number[]): { from: number; to: number } {
-  const wanted = 0.83 * draws;
+  const wanted = 0.8 * draws;
   let best = { from: 1, to: met.length, off: Infinity };
   const sums = met.reduce<number[]>((all, one) => [...all, all.at(-1)! + one], [0]);
   for (let from = 1; from <= met.length; from++)
