@@ -265,6 +265,10 @@ describe.sequential('a well that runs dry, by casing volumes first', () => {
     await page.waitForSelector('.pad-next');
     for (const number of ['8', '18.2', '7.31', '641', '6.02', '21.4']) await press(number);
     await see(page, 'Set 2');
+    // What is asked about a set that comes too soon stands on the screen, though it stands below the pad.
+    for (const number of ['16', '18.2', '7.31', '641', '6.02', '21.4']) await press(number);
+    await see(page, 'it will not count');
+    expect(await page.$eval('.set-form .finding.question', (one) => one.getBoundingClientRect().bottom <= innerHeight)).toBe(true);
     await page.waitForSelector('.pad-next:not(.ant-btn-loading)');
     expect(await seriousBarriers(page)).toEqual([]);
   });
@@ -276,7 +280,7 @@ describe.sequential('a well that runs dry, by casing volumes first', () => {
     await walk.unfold(page, 'Change the method or the criterion');
     await choose(page, 'Method', 'Purge dry, let it recover');
     await click(page, 'Change the set-up');
-    await see(page, '1 sets were read by another method.');
+    await see(page, '1 set was read by another method.');
     await tick(page, 'It is so');
     await click(page, 'Change the set-up');
     await see(page, 'Not yet: pumped until it runs dry');

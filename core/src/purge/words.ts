@@ -79,8 +79,14 @@ export const purgeFindings: FindingWords = {
     ({ rate, most }) => `${show(Number(rate), 'mL/min', 0)} is fast for these bottles; ${show(Number(most), 'mL/min', 0)} at most.`,
     'Slow it down, or split the flow. Volatiles leave a fast stream.',
   ],
-  'other-method': [({ sets }) => `${sets} sets were read by another method.`, 'They stay, and count by the new one as well.'],
-  'other-criterion': [({ sets }) => `${sets} sets were judged by another criterion.`, 'They stay, and are judged by the new one.'],
+  'other-method': [
+    ({ sets }) => (Number(sets) === 1 ? '1 set was read by another method.' : `${sets} sets were read by another method.`),
+    'They stay, and count by the new one as well.',
+  ],
+  'other-criterion': [
+    ({ sets }) => (Number(sets) === 1 ? '1 set was judged by another criterion.' : `${sets} sets were judged by another criterion.`),
+    'They stay, and are judged by the new one.',
+  ],
   'wider-than-bore': [
     ({ inside, bore }) => `${show(Number(inside), 'mm', 1)} inside is wider than the bore of ${show(Number(bore), 'mm', 1)}.`,
     'One of them is wrong.',

@@ -1,7 +1,7 @@
 import { everybody } from '@fonte/core/roles';
 import { allKinds, sayAbout } from '@fonte/core/round';
 import { Button, Checkbox, Form } from 'antd';
-import { createContext, useContext, type KeyboardEvent, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useRef, type KeyboardEvent, type ReactNode } from 'react';
 import { z } from 'zod';
 import { Said } from '../feedback/Said.tsx';
 import { SessionContext } from '../session/session.ts';
@@ -62,6 +62,11 @@ export function EntryForm<V extends object>({
   onSubmit = of.form.submit,
 }: Props<V>) {
   const role = useContext(SessionContext)?.me.person.role;
+  const asked = useRef<HTMLDivElement>(null);
+  // What is asked is seen, also where it stands below the screen; each try asks anew.
+  useEffect(() => {
+    if (of.asked.length > 0) asked.current?.scrollIntoView({ block: 'nearest' });
+  }, [of.asked]);
   const press = (event: KeyboardEvent<HTMLElement>) => {
     const field = event.target as HTMLElement;
     if (event.key !== 'Enter' || enter === 'writes' || field.tagName !== 'INPUT') return;
@@ -85,7 +90,7 @@ export function EntryForm<V extends object>({
         </p>
       ))}
       {of.asked.length > 0 && (
-        <div className="finding question" role="alert">
+        <div className="finding question" role="alert" ref={asked}>
           <Mark kind="question" />
           {of.asked
             .map((finding) => ({ code: finding.code, ...sayAbout(finding) }))
