@@ -154,7 +154,7 @@ describe.sequential('low flow at a quick well', () => {
           () =>
             document.querySelector('.when-stable')?.textContent ?? (document.body.innerText.includes('End the purge') ? 'stable' : null),
         );
-        expect(await told.jsonValue()).toMatch(/^Stable (about|between)|do not tell|stable/);
+        expect(await told.jsonValue()).toMatch(/^Stable (about|between)|do not tell|does not slow down yet|stable/);
       }
     }
     await see(page, 'End the purge');
@@ -265,10 +265,11 @@ describe.sequential('a well that runs dry, by casing volumes first', () => {
     await page.waitForSelector('.pad-next');
     for (const number of ['8', '18.2', '7.31', '641', '6.02', '21.4']) await press(number);
     await see(page, 'Set 2');
+    await page.waitForSelector('.pad-next:not(.ant-btn-loading)');
     // What is asked about a set that comes too soon stands on the screen, though it stands below the pad.
     for (const number of ['16', '18.2', '7.31', '641', '6.02', '21.4']) await press(number);
     await see(page, 'it will not count');
-    expect(await page.$eval('.set-form .finding.question', (one) => one.getBoundingClientRect().bottom <= innerHeight)).toBe(true);
+    expect(await page.$eval('.set-form .finding.question', (one) => one.getBoundingClientRect().bottom <= innerHeight + 1)).toBe(true);
     await page.waitForSelector('.pad-next:not(.ant-btn-loading)');
     expect(await seriousBarriers(page)).toEqual([]);
   });

@@ -39,7 +39,8 @@ export function Pad({ text, onText, next, write, busy }: Props) {
         className="pad-next"
         type="primary"
         size="large"
-        loading={busy}
+        // On the way to the last number the set before may still be on its way to the server.
+        loading={busy && next === null}
         onClick={() => {
           navigator.vibrate?.(10);
           if (next) next();

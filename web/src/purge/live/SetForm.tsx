@@ -76,7 +76,10 @@ export function SetForm({
   const isByPad = usePad();
   const { parameters } = setUp;
   const { asked, free } = fieldsOf(purge, setUp);
-  const [active, setActive] = useState<SetField>(asked[0]!);
+  // Each set begins at its first number, as soon as the one before stands.
+  const [at, setAt] = useState<{ set: number; field: SetField }>({ set: purge.count, field: asked[0]! });
+  const active = at.set === purge.count ? at.field : asked[0]!;
+  const setActive = (field: SetField) => setAt({ set: purge.count, field });
   const [lastSet] = purge.setsFrom(purge.count - 1);
   const form = useEntryForm<SetDraft, z.output<typeof purgeReading.payload>>({
     keep: `set.${visit.id}`,

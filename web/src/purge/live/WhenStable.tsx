@@ -36,7 +36,7 @@ export function WhenStable({ purge }: { purge: PurgeState }) {
   if (data.state !== 'told')
     return (
       <p className="small when-stable">
-        {data.state === 'not-approaching' ? 'It is not coming to rest' : 'The readings do not tell when it will be stable'}
+        {data.state === 'not-approaching' ? 'It does not slow down yet' : 'The readings do not tell when it will be stable'}
         {data.by ? `: ${inText(data.by)} keeps moving` : ''}.
       </p>
     );
