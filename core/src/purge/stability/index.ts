@@ -4,4 +4,3 @@ export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, 
 export { criterionOf, refOfOwn } from './own.ts';
 export { compareCriteria, type Compared } from './compare.ts';
 export { estimateStable, type Estimate, type NoEstimate } from './approach.ts';
-export { sayAgainst, sayStability, sayTolerance } from './words.ts';
