@@ -2,17 +2,20 @@ import { Script, wellPoint } from './script.ts';
 import type { AgreedLevel } from '../src/level/index.ts';
 import { purgeReading, purgeRoom, purgeSetUp, type PurgeBook } from '../src/purge/index.ts';
 
+/** The level that the purges of tests start from. */
+export const levelAtRest: AgreedLevel = {
+  at: 0,
+  measuringPoint: 'North rim',
+  depth: 7.4,
+  typed: { text: '7.40', unit: 'm' },
+  water: 'static',
+  belowGround: null,
+  elevation: null,
+};
+
 /** A purge of so many sets, three minutes apart, at the well of the tests. */
 export function atWellOf(count: number): { book: PurgeBook; point: typeof wellPoint; level: AgreedLevel } {
-  const level: AgreedLevel = {
-    at: 0,
-    measuringPoint: 'North rim',
-    depth: 7.4,
-    typed: { text: '7.40', unit: 'm' },
-    water: 'static',
-    belowGround: null,
-    elevation: null,
-  };
+  const level = levelAtRest;
   const around = { point: wellPoint, level };
   const script = new Script();
   const setUp = script.atWell(purgeSetUp, {

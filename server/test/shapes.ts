@@ -2,9 +2,9 @@ import { chained, type BookEntry, type Entry } from '@fonte/core/book';
 import { actionDone } from '@fonte/core/act';
 import { handedOver, labAnswered } from '@fonte/core/custody';
 import { bottleDiscarded, bottleFilled } from '@fonte/core/fill';
-import { levelLeftOut, levelRead, loggerCompared } from '@fonte/core/level';
+import { levelRead } from '@fonte/core/level';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '@fonte/core/plan';
-import { flowTimed, pumpingLevelRead, pumpSwitched, purgeDecided, purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
+import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fonte/core/read';
 import { pointRegistered } from '@fonte/core/registers';
 import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
@@ -12,6 +12,7 @@ import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { coordinator, idOf, lab, phone, Script, tapPoint, wellPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
+import { lowFlow, notPurged } from './shapes-well.ts';
 
 /*
  * Books as they were written by this copy of the product, one of each shape that a book can have. They are kept as files;
@@ -215,48 +216,6 @@ function registeredPoint(): Entry[] {
 }
 
 /** Entries by the name of their shape, in the order in which they arrive. */
-/** Tapes other than an electric one, a logger, low flow with its pump and flow, and what went wrong. */
-function lowFlow(): Entry[] {
-  const script = new Script().plan();
-  const m = (text: string) => ({ text, unit: 'm' as const });
-  for (const [hold, cut] of [
-    ['9', '1.6'],
-    ['10', '2.6'],
-  ] as const)
-    script.atWell(levelRead, { ...level('7.4'), by: { tool: 'steel', hold: m(hold), cut: m(cut) } });
-  script.atWell(loggerCompared, { logger: 'LG-07', shows: m('7.44') });
-  script.atWell(purgeSetUp, {
-    method: 'low-flow',
-    tubing: m('16'),
-    tubingInside: { text: '6', unit: 'mm' },
-    cellHolds: { text: '500', unit: 'mL' },
-    mostDrawdown: m('0.10'),
-    pump: 'bladder',
-    intake: m('14.6'),
-    water: 'container',
-    criterion: 'two-sets@2026-3',
-    parameters: ['ph', 'temperature'],
-  });
-  script.atWell(pumpSwitched, { pump: 'on' });
-  script.atWell(flowTimed, { timings: [{ caught: { text: '400', unit: 'mL' }, took: { text: '60', unit: 's' } }] });
-  script.atWell(pumpingLevelRead, { level: m('7.46') });
-  const { values } = set('0');
-  for (let read = 0; read < 3; read++) script.atWell(purgeReading, { values, level: m('7.47') }, 5);
-  script.atWell(purgeDecided, { trouble: 'air', choice: 'no-volatiles', reason: 'bubbles in the cell' });
-  script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'slowed', rate: { text: '150', unit: 'mL/min' } } });
-  script.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
-  return script.entries;
-}
-
-/** A level that could not be read, and a well that was not purged. */
-function notPurged(): Entry[] {
-  const script = new Script().plan();
-  script.atWell(levelLeftOut, { why: 'obstructed', reached: { text: '6.2', unit: 'm' }, reason: 'a pump is stuck' });
-  script.atWell(purgeSetUp, { method: 'none', reason: 'passive sampler hangs in the screen' });
-  script.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
-  return script.entries;
-}
-
 export const shapes: Record<string, () => Entry[]> = {
   'whole-round': wholeRound,
   'late-to-early': () =>

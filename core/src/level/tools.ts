@@ -60,10 +60,7 @@ export function typedDepth(by: LevelTool): Typed | null {
   return { text: showNumber(fromBase(depth, unit), Math.max(...numbers.map(decimalsOf))).replace('−', '-'), unit };
 }
 
-/**
- * Where to hold a steel tape: half again as deep as one to two metres below the last level, at a whole number, so that the chalk is wetted
- * and the end hangs free. In m; USGS TM 1-A1, GWPD 1.
- */
+/** Where to hold a steel tape, in m: one to two metres below the last level at a whole number, so that its end is wetted. USGS TM 1-A1, GWPD 1. */
 export const proposedHold = (last: number): number => Math.ceil(last + 1);
 
 /** A second run held this near the first, in m, is no other hold. */

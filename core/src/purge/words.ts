@@ -1,6 +1,6 @@
 import { say, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { show, showNumber, showTyped, unitLabel } from '../units/index.ts';
+import { show, showTyped } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import {
   flowTimed,
@@ -14,8 +14,8 @@ import {
 } from './entries.ts';
 import { pump, type PurgeWaterTo } from './pumping/gear.ts';
 import { ruleOf } from './state.ts';
+import { shown, unitOf } from './stability/words.ts';
 import { choiceOf, trouble } from './troubles.ts';
-import type { Against, Allowed, Criterion, Tolerance } from './stability/index.ts';
 import type { z } from 'zod';
 
 export const purgeFindings: FindingWords = {
@@ -141,39 +141,6 @@ export const purgeWords: Words = {
   'total-unknown': 'Say how much was pumped so far; or put the pump on and time its flow, and it is counted.',
   'ended-early': 'What the method asks for is not reached: say why you end here.',
 };
-
-const shown = (id: unknown, value: unknown) => {
-  const { decimals } = parameter(id as ParameterId);
-  return showNumber(Number(value), decimals + (decimals < 2 ? 1 : 0));
-};
-const unitOf = (id: unknown) => unitLabel(parameter(id as ParameterId).unit);
-
-const stabilityWords: Words = {
-  'not-read': 'not read',
-  'few-sets': ({ read, asked }) => `${read} of ${asked} sets`,
-  'too-coarse': ({ parameter: id, step, allowed }) => `read in steps of ${shown(id, step)}, ± ${shown(id, allowed)} allowed: read finer`,
-  'below-step': ({ parameter: id, step }) => `at or below ${shown(id, step)} ${unitOf(id)}: below what the meter can tell`,
-  'at-floor': ({ parameter: id, floor }) => `all at or below ${floor} ${unitOf(id)}`,
-  moved: ({ parameter: id, by, allowed }) => `moved ${shown(id, by)} ${unitOf(id)}, ± ${shown(id, allowed)} allowed`,
-};
-
-/** Why a parameter holds or not, in a few words. */
-export const sayStability = (because: Coded): string => say(stabilityWords, because);
-
-/** What a criterion allows of one parameter: `pH ± 0.1`. */
-export function sayTolerance({ parameter: id, absolute, percent, floor, small, cases = [] }: Tolerance): string {
-  const both = ({ absolute: by, percent: part }: Allowed) =>
-    [...(by === undefined ? [] : [String(by)]), ...(part === undefined ? [] : [`${part} %`])].join(' or ');
-  const levels = [...(small ? [small] : []), ...cases].map((one) => ` (± ${both(one)} up to ${one.most})`);
-  return `${parameter(id).name} ± ${both({ ...(absolute === undefined ? {} : { absolute }), ...(percent === undefined ? {} : { percent }) })}${floor === undefined ? '' : ` (free at or below ${floor})`}${levels.join('')}`;
-}
-
-const againstWords: Record<Against, string> = {
-  previous: 'each set against the one before',
-  median: 'against the median of the sets',
-  spread: 'the sets against one another',
-};
-export const sayAgainst = ({ sets, against }: Pick<Criterion, 'sets' | 'against'>): string => `${sets} sets, ${againstWords[against]}`;
 
 /** What a method asks for, said of where it stands. Lengths in m, volumes in m³. */
 const conditionWords: Words = {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { levelAtRest } from '../../../test/at-the-well-bench.ts';
 import { Script, wellPoint } from '../../../test/script.ts';
+import { OwnCriterion } from '../../registers/index.ts';
 import type { AnyKind } from '../../book/index.ts';
 import { questionEnd, questionFlow, questionSet, questionSetUp } from '../question.ts';
 import {
@@ -14,21 +16,13 @@ import {
   purgeReasons,
   purgeRoom,
   purgeSetUp,
+  refOfOwn,
   purgeState,
   sayCondition,
   suctionLift,
 } from '../index.ts';
-import type { AgreedLevel } from '../../level/index.ts';
 
-const level: AgreedLevel = {
-  at: 0,
-  measuringPoint: 'North rim',
-  depth: 7.4,
-  typed: { text: '7.40', unit: 'm' },
-  water: 'static',
-  belowGround: null,
-  elevation: null,
-};
+const level = levelAtRest;
 const metres = (text: string) => ({ text, unit: 'm' as const });
 const judged = { criterion: 'two-sets@2026-3', parameters: ['temperature', 'ph', 'oxygen'] };
 const tubing = { tubing: metres('20'), tubingInside: { text: '6', unit: 'mm' }, cellHolds: { text: '500', unit: 'mL' } };
@@ -345,4 +339,45 @@ it('the filter pack is counted where it is asked for and known', () => {
   };
   // Geometry: 0.3 · π/4 · (0.15² − 0.052²) · 6.5 m.
   expect(one(true)! - one(false)!).toBeCloseTo(0.3 * (Math.PI / 4) * (0.15 ** 2 - 0.052 ** 2) * 6.5, 9);
+});
+
+describe('a criterion of the house', () => {
+  const own = {
+    id: '01890000-0000-7000-8000-000000000077',
+    name: 'Network plan',
+    sets: 2,
+    against: 'spread' as const,
+    seconds: 120,
+    tolerances: [{ parameter: 'ph' as const, absolute: 0.05 }],
+    source: 'network plan, chapter 4',
+  };
+  const chosen = { method: 'running', ranBefore: true, criterion: refOfOwn(own), own, parameters: ['ph'] };
+
+  it('judges as it is written, and goes with the set-up', () => {
+    const purge = purging(PurgeChoice.parse(chosen));
+    expect(purge.state().setUp!.rule).toMatchObject({ name: 'Network plan', sets: 2, against: 'spread', between: { seconds: 120 } });
+    purge.set('7.00', {}, 1);
+    purge.set('7.00', {}, 1);
+    expect(purge.state()).toMatchObject({ ready: false, lastCounts: false });
+    purge.set('7.06', {}, 1);
+    expect(purge.state().ready).toBe(false);
+    purge.set('7.04', {}, 3);
+    expect(purge.state().ready).toBe(true);
+  });
+
+  it('is taken by its own name only, and no other goes by that', () => {
+    const refused = (change: object) => PurgeChoice.safeParse({ ...chosen, ...change }).error?.issues.map(({ path }) => path.join('.'));
+    expect(refused({})).toBeUndefined();
+    expect(refused({ criterion: 'epa-1996@2026-3' })).toEqual(['criterion']);
+    expect(refused({ own: undefined })).toEqual(['criterion']);
+  });
+
+  it('is refused where it says nothing, says it twice, or in per cent of what has no zero', () => {
+    const at = (change: object) => OwnCriterion.safeParse({ ...own, ...change }).error?.issues.map(({ path }) => path.join('.')) ?? [];
+    expect(at({})).toEqual([]);
+    expect(at({ tolerances: [{ parameter: 'ph' }] })).toEqual(['tolerances.0.absolute']);
+    expect(at({ tolerances: [{ parameter: 'ph', percent: 3 }] })).toEqual(['tolerances.0.percent']);
+    expect(at({ tolerances: [own.tolerances[0], own.tolerances[0]] })).toEqual(['tolerances.1.parameter']);
+    expect(at({ sets: 1 })).toEqual(['sets']);
+  });
 });

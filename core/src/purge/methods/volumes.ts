@@ -25,7 +25,7 @@ export const volumes: PurgeMethod<'volumes'> = {
     const pack = chosen.withPack ? packVolume(point.well, mark, { insideDiameter, depth: level.depth }) : null;
     // Asked for and not to be had: no volume rather than one that is too small.
     if (chosen.withPack && !pack) return null;
-    const oneVolume = pack ? withPack({ casing: standing, pack }) : standing;
+    const oneVolume = pack ? withPack({ one: standing, other: pack }) : standing;
     return { of: 'casing', volumes: chosen.volumes, column, oneVolume, target: purgeTarget({ volumes: chosen.volumes, one: oneVolume }) };
   },
   conditions: (_, progress) => volumesOut(progress),

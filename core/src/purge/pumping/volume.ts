@@ -38,20 +38,26 @@ export const casingVolume = computed(
   ({ insideDiameter, column }) => (Math.PI / 4) * insideDiameter ** 2 * column,
 );
 
-/** Two volumes as one, in m³: a casing, and what stands in the narrower one below it. */
-export const bothVolumes = computed(
-  {
-    formula: 'V = A + B',
-    unit: 'm3',
-    shown: ['L', 2],
-    source: geometry,
-    inputs: {
-      above: { symbol: 'A', name: 'above', unit: 'L', decimals: 2 },
-      below: { symbol: 'B', name: 'below', unit: 'L', decimals: 2 },
+/** Two volumes as one, in m³: what each is called in the working. */
+const sumOf = (one: string, other: string) =>
+  computed(
+    {
+      formula: 'V = A + B',
+      unit: 'm3',
+      shown: ['L', 2],
+      source: geometry,
+      inputs: {
+        one: { symbol: 'A', name: one, unit: 'L', decimals: 2 },
+        other: { symbol: 'B', name: other, unit: 'L', decimals: 2 },
+      },
     },
-  },
-  ({ above, below }) => above + below,
-);
+    (given) => given.one + given.other,
+  );
+
+/** A casing, and what stands in the narrower one below it. */
+export const bothVolumes = sumOf('above', 'below');
+/** A casing volume with the water of its filter pack. */
+export const withPack = sumOf('in the casing', 'in the filter pack');
 
 /**
  * The water that stands in a well between its level and its bottom, each piece of the casing by its own diameter; null where there is
@@ -69,7 +75,7 @@ export function standingWater(
     const column = waterColumn({ bottom: Math.min(bottom, pieces[place + 1]?.top ?? bottom), depth: Math.max(top, depth) });
     return column.value > 0 ? [casingVolume({ insideDiameter: inside, column })] : [];
   });
-  return volumes.length === 0 ? null : volumes.reduce((above, one) => bothVolumes({ above, below: one }));
+  return volumes.length === 0 ? null : volumes.reduce((above, one) => bothVolumes({ one: above, other: one }));
 }
 
 /**
@@ -90,21 +96,6 @@ export const filterPackVolume = computed(
     },
   },
   ({ porosity, bore, casingOutside, saturated }) => porosity * (Math.PI / 4) * (bore ** 2 - casingOutside ** 2) * saturated,
-);
-
-/** A casing volume with the water of its filter pack, in m³. */
-export const withPack = computed(
-  {
-    formula: 'V = A + B',
-    unit: 'm3',
-    shown: ['L', 2],
-    source: geometry,
-    inputs: {
-      casing: { symbol: 'A', name: 'in the casing', unit: 'L', decimals: 2 },
-      pack: { symbol: 'B', name: 'in the filter pack', unit: 'L', decimals: 2 },
-    },
-  },
-  ({ casing, pack }) => casing + pack,
 );
 
 /** What a pack of gravel holds, where nobody says its porosity. Common practice: 0.25 to 0.35. */

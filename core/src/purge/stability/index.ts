@@ -4,3 +4,4 @@ export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, 
 export { criterionOf, refOfOwn } from './own.ts';
 export { compareCriteria, type Compared } from './compare.ts';
 export { estimateStable, type Estimate, type NoEstimate } from './approach.ts';
+export { sayAgainst, sayStability, sayTolerance } from './words.ts';
