@@ -29,6 +29,7 @@ const rooms = [
   'day',
   'lab',
   'read',
+  'logger',
   'limits',
   'act',
   'round',
@@ -39,7 +40,7 @@ const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
     cellar: ['store', 'http', 'book', 'files'],
-    rooms: ['access', 'due', 'registers', 'plan', 'prepare', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read'],
+    rooms: ['access', 'due', 'registers', 'plan', 'prepare', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read', 'logger'],
     attic: ['app', 'commands'],
   },
   web: {
@@ -62,6 +63,7 @@ const floors = {
       'pictures',
       'custody',
       'read',
+      'logger',
       'act',
       'limits',
       'round',

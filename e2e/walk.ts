@@ -158,6 +158,12 @@ export async function fillAndPutBack(page: Page, bottle: string): Promise<void> 
 
 /** Takes a file in, as if it had been chosen. */
 export async function takeIn(page: Page, name: string, text: string): Promise<void> {
+  await putIn(page, name, text);
+  await see(page, name);
+}
+
+/** Chooses a file of a text for the first place on the page that takes one. */
+export async function putIn(page: Page, name: string, text: string): Promise<void> {
   await page.waitForSelector('input[type=file]');
   await page.evaluate(
     (called, content) => {
@@ -170,7 +176,6 @@ export async function takeIn(page: Page, name: string, text: string): Promise<vo
     name,
     text,
   );
-  await see(page, name);
 }
 
 /** Takes a picture of one colour, saying before what it shows. */

@@ -6,6 +6,8 @@ import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
 import { deviceSync, firstPage } from './page.ts';
 import { purge } from './purge.ts';
+import { hydrograph } from './hydrograph.ts';
+import { logger } from './logger.ts';
 import { memory, startUp } from './server.ts';
 
 /*
@@ -29,6 +31,8 @@ const parts = {
   deviceSync,
   planner,
   purge,
+  logger,
+  hydrograph,
 };
 type Part = keyof typeof parts;
 

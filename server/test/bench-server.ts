@@ -17,7 +17,7 @@ import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
 import { ensureDerived } from '../src/book/rebuild.ts';
 import type { LabDesk, LabReport } from '../src/lab/desk.ts';
-import { ReportReader } from '../src/read/reader.ts';
+import { FileReader } from '../src/read/reader.ts';
 import { Store } from '../src/store/index.ts';
 import { held } from './contract.ts';
 
@@ -77,7 +77,7 @@ export async function bench(options: AppOptions = {}) {
   const clock = () => script.now;
   await ensureDerived(store, derivation);
   const books = new Books(store, clock, derivation);
-  const reader = new ReportReader();
+  const reader = new FileReader();
   const desk = new PaperDesk();
   const services = {
     store,

@@ -5,6 +5,7 @@ import { OwnCriterion } from './criterion.ts';
 import { Device } from './device.ts';
 import { Box, Instrument, Lot } from './gear.ts';
 import { Lab } from './lab.ts';
+import { LoggerRecord } from './logger.ts';
 import { Person } from './people.ts';
 import { Point } from './point.ts';
 import { members } from '../roles/index.ts';
@@ -34,6 +35,7 @@ export const registerLists = {
   boxes: list('boxes', Box),
   programmes: list('programmes', Programme),
   criteria: list('criteria', OwnCriterion),
+  loggers: list('loggers', LoggerRecord),
   people: list('people', Person),
   devices: list('devices', Device),
 } as const;
@@ -46,6 +48,7 @@ export const registered = {
   boxes: one('boxes', Box),
   programmes: one('programmes', Programme),
   criteria: one('criteria', OwnCriterion),
+  loggers: one('loggers', LoggerRecord),
   people: one('people', Person),
   devices: one('devices', Device),
 } as const;

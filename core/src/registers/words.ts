@@ -7,6 +7,7 @@ import { criterionRegistered } from './criterion.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentKind, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
+import { loggerRegistered } from './logger.ts';
 import { personRegistered } from './people.ts';
 
 export const registerSays: readonly Says[] = [
@@ -25,6 +26,7 @@ export const registerSays: readonly Says[] = [
   inBook(lotRegistered, ({ name, lot, expires }) => `${name}, lot ${lot}, until ${expires}.`),
   inBook(boxRegistered, ({ name, holds, vehicle }) => `${name}, ${show(holds, 'L', 0)}${vehicle ? `, in ${vehicle}` : ''}.`),
   inBook(criterionRegistered, ({ name, sets, source }) => `${name}: ${sets} sets. ${source}.`),
+  inBook(loggerRegistered, ({ name, mark, water, air }) => `${name}: ${water.name}${air ? ` with ${air.name}` : ''}, below ${mark}.`),
   inBook(
     personRegistered,
     ({ name, initials, role, left }) => `${name} (${initials}), ${role}${left ? `. Access ended: ${left.reason}` : ''}.`,

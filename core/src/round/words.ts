@@ -7,6 +7,7 @@ import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts'
 import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { limitSets } from '../limits/index.ts';
+import { loggerFindings } from '../logger/index.ts';
 import { levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
@@ -41,6 +42,7 @@ export const findingWords: FindingWords = {
   ...prepareFindings,
   ...readingFindings,
   ...levelFindings,
+  ...loggerFindings,
   ...purgeFindings,
   ...custodyFindings,
   ...dayFindings,

@@ -7,6 +7,7 @@ import { dueRoom } from '../due/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { labRoom } from '../lab/index.ts';
 import { levelRoom } from '../level/index.ts';
+import { loggerRoom } from '../logger/index.ts';
 import { picturesRoom } from '../pictures/index.ts';
 import { planRoom } from '../plan/index.ts';
 import { prepareRoom } from '../prepare/index.ts';
@@ -32,6 +33,7 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   picturesRoom,
   labRoom,
   readRoom,
+  loggerRoom,
 ];
 
 /** Counted up with every change of what stands in a derived table: a database of before is then derived anew at the start. */

@@ -6,7 +6,7 @@ import { newCode } from '../access/index.ts';
 import { Books } from '../book/books.ts';
 import { ensureDerived } from '../book/rebuild.ts';
 import { HttpLabDesk } from '../lab/index.ts';
-import { ReportReader } from '../read/index.ts';
+import { FileReader } from '../read/index.ts';
 import { Store, type Maker } from '../store/index.ts';
 import { createApp, type AppOptions } from './app.ts';
 import { withoutContents } from '../http/index.ts';
@@ -64,7 +64,7 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const anew = await ensureDerived(store, derivation);
   if (anew) log.info({ books: anew }, 'the tables were made by another version, and are made anew');
   const books = new Books(store, clock, derivation);
-  const reader = new ReportReader();
+  const reader = new FileReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
   const isNew = options.demo === undefined && (await store.read<unknown[]>('SELECT 1 FROM accounts LIMIT 1')).length === 0;
   const setUpCode = { value: isNew ? newCode() : null };

@@ -6,3 +6,4 @@ import { levelRows } from './rows.ts';
 import { LevelTable } from './tables.ts';
 
 export const levelRoom: ServerRoom<Services> = { name: 'level', derived: [ofVisit(LevelTable, levelRows)], routes: levelRoutes };
+export { levelsAt } from './record.ts';

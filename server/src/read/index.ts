@@ -10,5 +10,6 @@ export const readRoom: ServerRoom<ReadServices> = {
   derived: [ofRound(ResultTable, resultRows), ofRound(ColumnsTable, columnsRows)],
   routes: readRoutes,
 };
-export { ReportReader } from './reader.ts';
+export { FileReader } from './reader.ts';
 export type { ReadServices } from './routes.ts';
+export type { LoggerJob } from './worker.ts';

@@ -1,7 +1,7 @@
 import { afterEach, expect, it } from 'vitest';
-import { ReportReader } from './reader.ts';
+import { FileReader } from './reader.ts';
 
-const reader = new ReportReader();
+const reader = new FileReader();
 afterEach(() => reader.stop());
 
 const bottles = new Map([['A-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn: '2026-11-23' }]]);
@@ -35,7 +35,7 @@ it.each([
   ['time', { time: 300, memory: 384, threads: 1 }],
   ['memory', { time: 20_000, memory: 24, threads: 1 }],
 ])('cuts off what takes more %s than any report does, and reads the next', async (_, limits) => {
-  const strict = new ReportReader(limits);
+  const strict = new FileReader(limits);
   const monstrous = new TextEncoder().encode(`Sample,Analyte,Result,Unit\n${'A-N,Nitrate,3,mg/L NO3\n'.repeat(400_000)}`);
   expect(await strict.read(monstrous, bottles)).toMatchObject({ refusal: { code: 'too-much' } });
   await strict.stop();

@@ -23,7 +23,7 @@ import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
-import type { ReportReader } from './reader.ts';
+import type { FileReader } from './reader.ts';
 import { resultsAt } from './record.ts';
 import { rememberedOf } from './remembered.ts';
 
@@ -33,7 +33,7 @@ const largestReport = 16 << 20;
 const uploadsAtOnce = 3;
 
 export interface ReadServices extends LabServices {
-  reader: ReportReader;
+  reader: FileReader;
 }
 
 export function readRoutes({ books, desks, store, reader, clock }: ReadServices): Route[] {

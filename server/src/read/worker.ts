@@ -1,4 +1,16 @@
 import { readReport, type BottlesByLabel, type Mapping, type Remembered } from '@fonte/core/read';
+import {
+  loggerAnswer,
+  loggerText,
+  lookThrough,
+  readLogger,
+  type LoggerAnswer,
+  type LoggerLook,
+  type LoggerRefusal,
+} from '@fonte/core/logger';
+import type { LevelOfRecord } from '@fonte/core/level';
+import type { LoggerRecord } from '@fonte/core/registers';
+import { decodeText } from '@fonte/core/read';
 import { tableIn } from './formats/index.ts';
 
 export interface ReadJob {
@@ -9,6 +21,31 @@ export interface ReadJob {
 }
 
 /** Reads one report, in a thread of the reader's pool. */
-export default async function readOne({ bytes, bottles, mapping, remembered }: ReadJob): Promise<ReturnType<typeof readReport>> {
+export async function report({ bytes, bottles, mapping, remembered }: ReadJob): Promise<ReturnType<typeof readReport>> {
   return readReport(await tableIn(bytes), bottles, mapping, remembered);
+}
+
+/** Looks through a file of a logger. */
+export function look(bytes: Uint8Array): { look: LoggerLook } | { refusal: LoggerRefusal } {
+  return lookThrough(decodeText(bytes).text);
+}
+
+export interface LoggerJob {
+  record: LoggerRecord;
+  water: Uint8Array;
+  air: Uint8Array | null;
+  manual: readonly LevelOfRecord[];
+}
+export type LoggerRefused = { refusal: LoggerRefusal & { field: 'water' | 'air' } };
+
+/** Makes levels of a record of a logger, thinned to at most so many. */
+export function levels({ record, water, air, manual, most }: LoggerJob & { most: number }): LoggerAnswer | LoggerRefused {
+  const read = readLogger(record, { water, air }, manual);
+  return 'refusal' in read ? read : loggerAnswer(read, most);
+}
+
+/** All levels of a record as a file. */
+export function file({ elevation, ...job }: LoggerJob & { elevation: number | null }): string | LoggerRefused {
+  const read = readLogger(job.record, job, job.manual);
+  return 'refusal' in read ? read : loggerText(read.levels, elevation);
 }

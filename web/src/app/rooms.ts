@@ -6,6 +6,7 @@ import { dayRoom } from '../day/room.ts';
 import { dueRoom } from '../due/room.ts';
 import { fillRoom } from '../fill/room.ts';
 import { levelRoom } from '../level/room.ts';
+import { loggerRoom } from '../logger/room.ts';
 import { limitsRoom } from '../limits/room.ts';
 import { picturesRoom } from '../pictures/room.ts';
 import { planRoom } from '../plan/room.ts';
@@ -39,6 +40,7 @@ export const rooms: readonly WebRoom[] = [
   picturesRoom,
   custodyRoom,
   readRoom,
+  loggerRoom,
   limitsRoom,
   {
     name: 'book',

@@ -85,7 +85,8 @@ export function fieldOf(path: string, fields: readonly string[]): string | undef
  * begun, and is not wiped away. What stands as it was sent is not typed anew, and goes.
  */
 export function withTyped<T>(sent: T, now: T, empty: T): T {
-  if (!isPlain(now) || !isPlain(sent)) return JSON.stringify(now) === JSON.stringify(sent) ? empty : now;
+  if (JSON.stringify(now) === JSON.stringify(sent)) return empty;
+  if (!isPlain(now) || !isPlain(sent)) return now;
   const blank: Record<string, unknown> = isPlain(empty) ? empty : {};
   const keys = new Set([...Object.keys(blank), ...Object.keys(now)]);
   const merged = [...keys].map(

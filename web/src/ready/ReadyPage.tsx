@@ -23,6 +23,7 @@ const names: Record<RegisterName, [one: string, many: string]> = {
   boxes: ['box', 'boxes'],
   programmes: ['programme', 'programmes'],
   criteria: ['stability criterion', 'stability criteria'],
+  loggers: ['logger record', 'logger records'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],
   devices: ['device', 'devices'],

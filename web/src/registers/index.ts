@@ -1,1 +1,4 @@
-export { RegisterHead } from './RegisterNav.tsx';
+export { RegisterHead, useMayRegister } from './RegisterNav.tsx';
+export { thingPage } from './ThingPage.tsx';
+export { freshId, useRegister } from './useRegister.ts';
+export { ZoneSelect } from './lab/ZoneSelect.tsx';

@@ -15,6 +15,8 @@ interface Props {
   isBelow?: readonly boolean[];
   /** Lines that the values are held against. */
   bounds?: readonly (readonly number[])[];
+  /** Single values that stand beside the course, oldest first. */
+  marks?: readonly { at: number; value: number }[];
   /** What is counted upwards, with its unit. */
   axis: string;
   /** Depths grow downwards. */
@@ -43,7 +45,7 @@ function momentOf(span: number, zone?: string): (at: number) => string {
 }
 
 /** Values through time as a line, with the bounds they are held against. */
-export function Course({ says, times, values, isBelow = [], bounds = [], axis, isReversed = false, height, zone }: Props) {
+export function Course({ says, times, values, isBelow = [], bounds = [], marks = [], axis, isReversed = false, height, zone }: Props) {
   const { variant } = useVariant();
   const palette = palettes[variant];
   const text = { color: palette.ink, font: { size: 14, family: font } };
@@ -74,6 +76,21 @@ export function Course({ says, times, values, isBelow = [], bounds = [], axis, i
               borderWidth: isMany ? 1.5 : 2.5,
               pointRadius: isMany ? 0 : 4,
             },
+            ...(marks.length > 0
+              ? [
+                  {
+                    data: marks.map(({ at, value }) => ({ x: at, y: value })),
+                    showLine: false,
+                    // Over the course.
+                    order: -1,
+                    pointBackgroundColor: palette.raised,
+                    pointBorderColor: palette.ink,
+                    pointBorderWidth: 2,
+                    pointRadius: 5,
+                    clip: 8,
+                  },
+                ]
+              : []),
             ...bounds.map((bound) => ({
               data: through(bound),
               borderColor: palette.ochre,

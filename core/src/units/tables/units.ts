@@ -6,6 +6,8 @@
  * Handbook 44, app. C (1 ft = 0.3048 m, 1 US gal = 3.785411784 L, both exact). mg/L = ppm holds for dilute water only
  * (common practice). Hardness: 1 gpg = 17.118 mg/L as CaCO3 by definition (64.79891 mg per 3.785411784 L);
  * 1 °dH = 10 mg/L CaO = 17.848 mg/L as CaCO3; 1 °f = 10 mg/L as CaCO3 (common practice).
+ * Pressures: NIST SP 811 (2008), app. B.8: 1 psi = 6894.757 Pa, 1 inHg = 3386.389 Pa, 1 mmHg = 133.3224 Pa; conventional columns of
+ * water of 1000 kg/m³ under 9.80665 m/s²: 1 mH2O = 9806.65 Pa, 1 ftH2O = 2989.06692 Pa, 1 inH2O = 249.08891 Pa.
  */
 export interface UnitRow {
   dimension: Dimension;
@@ -25,6 +27,9 @@ export type Dimension =
   | 'turbidity'
   | 'acidity'
   | 'potential'
+  | 'pressure'
+  | 'density'
+  | 'acceleration'
   | 'count'
   | 'hardness'
   | 'ratio'
@@ -81,6 +86,19 @@ export const units = {
   pH: { dimension: 'acidity', label: 'pH', factor: 1 },
   mV: { dimension: 'potential', label: 'mV', factor: 1 },
 
+  Pa: { dimension: 'pressure', label: 'Pa', factor: 1 },
+  hPa: { dimension: 'pressure', label: 'hPa', factor: 100 },
+  kPa: { dimension: 'pressure', label: 'kPa', factor: 1000 },
+  mbar: { dimension: 'pressure', label: 'mbar', factor: 100 },
+  bar: { dimension: 'pressure', label: 'bar', factor: 1e5 },
+  psi: { dimension: 'pressure', label: 'psi', factor: 6894.757 },
+  mmHg: { dimension: 'pressure', label: 'mmHg', factor: 133.3224 },
+  inHg: { dimension: 'pressure', label: 'inHg', factor: 3386.389 },
+  mH2O: { dimension: 'pressure', label: 'm of water', factor: 9806.65 },
+  cmH2O: { dimension: 'pressure', label: 'cm of water', factor: 98.0665 },
+  ftH2O: { dimension: 'pressure', label: 'ft of water', factor: 2989.06692 },
+  inH2O: { dimension: 'pressure', label: 'in of water', factor: 249.08891 },
+
   per100mL: { dimension: 'count', label: '/100 mL', factor: 1 },
   perL: { dimension: 'count', label: '/L', factor: 0.1 },
   permL: { dimension: 'count', label: '/mL', factor: 100 },
@@ -89,6 +107,9 @@ export const units = {
   gpg: { dimension: 'hardness', label: 'gr/gal (US)', factor: 64.79891 / 3.785411784 },
   dH: { dimension: 'hardness', label: '°dH', factor: 17.848 },
   fH: { dimension: 'hardness', label: '°f', factor: 10 },
+
+  'kg/m3': { dimension: 'density', label: 'kg/m³', factor: 1 },
+  'm/s2': { dimension: 'acceleration', label: 'm/s²', factor: 1 },
 
   '%': { dimension: 'ratio', label: '%', factor: 0.01 },
   '1': { dimension: 'number', label: '', factor: 1 },

@@ -4,20 +4,25 @@ import { useUnitSystem } from '../../units/system.ts';
 import type { Series } from './series.ts';
 
 /** Water levels of a well through time: elevations, or depths below one mark, which count downwards. */
-export function Hydrograph({ says, isDepth, levels }: Series) {
+export function Hydrograph({ says, isDepth, levels, logged = [] }: Series & { logged?: readonly { at: number; value: number }[] }) {
   const {
     units: {
       depth: [unit],
     },
   } = useUnitSystem();
   const label = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
-  const values = levels.map((level) => fromBase(level.value, unit));
+  // With a logger's course beside them, levels by hand stand as marks on it.
+  const shown = logged.length > 0 ? logged : levels;
+  const values = shown.map((level) => fromBase(level.value, unit));
+  const least = values.reduce((low, value) => Math.min(low, value), Infinity);
+  const most = values.reduce((high, value) => Math.max(high, value), -Infinity);
   return (
     <figure>
       <Course
-        says={`${says} from ${label.format(levels[0]!.at)} to ${label.format(levels.at(-1)!.at)}, between ${Math.min(...values).toFixed(2)} and ${Math.max(...values).toFixed(2)} ${unitLabel(unit)}`}
-        times={levels.map((level) => level.at)}
+        says={`${says} from ${label.format(shown[0]!.at)} to ${label.format(shown.at(-1)!.at)}, between ${least.toFixed(2)} and ${most.toFixed(2)} ${unitLabel(unit)}`}
+        times={shown.map((level) => level.at)}
         values={values}
+        marks={logged.length > 0 ? levels.map(({ at, value }) => ({ at, value: fromBase(value, unit) })) : []}
         axis={`${isDepth ? 'Depth' : 'Elevation'}, ${unitLabel(unit)}`}
         isReversed={isDepth}
         height={190}

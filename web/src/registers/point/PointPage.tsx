@@ -1,10 +1,8 @@
 import { arrivalsAt, sayFound } from '@fonte/core/arrive';
 import { analysisName, bottleTables } from '@fonte/core/bottles';
 import { owedNames, sampleRecord } from '@fonte/core/due';
-import { levelRecord } from '@fonte/core/level';
 import { hazard, registered, type Point } from '@fonte/core/registers';
 import { day, showDate, wallTime } from '@fonte/core/time';
-import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { ApiProblem } from '../../api/call.ts';
 import { useAnswer } from '../../api/useAnswer.ts';
@@ -13,13 +11,11 @@ import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { deviceZone, showMoment } from '../../time/show.ts';
-import { hydrograph } from './series.ts';
+import { Levels } from './Levels.tsx';
 import { Facts } from './Facts.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Results } from './Results.tsx';
 import './point.css';
-
-const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
 
 /** One point: its pictures and the way in, what may hurt, what was odd, its levels, its results. */
 export function PointPage() {
@@ -69,7 +65,7 @@ function Known({ point }: { point: Point }) {
           <Odd point={point.id} />
         </div>
         <div className="stack-wide">
-          {point.type === 'well' && <Levels point={point.id} />}
+          {point.type === 'well' && <Levels point={point} />}
           <Sampled point={point.id} />
         </div>
       </div>
@@ -110,20 +106,6 @@ function Odd({ point }: { point: string }) {
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-function Levels({ point }: { point: string }) {
-  const { data = [] } = useAnswer(levelRecord, { in: { point } });
-  const series = hydrograph(data);
-  if (!series) return null;
-  return (
-    <section>
-      <h2>Levels</h2>
-      <Suspense fallback={<Loading what="the hydrograph" />}>
-        <Hydrograph {...series} />
-      </Suspense>
     </section>
   );
 }

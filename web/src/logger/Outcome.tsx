@@ -1,0 +1,119 @@
+import { loggerUnreadWords, type LoggerAnswer, type ReadOf } from '@fonte/core/logger';
+import { gravestFirst, say, sayFinding, type Finding } from '@fonte/core/findings';
+import { findingWords } from '@fonte/core/round';
+import { showDate, wallTime } from '@fonte/core/time';
+import { show, fromBase, unitLabel } from '@fonte/core/units';
+import type { ReactNode } from 'react';
+import { DataTable } from '../feedback/DataTable.tsx';
+import { Course } from '../theme/Course.tsx';
+import { Mark } from '../theme/Mark.tsx';
+import { deviceZone, showTime } from '../time/show.ts';
+import { useUnitSystem } from '../units/system.ts';
+
+const count = (n: number) => n.toLocaleString('en');
+const year = (at: number) => new Date(at).toISOString().slice(0, 10);
+
+/** What was not read of a file, and why. */
+function Unread({ of, rows, readings, unread, from, to }: ReadOf & { of: string }) {
+  const reasons = Object.entries(unread.byCode).sort(([, a], [, b]) => b - a);
+  return (
+    <div>
+      <p>
+        <span className="strong">{of}:</span> {count(readings)} of {count(rows)} rows are readings
+        {from !== null && to !== null ? `, from ${year(from)} to ${year(to)}` : ''}.
+      </p>
+      {reasons.length > 0 && (
+        <ul className="small">
+          {reasons.map(([code, n]) => {
+            const first = unread.first.find((one) => one.code === code);
+            return (
+              <li key={code}>
+                {count(n)} left out: {say(loggerUnreadWords, { code })}
+                {first ? `, first at line ${first.line}${first.cell.trim() ? `, “${first.cell.trim()}”` : ''}` : ''}.
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Findings({ findings }: { findings: readonly Finding[] }) {
+  return gravestFirst(findings).map((finding, place) => {
+    const { says, advice } = sayFinding(findingWords, finding);
+    return (
+      <p key={place} className={`finding ${finding.severity}`}>
+        <Mark kind={finding.severity} />
+        <span>
+          <span className="strong">{says}</span> {advice}
+        </span>
+      </p>
+    );
+  });
+}
+
+/** Levels that come out of a record of a logger: drawn, with the levels by hand that hold them, and what was left out. */
+export function Outcome({ answer, act }: { answer: LoggerAnswer; act?: (tie: { at: number; isUsed: boolean }) => ReactNode }) {
+  const {
+    units: {
+      depth: [unit],
+    },
+  } = useUnitSystem();
+  const zone = deviceZone();
+  const { held, left, times, depths } = answer;
+  const { noAir, outOfWater, outside } = left;
+  const leftOut = [
+    noAir > 0 && `${count(noAir)} without a pressure of the air within an hour`,
+    outOfWater > 0 && `${count(outOfWater)} while it hung in the air`,
+    outside > 0 && `${count(outside)} before or after it hung there`,
+  ].filter(Boolean);
+  const fine = unit === 'ft' ? 'ft' : 'mm';
+  return (
+    <section className="stack" aria-label="Levels of the logger">
+      <Findings findings={answer.findings} />
+      {times.length > 1 && (
+        <Course
+          says={`${count(answer.levels)} levels of the logger, between ${show(Math.min(...depths), unit, 2)} and ${show(Math.max(...depths), unit, 2)} below the mark`}
+          times={times}
+          values={depths.map((depth) => fromBase(depth, unit))}
+          marks={(held?.ties ?? []).map(({ at, depth }) => ({ at, value: fromBase(depth, unit) }))}
+          axis={`Depth, ${unitLabel(unit)}`}
+          isReversed
+          height={260}
+          zone={zone}
+        />
+      )}
+      {times.length > 1 && <p className="soft small">The line is the logger’s, the marks are levels by hand.</p>}
+      {held && (
+        <p>
+          The sensor hangs <span className="strong">{show(held.hangs, unit, 3)}</span> below the mark
+          {held.perDay === 0
+            ? ', all the time.'
+            : `, and moves ${show(Math.abs(held.perDay) * 30, fine, fine === 'mm' ? 1 : 3)} ${held.perDay > 0 ? 'down' : 'up'} in 30 days.`}
+        </p>
+      )}
+      {held && held.ties.length > 0 && (
+        <DataTable
+          label="Levels by hand beside it"
+          rows={held.ties}
+          rowKey={({ at }) => String(at)}
+          columns={[
+            { title: 'By hand on', render: ({ at }) => `${showDate(wallTime(at, zone).date)}, ${showTime(at, zone)}` },
+            { title: 'Depth', isNumber: true, render: ({ depth }) => show(depth, unit, 3) },
+            { title: 'Over the sensor', isNumber: true, render: ({ head }) => show(head, unit, 3) },
+            { title: 'Off the line', isNumber: true, render: ({ off }) => show(off, fine, fine === 'mm' ? 0 : 3) },
+            {
+              title: 'Holds it',
+              render: ({ isUsed, why }) => (isUsed ? 'yes' : why === 'moves' ? 'no: the water was moving' : 'no: left out'),
+            },
+            ...(act ? [{ title: 'Change', render: act }] : []),
+          ]}
+        />
+      )}
+      <Unread of="Water" {...answer.water} />
+      {answer.air && <Unread of="Air" {...answer.air} />}
+      {leftOut.length > 0 && <p className="small">Of the readings are left out: {leftOut.join('; ')}.</p>}
+    </section>
+  );
+}
