@@ -83,6 +83,8 @@ describe('a logger’s record', () => {
     expect((await register(record)).status).toBe(201);
     expect((await at.api.get(`/api/points/${wellPoint.id}/loggers`)).body).toEqual([record]);
     expect((await at.api.get(`/api/points/${newId(0)}/loggers`)).body).toEqual([]);
+    // The well of the script has no place on the map: it has no neighbours.
+    expect((await at.api.get(`/api/points/${wellPoint.id}/beside`)).body).toEqual([]);
     const levels = (await at.api.get(`/api/loggers/${record.id}/levels?most=10`)).body as LoggerAnswer;
     expect([levels.times.length, levels.levels]).toEqual([10, 100]);
     const file = await at.api.get(`/api/loggers/${record.id}/levels.csv`);

@@ -15,6 +15,12 @@ export const LevelOfRecord = z.object({
 });
 export type LevelOfRecord = z.infer<typeof LevelOfRecord>;
 
+export const besideLevels = reading('/api/points/:point/beside', {
+  summary: 'The nearest wells with their levels at rest',
+  by: members,
+  answer: z.array(z.object({ id: z.string(), name: z.string(), away: z.number(), levels: z.array(LevelOfRecord) })),
+});
+
 export const levelRecord = reading('/api/points/:point/levels', {
   summary: 'The level record of a well, oldest first',
   by: members,

@@ -1,5 +1,6 @@
 import type { Data, Finding } from '../findings/index.ts';
 import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
+import { besideJump, unlikeBeside, type Beside } from './beside.ts';
 import type { LevelOfRecord } from './endpoints.ts';
 import { expectedLevel } from './expected.ts';
 import type { Tolerances } from './tables/tolerances.ts';
@@ -45,6 +46,7 @@ export function questionLevel({
   record,
   tolerances,
   at,
+  beside = [],
 }: {
   depth: number;
   mark: MeasuringPoint;
@@ -53,6 +55,8 @@ export function questionLevel({
   tolerances: Tolerances;
   /** When it was read (ms); without it the season is not looked at. */
   at?: number;
+  /** Wells near by. */
+  beside?: readonly Beside[];
 }): Finding[] {
   const findings: Finding[] = [];
   const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
@@ -71,12 +75,13 @@ export function questionLevel({
   const expected = at === undefined ? null : expectedLevel(ofMark, at, tolerances);
   const step = ordinaryStep(ofMark, tolerances);
   const [about, half] = expected ? [expected.depth, expected.half] : [last.depth, step];
-  if (Math.abs(depth - about) <= half) return findings;
+  const judged = at === undefined ? null : { depth, at, last, record: [...ofMark].sort((a, b) => a.at - b.at) };
+  if (Math.abs(depth - about) <= half) return judged ? [...findings, ...unlikeBeside(judged, beside, tolerances)] : findings;
   const slip = slips.find(({ times }) => Math.abs(depth * times - about) <= half);
   if (slip) ask('slip', { as: slip.as, would: depth * slip.times });
   else if (expected) ask('unlike-record', { by: depth - about, half, readings: expected.readings, expected: about });
   else ask('jump', { by: depth - last.depth, step });
-  return findings;
+  return slip || !judged ? findings : [...findings, ...besideJump(judged, beside)];
 }
 
 /** A logger further than this from the level by hand, in m, is asked about. Common practice: twice what its sensor and the tape tell. */

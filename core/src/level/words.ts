@@ -12,6 +12,7 @@ const slipWords: Readonly<Record<string, string>> = {
   millimetres: 'Were it millimetres,',
 };
 
+const metresAway = (away: unknown) => show(Number(away), 'm', 0);
 const metres = (depth: unknown) => show(Number(depth), 'm', 2);
 
 export const levelFindings: FindingWords = {
@@ -37,6 +38,21 @@ export const levelFindings: FindingWords = {
     ({ by, half, readings, expected }) =>
       `${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'lower' : 'higher'} than ${readings} readings let one expect at this time of the year: ${metres(expected)}, give or take ${metres(half)}.`,
     'Read again. Is it the right well and the right mark? Is a pump running nearby?',
+  ],
+  'beside-too': [
+    ({ name, away, by }) =>
+      `${name}, ${metresAway(away)} away, went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'} in the same time.`,
+    'It may be the groundwater itself.',
+  ],
+  'beside-not': [
+    ({ name, away, by }) =>
+      `${name}, ${metresAway(away)} away, ${Math.abs(Number(by)) < 0.01 ? 'did not move' : `went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}`} in the same time.`,
+    'It would be this well alone.',
+  ],
+  'unlike-beside': [
+    ({ name, theirs, by, off }) =>
+      `It went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}, and ${name} ${metres(Math.abs(Number(theirs)))} ${Number(theirs) > 0 ? 'down' : 'up'}: they have always moved together, and are ${metres(Math.abs(Number(off)))} apart from that now.`,
+    'Read again. Is it the right well and the right mark?',
   ],
   'same-hold': [
     'The second run was held at nearly the same mark as the first.',

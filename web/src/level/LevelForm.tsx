@@ -1,5 +1,6 @@
 import {
   atRest,
+  besideLevels,
   lastLevel,
   levelRead,
   levelRecord,
@@ -38,6 +39,7 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
     },
   } = useUnitSystem();
   const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
+  const { data: beside = [] } = useAnswer(besideLevels, { in: { point: point.id } });
   const record = atRest(history).filter((row) => row.round !== id);
   const { tolerances } = round.tables;
   // A mark that is gone is measured from no more.
@@ -56,6 +58,7 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
       record: water === 'static' || water === '' ? record : [],
       tolerances,
       at: now(),
+      beside,
     });
   };
   const own: UnitId & ('ft' | 'm') = unit === 'ft' ? 'ft' : 'm';

@@ -1,7 +1,7 @@
 import { arrivalsAt, earlierArrival, type EarlierArrival } from '@fonte/core/arrive';
 import { sampleRecord } from '@fonte/core/due';
 import type { BookEntry, Entry } from '@fonte/core/book';
-import { levelRecord, type LevelOfRecord } from '@fonte/core/level';
+import { besideLevels, besideOf, levelRecord, type LevelOfRecord } from '@fonte/core/level';
 import { pictureRecord } from '@fonte/core/pictures';
 import { codeAlone } from '@fonte/core/plan';
 import {
@@ -151,6 +151,11 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
       .filter(({ date }) => date >= from)
       .sort((one, other) => (one.date < other.date ? -1 : 1)),
   ),
+  local(besideLevels, async ({ in: { point } }) => {
+    const points = (await keptThings('points')) as Point[];
+    const own = points.find(({ id }) => id === point);
+    return own ? besideOf(own, points, levels) : [];
+  }),
   local(levelRecord, ({ in: { point } }) => levels(point)),
   local(pointPlaces, async () => ((await keptThings('points')) as Point[]).map(placeOf)),
   ...registerNames.flatMap((name) => [
