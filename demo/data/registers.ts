@@ -42,6 +42,10 @@ const monitoring = (
     measuringPoints: [{ name: 'North rim of the casing', elevation, stickUp: 0.62 }], bottom, screenTop: screen[0], screenBottom: screen[1],
     pipe: 'dn50', insideDiameter: 0.052, intake: (screen[0] + screen[1]) / 2, bore: 0.152,
     pack: { from: screen[0] - 1, to: bottom, porosity: 0.3 }, seal: { from: 0.5, to: screen[0] - 2.5, of: 'bentonite' },
+    layers: [
+      { to: 1.4, of: 'made ground' }, { to: 6.5, of: 'silty clay', water: 'holds-back' },
+      { to: bottom - 0.5, of: 'sand and gravel', water: 'gives' }, { to: bottom + 1, of: 'stiff clay', water: 'holds-back' },
+    ],
   },
 } as Point);
 
@@ -85,6 +89,10 @@ export const points: Point[] = [
       measuringPoints: [{ name: 'Flange of the pump head', elevation: 78.2, stickUp: 0.35, datum: 'mean sea level at Porto Amaro' }], bottom: 62,
       screenTop: 48, screenBottom: 60, insideDiameter: 0.2, narrower: [{ from: 30, insideDiameter: 0.15 }], intake: 45, bore: 0.32,
       pack: { from: 44, to: 62, porosity: 0.3 }, seal: { from: 1, to: 12, of: 'cement' },
+      layers: [
+        { to: 3, of: 'loam' }, { to: 14, of: 'clay', water: 'holds-back' }, { to: 41, of: 'marl' },
+        { to: 61, of: 'fissured limestone', water: 'gives' }, { to: 64, of: 'marl', water: 'holds-back' },
+      ],
     },
   },
   tap(33, 'SP1', 'Public spring', 'Lomba Velha', 'Spout of the fountain', 'Always open.', {

@@ -2,7 +2,8 @@ import type { Entry } from '@fonte/core/book';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelLeftOut, levelRead, loggerCompared } from '@fonte/core/level';
 import { flowTimed, pumpingLevelRead, pumpSwitched, purgeDecided, purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
-import { Script } from '../../core/test/script.ts';
+import { loggerRegistered, pointRegistered } from '@fonte/core/registers';
+import { coordinator, idOf, phone, Script, technician, wellPoint } from '../../core/test/script.ts';
 
 /** Tapes other than an electric one, a logger, low flow with its pump and flow, and what went wrong. */
 export function lowFlow(): Entry[] {
@@ -49,4 +50,48 @@ export function notPurged(): Entry[] {
   script.atWell(purgeSetUp, { method: 'none', reason: 'passive sampler hangs in the screen' });
   script.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
   return script.entries;
+}
+
+/** A well of which it is known what was drilled through. */
+export function wellWithLayers(): Entry[] {
+  const layers = [
+    { to: 6.5, of: 'silty clay', water: 'holds-back' as const },
+    { to: 18, of: 'sand and gravel', water: 'gives' as const },
+  ];
+  const entry = new Script().write(pointRegistered, { ...wellPoint, well: { ...wellPoint.well, layers } });
+  return [{ ...entry, book: wellPoint.id, author: coordinator.id, device: phone }];
+}
+
+/** The record of a logger, and how it is read from a later day on. */
+export function loggerRecord(): Entry[] {
+  const script = new Script();
+  const id = idOf(60);
+  const file = {
+    date: 0,
+    time: 1,
+    order: 'dmy' as const,
+    clock: { goes: 'wall' as const, zone: 'Europe/Lisbon' },
+    ahead: 45,
+    value: 2,
+    decimals: 'comma' as const,
+  };
+  const record = {
+    id,
+    name: 'LG-07',
+    point: wellPoint.id,
+    mark: 'North rim',
+    shows: 'absolute' as const,
+    water: { ...file, sha256: 'a'.repeat(64), name: 'water.csv', unit: 'kPa' as const },
+    air: { ...file, sha256: 'b'.repeat(64), name: 'air.csv', unit: 'hPa' as const, clock: { goes: 'fixed' as const, offset: 0 } },
+    density: 999.7,
+    line: 'constant' as const,
+  };
+  const entry = (change: object) => ({
+    ...script.write(loggerRegistered, { ...record, ...change }),
+    book: id,
+    author: technician.id,
+    device: phone,
+  });
+  const from = '2026-03-01T00:00:00.000Z';
+  return [entry({}), entry({ line: 'line', from, without: [{ at: Date.UTC(2026, 4, 1), why: 'misread by 10 cm' }], hangs: 12.4 })];
 }

@@ -12,7 +12,7 @@ import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { coordinator, idOf, lab, phone, Script, tapPoint, wellPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
-import { lowFlow, notPurged } from './shapes-well.ts';
+import { loggerRecord, lowFlow, notPurged, wellWithLayers } from './shapes-well.ts';
 
 /*
  * Books as they were written by this copy of the product, one of each shape that a book can have. They are kept as files;
@@ -230,6 +230,8 @@ export const shapes: Record<string, () => Entry[]> = {
   'several-reports': severalReports,
   'long-purge': longPurge,
   'registered-point': registeredPoint,
+  'well-with-layers': wellWithLayers,
+  'logger-record': loggerRecord,
   'low-flow': lowFlow,
   'not-purged': notPurged,
 };

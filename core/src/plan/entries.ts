@@ -62,12 +62,13 @@ const withOneSet = planOf(FirstVisit, FirstLab, z.object({ ...editions, limits: 
 const withoutPlaces = planOf(FirstVisit, FirstLab, RoundEditions);
 /** Then labs had no cut-offs but for bacteria; what came to a point since may be left out. */
 const withoutCutOffs = planOf(PlannedVisit, SecondLab, RoundEditions);
+const present = planOf(PlannedVisit, Lab, RoundEditions);
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
  * on and verified alone.
  */
-export const roundPlanned = entryKind('round-planned', 'Round planned', planOf(PlannedVisit, Lab, RoundEditions), {
+export const roundPlanned = entryKind('round-planned', 'Round planned', present, {
   stands: 'in-book',
   by: field,
   earlier: [
@@ -88,8 +89,13 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', planOf(P
     },
     {
       payload: withoutCutOffs,
-      upgrade: (before: z.infer<typeof withoutCutOffs>) => ({ ...before, lab: before.lab && labFromSecond(before.lab) }),
+      upgrade: (before: z.infer<typeof withoutCutOffs>): z.infer<typeof present> => ({
+        ...before,
+        lab: before.lab && labFromSecond(before.lab),
+      }),
     },
+    // Points had no layers yet, which may be left out.
+    { payload: present, upgrade: (before: z.infer<typeof present>) => before },
   ],
 });
 
@@ -100,6 +106,7 @@ export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, 
   correction: 'strike',
   earlier: [
     { payload: FirstVisit, upgrade: visitFromFirst },
+    { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
   ],
 });

@@ -84,6 +84,16 @@ describe('how a well is built', () => {
     [{ narrower: [{ from: 30, insideDiameter: 0.15 }], insideDiameter: undefined }, ['well.narrower.0.insideDiameter']],
     [{ narrower: [{ from: 30, insideDiameter: 0.15 }], measuringPoints: [{ name: 'Rim' }] }, ['well.measuringPoints.0.stickUp']],
     [{ bore: 0.2 }, ['well.bore']],
+    [
+      {
+        layers: [
+          { to: 12, of: 'clay' },
+          { to: 12, of: 'gravel', water: 'gives' },
+        ],
+      },
+      ['well.layers.1.to'],
+    ],
+    [{ layers: [{ to: 0, of: 'clay' }] }, ['well.layers.0.to']],
     [{ pack: { from: 50, to: 48 } }, ['well.pack.to']],
     [{ pack: { from: 48, to: 50, porosity: 30 } }, ['well.pack.porosity']],
     [{ measuringPoints: [{ name: 'Rim', until: '2024-05-31' }] }, ['well.measuringPoints.0.until']],

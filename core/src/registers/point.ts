@@ -140,7 +140,8 @@ export const pointRegistered = entryKind('point-registered', 'Point registered',
   by: field,
   earlier: [
     { payload: FirstPoint, upgrade: fromFirst },
-    // What came since may be left out: what was registered before is a point as it stands.
+    // What came since, twice, may be left out: what was registered before is a point as it stands.
+    { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },
   ],
 });

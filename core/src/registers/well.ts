@@ -32,6 +32,20 @@ export const Narrower = z.object({
   insideDiameter: diameter('True inside diameter'),
 });
 
+/** What a layer of the ground does with water. */
+export const layerWaters = { gives: 'Gives water', 'holds-back': 'Holds it back' } as const;
+
+/** A layer that was drilled through, from the one above it or the ground down to a depth. */
+export const Layer = z.object({
+  to: depth('Down to, below ground', metres.positive({ error: 'Must be more than 0.' })),
+  of: z.string().trim().min(1).max(40).meta({ title: 'Layer of' }),
+  water: z
+    .enum(Object.keys(layerWaters) as [keyof typeof layerWaters, ...(keyof typeof layerWaters)[]])
+    .meta({ title: 'Water' })
+    .optional(),
+});
+export type Layer = z.infer<typeof Layer>;
+
 /**
  * How a well is built, as far as it is known: what is not stays out until it is needed, and is asked for there. Depths are in m
  * below ground; the bottom is where a tape comes to rest.
@@ -64,6 +78,8 @@ export const Well = z
           .optional(),
       })
       .optional(),
+    /** What was drilled through, from above. */
+    layers: z.array(Layer).max(30).optional(),
     /** What keeps water from above out of the annulus. */
     seal: z.object({ ...span, of: z.string().trim().min(1).max(80).meta({ title: 'Seal of' }).optional() }).optional(),
   })
@@ -90,6 +106,9 @@ export const Well = z
             path: ['measuringPoints', row, 'stickUp'],
             message: 'Give it: how deep the narrower casing begins below the mark hangs on it.',
           });
+    for (const [row, { to }] of (well.layers ?? []).entries())
+      if (row > 0 && to <= well.layers![row - 1]!.to)
+        issues.addIssue({ code: 'custom', path: ['layers', row, 'to'], message: 'It ends below the one above it.' });
     for (const [row, { from, insideDiameter }] of (well.narrower ?? []).entries()) {
       const above = row === 0 ? { from: 0, insideDiameter: well.insideDiameter } : well.narrower![row - 1]!;
       const wrong = (name: string, message: string) => issues.addIssue({ code: 'custom', path: ['narrower', row, name], message });

@@ -26,16 +26,25 @@ function Annulus({ of: { y, casing, bore }, from, to, className }: { of: Drawn; 
 
 /** What the driller left in the ground: bore with its fill, seal and pack; casing, screen and foot. The water comes in between. */
 export function Construction({ of, children }: { of: Drawn; children: React.ReactNode }) {
-  const { y, ground, bottom, isBottomKnown, bore, casing, screen, pack, seal } = of;
+  const { y, ground, bottom, isBottomKnown, bore, casing, screen, pack, seal, layers } = of;
   const surface = ground ?? 0;
   const edge = (depth: number) => bore ?? halfAt(casing, depth);
   const deepest = Math.max(bottom, pack?.to ?? 0);
+  // Ground that reaches below what is drawn to scale is drawn to the edge.
+  const foot = (depth: number) => (depth >= of.deepest ? height : y(depth));
   return (
     <>
       <defs>
         <pattern id="well-pack" width="7" height="7" patternUnits="userSpaceOnUse">
           <circle cx="1.8" cy="2" r="1.3" className="grain" />
           <circle cx="5.4" cy="5.3" r="1.3" className="grain" />
+        </pattern>
+        <pattern id="well-gives" width="14" height="12" patternUnits="userSpaceOnUse">
+          <circle cx="3" cy="3" r="1.6" className="gives" />
+          <circle cx="10" cy="9" r="1.6" className="gives" />
+        </pattern>
+        <pattern id="well-holds" width="16" height="10" patternUnits="userSpaceOnUse">
+          <path d="M1 3h8M9 8h7" className="holds" />
         </pattern>
         <pattern id="well-seal" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1="0" x2="0" y1="0" y2="6" className="clay" />
@@ -55,6 +64,14 @@ export function Construction({ of, children }: { of: Drawn; children: React.Reac
       {isBottomKnown && (
         <rect x={middle - edge(bottom) - 1} width={2 * edge(bottom) + 2} y={y(deepest)} height={height - y(deepest)} className="earth" />
       )}
+      {layers.map((layer, place) => (
+        <g key={place}>
+          {layer.water && (
+            <rect x={30} width={270} y={y(layer.from)} height={foot(layer.to) - y(layer.from)} className={`layer-${layer.water}`} />
+          )}
+          {place > 0 && <line x1={30} x2={300} y1={y(layer.from)} y2={y(layer.from)} className="layer-edge" />}
+        </g>
+      ))}
       <Annulus of={of} from={surface} to={deepest} className="fill" />
       {seal && <Annulus of={of} from={Math.max(seal.from, surface)} to={seal.to} className="seal-ground" />}
       {seal && <Annulus of={of} from={Math.max(seal.from, surface)} to={seal.to} className="seal" />}

@@ -35,6 +35,9 @@ export function WellSection({ well, mark, depth, pumping = null, purge = null }:
     ...(screen ? [`screen from ${shown(screen.from)} to ${shown(screen.to)}`] : []),
     ...(of.seal ? [`seal from ${shown(of.seal.from)} to ${shown(of.seal.to)}`] : []),
     ...(of.pack ? [`filter pack from ${shown(of.pack.from)} to ${shown(of.pack.to)}`] : []),
+    ...of.layers.flatMap(({ from, to, of: name, water }) =>
+      water === 'gives' ? [`${name} that gives water from ${shown(from)} to ${shown(to)}`] : [],
+    ),
     depth === null ? 'water level not measured yet' : `water at ${shown(depth, decimals)}`,
   ].join(', ');
   const aim = purge?.setUp?.aim;
@@ -100,7 +103,7 @@ function Water({ of: { y, casing, bottom }, level }: { of: Drawn; level: number 
 
 /** What stands where: names on the left, depths on the right. */
 function Labels({
-  of: { y, ground, bottom, isBottomKnown, casing, screen, pack, seal, bore },
+  of: { y, ground, bottom, isBottomKnown, casing, screen, pack, seal, bore, layers },
   depth,
   pumping,
   shown,
@@ -131,7 +134,8 @@ function Labels({
         ]
       : []),
     { y: y(bottom), text: isBottomKnown ? shown(bottom) : 'bottom not known' },
-    ...(depth === null ? [] : [{ y: y(depth), text: shown(depth, decimals), isLevel: true }]),
+    ...layers.map(({ from, of }) => ({ y: y(from) + 12, text: of, className: 'layer-name' })),
+    ...(depth === null ? [] : [{ y: y(depth), text: shown(depth, decimals), className: 'strong' }]),
     ...(pumping === null || (depth !== null && Math.abs(y(pumping) - y(depth)) < 4)
       ? []
       : [{ y: y(pumping), text: shown(pumping, decimals) }]),
@@ -139,12 +143,18 @@ function Labels({
   return (
     <g className="scale">
       {names.map(({ y: at, text }) => (
-        <text key={text} x={text === 'mark' ? middle - casing[0]!.half - 22 : middle - half - 10} y={at + 5} textAnchor="end">
+        <text
+          key={text}
+          className={text === 'mark' ? 'outside' : undefined}
+          x={text === 'mark' ? middle - casing[0]!.half - 22 : middle - half - 10}
+          y={at + 5}
+          textAnchor="end"
+        >
           {text}
         </text>
       ))}
-      {depths.map(({ y: at, text, ...level }) => (
-        <text key={text} x={middle + half + 10} y={at + 5} className={'isLevel' in level ? 'strong' : undefined}>
+      {depths.map(({ y: at, text, ...how }) => (
+        <text key={`${text} ${at}`} x={middle + half + 10} y={at + 5} className={'className' in how ? how.className : undefined}>
           {text}
         </text>
       ))}

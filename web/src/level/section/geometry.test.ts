@@ -33,6 +33,24 @@ describe('a well as it is drawn', () => {
     expect(of.bore!).toBeGreaterThan(halfAt(of.casing, 10));
   });
 
+  it('lies in the layers that were drilled through, but for those below what is drawn', () => {
+    const layers = [
+      { to: 14, of: 'clay', water: 'holds-back' as const },
+      { to: 61, of: 'limestone', water: 'gives' as const },
+      { to: 90, of: 'marl' },
+      { to: 120, of: 'granite' },
+    ];
+    const found = drawn({ ...well, layers }, mark, []).layers;
+    expect(found.map(({ of, from }) => [of, from])).toEqual([
+      ['clay', 0.5],
+      ['limestone', 14.5],
+      ['marl', 61.5],
+    ]);
+    expect(found[2]!.to).toBe(90.5);
+    // How deep they lie below a mark whose height nobody knows, nobody knows.
+    expect(drawn({ ...well, layers }, { name: 'Rim' }, []).layers).toEqual([]);
+  });
+
   it('is drawn without bore, seal and pack where nobody knows them, and open below where the bottom is not known', () => {
     const of = drawn({ measuringPoints: [mark] }, mark, [14]);
     expect(of).toMatchObject({ bore: null, seal: null, pack: null, screen: null, isBottomKnown: false });

@@ -1,4 +1,4 @@
-import { belowMark, type MeasuringPoint, type Well } from '@fonte/core/registers';
+import { belowMark, type Layer, type MeasuringPoint, type Well } from '@fonte/core/registers';
 
 /** px of the drawing. */
 export const [width, height] = [360, 560] as const;
@@ -29,6 +29,10 @@ export interface Drawn {
   screen: { from: number; to: number } | null;
   pack: { from: number; to: number } | null;
   seal: { from: number; to: number; of: string | undefined } | null;
+  /** As deep as is drawn to scale. */
+  deepest: number;
+  /** What was drilled through, in m below the mark. */
+  layers: readonly { from: number; to: number; of: string; water: Layer['water'] }[];
   intake: number | null;
 }
 
@@ -69,8 +73,18 @@ export function drawn(well: Well, mark: MeasuringPoint, seen: readonly (number |
     screen,
     pack: bore === null ? null : pack,
     seal: bore === null || !seal ? null : { ...seal, of: well.seal?.of },
+    deepest,
+    layers: mark.stickUp === undefined ? [] : layersOf(well, mark.stickUp, deepest),
     intake,
   };
+}
+
+/** Each layer from where the one above it ends; what begins below the drawing is left out. */
+function layersOf({ layers = [] }: Well, stickUp: number, deepest: number): Drawn['layers'] {
+  return layers.flatMap(({ to, of, water }, place) => {
+    const from = stickUp + (layers[place - 1]?.to ?? 0);
+    return from >= deepest ? [] : [{ from, to: stickUp + to, of, water }];
+  });
 }
 
 /** Half the width of the casing at a depth, in px. */

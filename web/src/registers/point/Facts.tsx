@@ -1,5 +1,15 @@
 import { pipe, pipeIds } from '@fonte/core/purge';
-import { disinfections, pointKind, registered, sources, surrounding, waters, type Point, type Well } from '@fonte/core/registers';
+import {
+  disinfections,
+  pointKind,
+  registered,
+  sources,
+  surrounding,
+  waters,
+  type Point,
+  type Well,
+  layerWaters,
+} from '@fonte/core/registers';
 import { showDate } from '@fonte/core/time';
 import { show } from '@fonte/core/units';
 import type { ReactNode } from 'react';
@@ -17,7 +27,7 @@ function built(well: Well, { depth: [deep, fine], diameter: [wide, finer] }: (ty
   const length = (value: number) => show(value, deep, Math.min(fine, 2));
   const diameter = (value: number) => show(value, wide, finer);
   const known = pipeIds.find((id) => id === well.pipe);
-  const { bottom, screenTop, screenBottom, insideDiameter, narrower = [], bore, pack, seal, intake } = well;
+  const { bottom, screenTop, screenBottom, insideDiameter, narrower = [], bore, pack, seal, intake, layers = [] } = well;
   return [
     ...row(
       'Marks',
@@ -48,6 +58,10 @@ function built(well: Well, { depth: [deep, fine], diameter: [wide, finer] }: (ty
     ...row('Bore', bore === undefined ? '' : diameter(bore)),
     ...row('Filter pack', pack && `${length(pack.from)} to ${length(pack.to)}${pack.porosity ? `, porosity ${pack.porosity}` : ''}`),
     ...row('Seal', seal && `${length(seal.from)} to ${length(seal.to)}${seal.of ? `, ${seal.of}` : ''}`),
+    ...row(
+      'Layers',
+      layers.map(({ to, of, water }) => `${of} to ${length(to)}${water ? `, ${layerWaters[water].toLowerCase()}` : ''}`).join('; '),
+    ),
     ...row('Pump intake', intake === undefined ? '' : `${length(intake)} below ground`),
   ];
 }

@@ -1,11 +1,21 @@
-import { disinfections, hazard, hazardIds, registerLists, sources, surrounding, surroundingIds, waters } from '@fonte/core/registers';
+import {
+  disinfections,
+  hazard,
+  hazardIds,
+  layerWaters,
+  registerLists,
+  sources,
+  surrounding,
+  surroundingIds,
+  waters,
+} from '@fonte/core/registers';
 import { pipe, pipeIds } from '@fonte/core/purge';
 import { Checkbox, Input, Select } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { DayInput } from '../../time/DayInput.tsx';
-import { emptyContact, emptyMark, emptyNarrower } from './pointValues.ts';
+import { emptyContact, emptyLayer, emptyMark, emptyNarrower } from './pointValues.ts';
 import { TimeInput } from '../TimeInput.tsx';
 import { weekdaysInShort } from '../weekdays.ts';
 
@@ -65,6 +75,26 @@ export function WellFields() {
           <Field name={['well', 'seal', 'to']} label="Seal to, below ground" />
           <Field name={['well', 'seal', 'of']} />
         </div>
+      </section>
+      <section className="stack">
+        <h2>What was drilled through</h2>
+        <RowList name={['well', 'layers']} one="layer" add="A layer below" fresh={emptyLayer}>
+          {(row) => (
+            <>
+              <Field name={[row, 'of']} placeholder="clay, gravel, sandstone …" />
+              <Field name={[row, 'to']} />
+              <Field name={[row, 'water']}>
+                <Select
+                  size="large"
+                  allowClear
+                  placeholder="Not said"
+                  options={Object.entries(layerWaters).map(([value, label]) => ({ value, label }))}
+                  style={{ minWidth: 160 }}
+                />
+              </Field>
+            </>
+          )}
+        </RowList>
       </section>
     </>
   );

@@ -62,6 +62,10 @@ const built: Point = {
     bore: 0.3,
     pack: { from: 48, to: 60, porosity: 0.3 },
     seal: { from: 2, to: 10, of: 'bentonite' },
+    layers: [
+      { to: 12, of: 'clay', water: 'holds-back' },
+      { to: 62, of: 'gravel' },
+    ],
   },
 };
 

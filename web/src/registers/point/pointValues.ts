@@ -1,4 +1,4 @@
-import type { Contact, Point, PointKind } from '@fonte/core/registers';
+import type { Contact, Layer, Point, PointKind } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
 import type { Typed } from '@fonte/core/units';
 import { typedOf } from '../../form/values.ts';
@@ -42,6 +42,7 @@ export interface PointValues {
     narrower: { from: Typed; insideDiameter: Typed }[];
     pack: { from: Typed; to: Typed; porosity: Typed };
     seal: { from: Typed; to: Typed; of: string };
+    layers: { to: Typed; of: string; water?: Layer['water'] }[];
   };
 }
 
@@ -62,6 +63,8 @@ export const emptyMark = (): PointValues['well']['measuringPoints'][number] => (
   datum: '',
   until: '',
 });
+
+export const emptyLayer = (): PointValues['well']['layers'][number] => ({ to: typedOf(undefined, 'm'), of: '' });
 
 export const emptyNarrower = (): PointValues['well']['narrower'][number] => ({
   from: typedOf(undefined, 'm'),
@@ -145,6 +148,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
       })),
       pack: { from: typedOf(well?.pack?.from, 'm'), to: typedOf(well?.pack?.to, 'm'), porosity: typedOf(well?.pack?.porosity, '1') },
       seal: { from: typedOf(well?.seal?.from, 'm'), to: typedOf(well?.seal?.to, 'm'), of: well?.seal?.of ?? '' },
+      layers: (well?.layers ?? []).map(({ to, of, water }) => ({ to: typedOf(to, 'm'), of, ...(water ? { water } : {}) })),
     },
   };
 }
@@ -160,7 +164,7 @@ interface Based {
   type: Point['type'];
   access?: string;
   tap?: { outlet?: string; isChlorinated?: boolean; residualMinimum?: number };
-  well?: { narrower?: object[]; pack?: object; seal?: object };
+  well?: { narrower?: object[]; pack?: object; seal?: object; layers?: object[] };
 }
 
 /** What is not empty, under its name. */
@@ -193,8 +197,9 @@ export function pointOf(values: object): object {
     ...(is ? { outOfUse: out } : {}),
   };
   if (rest.type === 'well') {
-    const { narrower, pack, seal, ...built } = well ?? {};
-    return { ...shared, well: { ...built, ...given('narrower', narrower), ...given('pack', pack), ...given('seal', seal) } };
+    const { narrower, pack, seal, layers, ...built } = well ?? {};
+    const around = { ...given('narrower', narrower), ...given('pack', pack), ...given('seal', seal), ...given('layers', layers) };
+    return { ...shared, well: { ...built, ...around } };
   }
   // mg/L is what the register keeps: a typed one comes in its base unit, which is the same.
   const residualMinimum = tap?.isChlorinated ? tap.residualMinimum : null;

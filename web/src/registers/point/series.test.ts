@@ -1,6 +1,6 @@
 import type { LevelOfRecord } from '@fonte/core/level';
 import { expect, it } from 'vitest';
-import { hydrograph } from './series.ts';
+import { hydrograph, logged } from './series.ts';
 
 const level = (at: number, measuringPoint: string, depth: number, elevation: number | null): LevelOfRecord => ({
   round: 'r',
@@ -21,6 +21,7 @@ it('draws depths below one mark where no elevation is known, and never mixes mar
   expect(hydrograph(record)).toEqual({
     says: 'Depth to water below cap',
     isDepth: true,
+    mark: 'cap',
     levels: [
       { at: 1, value: 7.4 },
       { at: 3, value: 7.3 },
@@ -28,4 +29,19 @@ it('draws depths below one mark where no elevation is known, and never mixes mar
     ],
   });
   expect(hydrograph(record.slice(0, 3))).toBeNull();
+});
+
+it('draws what loggers recorded as the levels by hand are drawn, and leaves out what cannot be', () => {
+  const records = [
+    { mark: 'cap', elevation: 50, times: [20, 40], depths: [7, 7.2] },
+    { mark: 'rim', elevation: undefined, times: [30], depths: [6] },
+    { mark: 'cap', elevation: 50, times: [10], depths: [7.4] },
+  ];
+  const elevations = { says: '', isDepth: false, levels: [] };
+  expect(logged(elevations, records)).toEqual([
+    { at: 10, value: 42.6 },
+    { at: 20, value: 43 },
+    { at: 40, value: 42.8 },
+  ]);
+  expect(logged({ ...elevations, isDepth: true, mark: 'rim' }, records)).toEqual([{ at: 30, value: 6 }]);
 });
