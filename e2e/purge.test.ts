@@ -129,6 +129,8 @@ describe.sequential('low flow at a quick well', () => {
   it('asks about a set that is read before the water of the well is there', async () => {
     const { page } = stage;
     await pump(page, '0.4');
+    await walk.unfold(page, 'Watch its level');
+    await page.waitForSelector('[aria-label^="The level of the simulated well"]');
     await click(page, 'Pump on');
     await timeFlow(page, '400', '60');
     await click(page, 'Take over from the probe');

@@ -25,6 +25,13 @@ export async function readSet(
 ): Promise<void> {
   // The criterion asks for three minutes between sets.
   if (number > 1) await wait();
+  await typeSet(page, number, set);
+  await page.keyboard.press('Enter');
+  await see(page, `Set ${number + 1}`);
+}
+
+/** Types all numbers of a set; another Enter would write it down. */
+export async function typeSet(page: Page, number: number, set: (typeof goodSets)[number]): Promise<void> {
   await see(page, `Set ${number}`);
   // The total stands first where it is asked for, and last where flow and time tell it.
   const isTotalFirst = (await page.$eval('.number-rows label', (one) => one.textContent)) === 'Pumped so far';
@@ -35,8 +42,6 @@ export async function readSet(
     await page.keyboard.press('Enter');
     await page.keyboard.type(value);
   }
-  await page.keyboard.press('Enter');
-  await see(page, `Set ${number + 1}`);
 }
 
 export async function endPurge(page: Page): Promise<void> {

@@ -2,16 +2,19 @@ import { fromBase, readNumber, show, toBase, type Typed } from '@fonte/core/unit
 import { parameter } from '@fonte/core/parameters';
 import { unitLabel } from '@fonte/core/units';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Mark } from '../theme/Mark.tsx';
 import { TypedInput } from '../units/TypedField.tsx';
 import type { SimulatedDevices } from './simulated.ts';
 import { useHeard } from './useHeard.ts';
 
+const Trace = lazy(async () => ({ default: (await import('./Trace.tsx')).Trace }));
+
 /** The pump's knob, a jug under the hose, and what the probe shows. */
 export function Rig({ devices }: { devices: SimulatedDevices }) {
   const pump = useHeard(devices.pump);
   const probe = useHeard(devices.probe);
+  const [isWatched, watch] = useState(false);
   const [flow, setFlow] = useState<Typed>({ text: '', unit: 'L/min' });
   const reading = readNumber(flow.text);
   const wanted = reading.ok ? toBase(reading.value, flow.unit) : null;
@@ -50,6 +53,14 @@ export function Rig({ devices }: { devices: SimulatedDevices }) {
           ))}
         </p>
       )}
+      <details onToggle={(event) => watch(event.currentTarget.open)}>
+        <summary>Watch its level</summary>
+        {isWatched && (
+          <Suspense fallback={null}>
+            <Trace devices={devices} />
+          </Suspense>
+        )}
+      </details>
     </section>
   );
 }

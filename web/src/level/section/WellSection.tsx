@@ -178,12 +178,12 @@ function Volumes({
 }) {
   const { volumes, oneVolume } = aim;
   const whole = Math.ceil(Math.max(volumes, Math.min(purge.volumesDone, 6)));
-  const step = Math.min(26, 78 / whole);
+  const step = Math.min(18, 54 / whole);
   return (
     <g aria-hidden="true">
       {Array.from({ length: whole }, (_, index) => {
         const share = Math.max(0, Math.min(1, purge.volumesDone - index));
-        const x = 282 + index * step;
+        const x = 304 + index * step;
         return (
           <g key={index}>
             <rect x={x} y={from} width={step - 4} height={to - from} className="volume-box" />
@@ -197,7 +197,7 @@ function Volumes({
           </g>
         );
       })}
-      <text x={274} y={to + 16} className="volume-text">
+      <text x={358} y={to + 16} textAnchor="end" className="volume-text">
         {volumes} × {showNumber(fromBase(oneVolume.value, unit), 1)} {unitLabel(unit)}
       </text>
     </g>

@@ -33,8 +33,9 @@ export function CriterionFields({ draft, isJudged, own }: { draft: SetUpDraft; i
           <Select
             size="large"
             options={[
-              ...criteria.newest.map((one) => ({ value: refOf(one), label: one.name })),
+              // What the house has written down for itself is what it mostly goes by.
               ...own.map((one) => ({ value: refOfOwn(one), label: `${one.name} (own)` })),
+              ...criteria.newest.map((one) => ({ value: refOf(one), label: one.name })),
             ]}
           />
         </Field>
