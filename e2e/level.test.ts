@@ -58,6 +58,23 @@ describe.sequential('the level of a well', () => {
     await see(page, '7.513');
   });
 
+  it('is corrected by what stood on the tape', async () => {
+    await click(page, 'Correct 7.513 m');
+    await page.waitForFunction(() => {
+      const fields = [...document.querySelectorAll<HTMLInputElement>('.ant-modal input')];
+      const cut = fields.find((one) => one.labels?.[0]?.innerText === 'Cut: the wetted length');
+      cut?.select();
+      return cut && document.activeElement === cut;
+    });
+    await page.keyboard.type('2.489');
+    await see(page, 'Depth to water: 7.511 m');
+    await type(page, 'Why', 'misread by 2 mm');
+    await click(page, 'Write the correction');
+    await walk.closed(page);
+    await see(page, 'struck: misread by 2 mm');
+    await see(page, 'Two readings agree');
+  });
+
   it('has a logger held against it', async () => {
     await click(page, 'Compare a logger in the well');
     await type(page, 'Which logger', 'LG-07');
@@ -67,7 +84,7 @@ describe.sequential('the level of a well', () => {
     await walk.said(page);
     await click(page, 'Write the comparison down');
     await walk.closed(page);
-    await see(page, '47 mm against the hand');
+    await see(page, '49 mm against the hand');
   });
 
   it('is watched while it recovers, until it is at rest again', async () => {

@@ -23,6 +23,8 @@ interface Props<S extends z.ZodType, V extends object> {
   stands?: V;
   /** Fields for what should stand, each below `instead`. */
   children?: (instead: V) => ReactNode;
+  /** What should stand, where it is not just what the form has. */
+  as?: (instead: V) => object;
   /** What is odd about what should stand: it is asked about as at first. */
   ask?: (instead: z.output<S>) => Finding[];
   /** What the button says; `Correct` unless another word fits better. */
@@ -56,12 +58,20 @@ interface Draft<V> {
   reason: string;
 }
 
-type CorrectionProps<S extends z.ZodType, V extends object> = Pick<Props<S, V>, 'kind' | 'stands' | 'children' | 'ask'> & {
+type CorrectionProps<S extends z.ZodType, V extends object> = Pick<Props<S, V>, 'kind' | 'stands' | 'children' | 'as' | 'ask'> & {
   entry: Entry;
   close: () => void;
 };
 
-function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands, children, ask, close }: CorrectionProps<S, V>) {
+function Correction<S extends z.ZodType, V extends object>({
+  entry,
+  kind,
+  stands,
+  children,
+  as = (instead) => instead,
+  ask,
+  close,
+}: CorrectionProps<S, V>) {
   const { append, round, consequencesOf } = useRound();
   const written = Date.parse(entry.at.utc);
   const mayReplace = kind.correction === 'replace';
@@ -71,7 +81,7 @@ function Correction<S extends z.ZodType, V extends object>({ entry, kind, stands
   const read = ({ instead, reason }: Pick<Draft<V>, 'instead' | 'reason'>, replacing: boolean) => {
     // Nothing is said of a payload that stands as it is.
     const isChanged = instead !== null && JSON.stringify(instead) !== JSON.stringify(stands);
-    return asTyped({ reason, ...(replacing && isChanged ? { instead } : {}) }, schema);
+    return asTyped({ reason, ...(replacing && isChanged ? { instead: as(instead) } : {}) }, schema);
   };
   const payloadOf = ({ reason, instead }: z.infer<typeof schema>, moment: number, replacing: boolean): z.input<typeof struck.payload> => {
     const change = {

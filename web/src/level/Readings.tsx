@@ -1,13 +1,13 @@
 import { levelRead, questionLevel, type LevelState, toolNames, waterNames } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
 import { base, showTyped, type Typed } from '@fonte/core/units';
-import type { z } from 'zod';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
-import { Field } from '../form/Field.tsx';
+import { Field, NoControl } from '../form/Field.tsx';
 import { showTime } from '../time/show.ts';
 import { numberError } from '../units/TypedField.tsx';
+import { depthOf, draftOfLevel, levelInstead, numbersOf, type LevelDraft } from './levelDraft.ts';
 
 export function Readings({ visit, level }: { visit: VisitState; level: LevelState }) {
   const { entries, round } = useRound();
@@ -37,14 +37,10 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
                   entry={entry.id}
                   kind={levelRead}
                   what={showTyped(standing.typed)}
-                  stands={standsAs(entry.payload, standing.typed)}
+                  stands={draftOfLevel({ ...entry.payload, ...(standing.by ? { by: standing.by } : {}) }, standing.typed)}
+                  as={levelInstead}
                 >
-                  {({ measuringPoint, depth }) => (
-                    <>
-                      <Field name={['instead', 'depth']} label="Should read" />
-                      <Asked visit={visit} mark={measuringPoint} depth={depth} />
-                    </>
-                  )}
+                  {(draft) => <Instead visit={visit} draft={draft} />}
                 </Correct>
               )}
             </li>
@@ -55,9 +51,30 @@ export function Readings({ visit, level }: { visit: VisitState; level: LevelStat
   );
 }
 
-/** What a correction begins with: the depth alone, whatever tape it followed from. What stood on the tape stays in the reading that is struck. */
-function standsAs({ by: _, ...payload }: z.output<typeof levelRead.payload>, depth: Typed) {
-  return { ...payload, depth, kept: payload.kept ?? '' };
+/** What should stand: the depth, or what stood on the tape it follows from. */
+function Instead({ visit, draft }: { visit: VisitState; draft: LevelDraft }) {
+  const { tool } = draft.by;
+  const depth = depthOf(draft);
+  return (
+    <>
+      {tool === 'electric' ? (
+        <Field name={['instead', 'depth']} label="Should read" />
+      ) : (
+        <>
+          {numbersOf[tool].map((name) => (
+            <Field key={name} name={['instead', 'by', name]} />
+          ))}
+          <p>
+            Depth to water: <span className="strong">{depth ? showTyped(depth) : '–'}</span>
+          </p>
+          <Field name={['instead', 'depth']} isBare>
+            <NoControl />
+          </Field>
+        </>
+      )}
+      {depth && <Asked visit={visit} mark={draft.measuringPoint} depth={depth} />}
+    </>
+  );
 }
 
 /** A corrected level is asked the same questions as the one it replaces. */

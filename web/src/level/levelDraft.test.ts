@@ -1,6 +1,6 @@
 import { levelRead } from '@fonte/core/level';
 import { describe, expect, it } from 'vitest';
-import { depthOf, freshLevel, readLevel, type LevelDraft } from './levelDraft.ts';
+import { depthOf, draftOfLevel, freshLevel, levelInstead, readLevel, type LevelDraft } from './levelDraft.ts';
 
 const draft = (by: Partial<LevelDraft['by']>, more: Partial<LevelDraft> = {}): LevelDraft => {
   const fresh = freshLevel('Rim', 'm');
@@ -31,6 +31,17 @@ describe('a level as it is typed', () => {
     const typed = draft({}, { depth: m('7.4'), kept: 'read twice' });
     expect(readLevel(typed, true).value).toMatchObject({ kept: 'read twice' });
     expect(readLevel(typed, false).value).not.toHaveProperty('kept');
+  });
+
+  it('is corrected by what stood on the tape, and its depth follows', () => {
+    const written = levelRead.payload.parse(readLevel(draft({ tool: 'steel', hold: m('9'), cut: m('1.488') }), false).value);
+    const typed = draftOfLevel(written, written.depth);
+    expect(levelInstead(typed)).toMatchObject({ depth: m('7.512'), by: { tool: 'steel', hold: m('9'), cut: m('1.488') } });
+    const mended = { ...typed, by: { ...typed.by, cut: m('1.588') } };
+    expect(levelInstead(mended)).toMatchObject({ depth: m('7.412'), by: { cut: m('1.588') } });
+    // Off an electric tape the depth is all there is.
+    const plain = draftOfLevel({ measuringPoint: 'Rim', depth: m('7.4'), water: 'static' }, m('7.4'));
+    expect(levelInstead(plain)).toEqual({ measuringPoint: 'Rim', depth: m('7.4'), water: 'static', kept: '' });
   });
 
   it('of a well that flows stands above the mark', () => {

@@ -1,5 +1,6 @@
 import { levelRead, typedDepth, type LevelTool, type WaterState } from '@fonte/core/level';
 import { readNumber, type Typed } from '@fonte/core/units';
+import type { z } from 'zod';
 import { asTyped, type Read } from '../form/values.ts';
 
 /** A level as it is being typed, with whichever tape. */
@@ -34,6 +35,21 @@ export function depthOf(draft: LevelDraft): Typed | null {
   if (draft.by.tool === 'electric') return isRead(draft.depth) ? draft.depth : null;
   const tool = toolOf(draft);
   return tool && typedDepth(tool);
+}
+
+/** A reading as the form has it, to be corrected: what stood on its tape among it. */
+export function draftOfLevel({ measuringPoint, by, water, kept = '' }: z.output<typeof levelRead.payload>, depth: Typed): LevelDraft {
+  const empty = freshLevel(measuringPoint, depth.unit === 'ft' ? 'ft' : 'm');
+  return { ...empty, depth, water, kept, by: { ...empty.by, ...by } };
+}
+
+/** What should stand by a draft. Where it was read off as it is, the depth alone says it; else what stood on the tape does. */
+export function levelInstead(draft: LevelDraft): object {
+  const { measuringPoint, depth, by, water, kept } = draft;
+  if (by.tool === 'electric') return { measuringPoint, depth, water, kept };
+  const worked = depthOf(draft);
+  const numbers = Object.fromEntries(numbersOf[by.tool].map((name) => [name, by[name]]));
+  return { measuringPoint, ...(worked ? { depth: worked } : {}), by: { tool: by.tool, ...numbers }, water, kept };
 }
 
 /** The payload of a draft. A depth that follows from what stands on the tape is worked out and not typed. */
