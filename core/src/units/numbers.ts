@@ -3,7 +3,8 @@ export type NumberReading =
   | { ok: true; value: number; decimals: number }
   | { ok: false; code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous'; text: string; suggestion?: string };
 
-const feetAndInches = /^(\d+)\s*(?:'|ft|′)\s*(\d+(?:[.,]\d+)?)\s*(?:"|''|in|″)?$/i;
+/** `12' 7"`, `12 ft 7.5 in`, `12' 7 3/8"`. */
+const feetAndInches = /^(\d+)\s*(?:'|ft\.?|′)\s*(?:(\d+(?:[.,]\d+)?)(?![\d/]))?(?:(?:^|\s+|-)?(\d+)\/(\d+))?\s*(?:"|''|in\.?|″)?$/i;
 
 /**
  * Reads a number as a technician types it: decimal point or comma, with an optional sign and spaced or marked
@@ -21,8 +22,11 @@ export function readNumber(text: string): NumberReading {
 
   const imperial = feetAndInches.exec(trimmed);
   if (imperial) {
-    const feet = Number(imperial[1]) + Number(imperial[2]!.replace(',', '.')) / 12;
-    return { ok: false, code: 'feet-and-inches', text: trimmed, suggestion: feet.toFixed(2) };
+    const [, feet, whole = '0', part = '0', of = '1'] = imperial as unknown as [string, string, string?, string?, string?];
+    const inches = Number(whole.replace(',', '.')) + Number(part) / Number(of);
+    // A foot has twelve: more is a slip that nobody reads alike.
+    if (!(inches < 12)) return { ok: false, code: 'not-a-number', text: trimmed };
+    return { ok: false, code: 'feet-and-inches', text: trimmed, suggestion: (Number(feet) + inches / 12).toFixed(2) };
   }
 
   const plain = trimmed.replace(/^[−–]/, '-');

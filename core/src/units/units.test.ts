@@ -57,6 +57,20 @@ describe('reading a number', () => {
     const reading = readNumber(text);
     expect(reading).toMatchObject({ ok: false, code: 'feet-and-inches', suggestion: '12.58' });
   });
+
+  it.each([
+    ['24\' 7 3/8"', '24.61'],
+    ["24'7-1/2", '24.63'],
+    ['6 ft 1/2 in', '6.04'],
+    ["24' 7.5''", '24.63'],
+    ['24′', '24.00'],
+  ])('asks about %s as %s ft', (text, suggestion) => {
+    expect(readNumber(text)).toMatchObject({ ok: false, code: 'feet-and-inches', suggestion });
+  });
+
+  it.each(['24\' 13"', "24' 7 3/0", "24' 7/"])('makes nothing of %s', (text) => {
+    expect(readNumber(text)).toMatchObject({ ok: false, code: 'not-a-number' });
+  });
 });
 
 describe('a typed quantity', () => {
