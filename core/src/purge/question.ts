@@ -161,12 +161,18 @@ function questionTotal(total: number, purge: PurgeState, now: number): Finding[]
 }
 
 /** A level while pumping in m below the mark, against the one at rest and the intake. */
-export function questionPumpingLevel(depth: number, { setUp }: Pick<PurgeState, 'setUp'>, atRest: AgreedLevel | null): Finding[] {
+export function questionPumpingLevel(
+  depth: number,
+  { setUp, pumping }: Pick<PurgeState, 'setUp' | 'pumping'>,
+  atRest: AgreedLevel | null,
+): Finding[] {
   const found: Finding[] = [];
   const ask = (code: string, data: Data) => found.push({ code, severity: 'question', field: 'level', data });
-  if (atRest && depth < atRest.depth - reading) ask('level-rose', { by: atRest.depth - depth });
+  const recovers = pumping.isOff;
+  if (atRest && depth < atRest.depth - reading) ask(recovers ? 'above-rest' : 'level-rose', { by: atRest.depth - depth });
   const intake = setUp && 'intake' in setUp.chosen && setUp.chosen.intake ? base(setUp.chosen.intake) : null;
-  if (intake !== null && depth >= intake) ask('level-at-intake', { depth, intake });
+  // While it recovers no pump draws air.
+  if (!recovers && intake !== null && depth >= intake) ask('level-at-intake', { depth, intake });
   return found;
 }
 

@@ -121,6 +121,10 @@ export const purgeFindings: FindingWords = {
     ({ by }) => `${show(Number(by), 'cm', 1)} above the level at rest, while pumping.`,
     'Is it the unit, the tape, or was the level not at rest?',
   ],
+  'above-rest': [
+    ({ by }) => `${show(Number(by), 'cm', 1)} above the level at rest that was read before.`,
+    'Is it the unit, the tape, or was the level not at rest?',
+  ],
   'far-from-last': [
     ({ parameter: id, was, is }) => `${parameter(id as ParameterId).name} was ${shown(id, was)} ${unitOf(id)}, and is ${shown(id, is)}.`,
     'Is it the decimal mark or the unit?',

@@ -3,7 +3,7 @@ import { levelAtRest } from '../../../test/at-the-well-bench.ts';
 import { Script, wellPoint } from '../../../test/script.ts';
 import { OwnCriterion } from '../../registers/index.ts';
 import type { AnyKind } from '../../book/index.ts';
-import { questionEnd, questionFlow, questionSet, questionSetUp } from '../question.ts';
+import { questionEnd, questionFlow, questionPumpingLevel, questionSet, questionSetUp } from '../question.ts';
 import {
   flowTimed,
   PurgeChoice,
@@ -75,6 +75,17 @@ it('each method takes what it asks for and nothing of another', () => {
     expect(purging(choices[id]!).setUp, id).toBeNull();
   }
   expect(PurgeChoice.parse({ ...choices['running'], volumes: 3 })).not.toHaveProperty('volumes');
+});
+
+it('a level at the intake draws air while the pump runs, and none while the well recovers', () => {
+  const purge = purging(choices['low-flow']!);
+  const asks = (depth: number) => questionPumpingLevel(depth, purge.state(), level).map(({ code }) => code);
+  purge.pump('on');
+  expect(asks(15.2)).toEqual(['level-at-intake']);
+  expect(asks(level.depth - 0.1)).toEqual(['level-rose']);
+  purge.pump('ran-dry');
+  expect(asks(15.2)).toEqual([]);
+  expect(asks(level.depth - 0.1)).toEqual(['above-rest']);
 });
 
 describe('low flow', () => {

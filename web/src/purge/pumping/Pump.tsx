@@ -25,7 +25,7 @@ import { useUnitSystem } from '../../units/system.ts';
 import { FlowForm } from './FlowForm.tsx';
 
 /** A level between sets: while the pump runs, or while the well recovers. */
-function LevelForm({ visit, purge, close }: { visit: VisitState; purge: PurgeState; close: () => void }) {
+function LevelForm({ visit, purge, what, close }: { visit: VisitState; purge: PurgeState; what: string; close: () => void }) {
   const { append } = useRound();
   const { system } = useUnitSystem();
   const form = useEntryForm<{ level: Typed }, z.output<typeof pumpingLevelRead.payload>>({
@@ -40,7 +40,7 @@ function LevelForm({ visit, purge, close }: { visit: VisitState; purge: PurgeSta
   });
   return (
     <EntryForm of={form} submit="Write the level down" className="stack">
-      <Field name="level" big autoFocus />
+      <Field name="level" label={what} big autoFocus />
     </EntryForm>
   );
 }
@@ -58,6 +58,7 @@ export function Pump({ visit, purge, setUp }: { visit: VisitState; purge: PurgeS
   const isOn = purge.pumping.since !== null;
   const out = pumpedAt(purge.pumping, time);
   const { flow } = purge.pumping;
+  const what = purge.pumping.isOff ? 'Level while it recovers' : 'Level while pumping';
   const switchTo = (pump: 'on' | 'off' | 'ran-dry') => void run(() => append(pumpSwitched, { pump }, { at: visit.id }));
   return (
     <section className="pump" aria-label="The pump">
@@ -68,13 +69,8 @@ export function Pump({ visit, purge, setUp }: { visit: VisitState; purge: PurgeS
         <FormDialog open="Time the flow" title="Time the flow" by={flowTimed.by}>
           {(close) => <FlowForm visit={visit.id} setUp={setUp} close={close} />}
         </FormDialog>
-        <FormDialog
-          open="Level"
-          aria-label="Level while pumping"
-          title={isOn ? 'Level while pumping' : 'Level while it recovers'}
-          by={pumpingLevelRead.by}
-        >
-          {(close) => <LevelForm visit={visit} purge={purge} close={close} />}
+        <FormDialog open="Level" aria-label={what} title={what} by={pumpingLevelRead.by}>
+          {(close) => <LevelForm visit={visit} purge={purge} what={what} close={close} />}
         </FormDialog>
       </div>
       <p className="soft small" aria-live="off">
