@@ -8,6 +8,7 @@ const rooms = [
   'working',
   'time',
   'parameters',
+  'counts',
   'book',
   'editions',
   'bottles',

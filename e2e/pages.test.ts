@@ -119,6 +119,15 @@ describe.sequential('the other pages', () => {
     await see(page, 'feet and inches');
     await type(page, 'Number', '1');
     await see(page, '0.30480');
+    // Five of 51 equal wells: 51 · ln(51/46) = 5.3 in 100 mL.
+    await type(page, 'Positive of 51 of 1.96 mL', '5');
+    await see(page, '5.3');
+    await type(page, 'Positive of 51 of 1.96 mL', '52');
+    await see(page, 'There are only 51 of them.');
+    await option(page, 'Wells or tubes', '3 tubes each of 10, 1 and 0.1 mL');
+    for (const [row, positive] of ['0', '0', '3'].entries())
+      await type(page, `Positive of 3 of ${['10.00', '1.00', '0.10'][row]} mL, row ${row + 1}`, positive);
+    await see(page, 'times less likely than the likeliest');
     expect(await seriousBarriers(page)).toEqual([]);
   });
 

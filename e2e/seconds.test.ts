@@ -65,6 +65,8 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await click(page, 'Lead at the school', 'link');
     await click(page, 'Go on');
     await walk.arrive(page);
+    await see(page, 'Which way does the programme ask for?');
+    await tick(page, 'Lead, 30 minutes standing');
     await click(page, 'Start at the tap');
     await see(page, 'Look at the tap and what leads to it');
     for (const item of [

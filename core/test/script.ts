@@ -7,7 +7,7 @@ import { instantAt, minute } from '../src/time/index.ts';
 import { fitnessJudged, riskChecked } from '../src/arrive/index.ts';
 import { handedOver } from '../src/custody/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
-import { clockStarted, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
+import { clockStarted, procedureOf, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
 import type { z } from 'zod';
 
 /** An id for tests and examples: the same number gives the same one. */
@@ -72,9 +72,13 @@ export function answerTo({ act }: Step, residual: string): StepAnswer {
     case 'checks':
       return { type: 'checks', yes: act.items.map((item) => item.id), no: [] };
     case 'choose':
-      return { type: 'choose', option: 'bleach' };
+      return { type: 'choose', option: act.options.some(({ id }) => id === 'bleach') ? 'bleach' : act.options[0]!.id };
     case 'measure':
       return { type: 'measure', reading: { text: act.parameter === 'temperature' ? '17.2' : residual, unit: act.unit } };
+    case 'constant':
+      return { type: 'constant', readings: Array.from({ length: act.count }, () => ({ text: '17.2', unit: act.unit })) };
+    case 'since':
+      return { type: 'since', lasted: { text: String(act.least / 60), unit: 'min' } };
     default:
       return { type: act.type };
   }
@@ -155,7 +159,7 @@ export class Script {
   /** Starts a protocol at the tap, in its newest edition. */
   start(procedure = 'coliforms-distribution'): Protocol {
     const protocol = protocolNamed(procedure);
-    this.atTap(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition });
+    this.atTap(runStarted, { procedure: procedureOf(protocol), protocol: protocol.id, edition: protocol.edition });
     return protocol;
   }
 
@@ -181,15 +185,21 @@ export class Script {
   sampleTap({
     before,
     residual = '0.45',
-    procedure = 'coliforms-distribution',
+    procedure: named = 'coliforms-distribution',
     bottle = '261123A-MH1-B',
   }: { before?: string; residual?: string; procedure?: string; bottle?: string } = {}): this {
-    for (const step of this.start(procedure).steps.filter((candidate) => !candidate.when?.chosen.includes('flame'))) {
+    const protocol = this.start(named);
+    const procedure = procedureOf(protocol);
+    const chosen = new Map<string, string>();
+    for (const step of protocol.steps) {
+      if (step.when && !step.when.chosen.includes(chosen.get(step.when.step) ?? '')) continue;
       if (step.id === before) break;
       if (step.act.type === 'clock') this.atTap(clockStarted, { procedure, step: step.id });
       if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
       const minutes = step.act.type === 'clock' ? 1 + step.act.least / 60 : 1;
-      this.done(step.id, answerTo(step, residual), undefined, { minutes, procedure });
+      const answer = answerTo(step, residual);
+      if (answer.type === 'choose') chosen.set(step.id, answer.option);
+      this.done(step.id, answer, undefined, { minutes, procedure });
     }
     return this;
   }

@@ -68,6 +68,16 @@ describe('what a file is proposed to be', () => {
     });
   });
 
+  it('shows no more of a file than a person looks at', () => {
+    const wide = look(
+      Array.from({ length: 4 }, () => `2026-11-23 09:00;${Array.from({ length: 900 }, () => '1.5').join(';')};${'x'.repeat(9000)}`).join(
+        '\n',
+      ),
+    );
+    expect(wide).toMatchObject({ rows: 4 });
+    if (typeof wide !== 'string') expect([wide.header.length, wide.sample[0]!.length, wide.columns.length]).toEqual([200, 200, 199]);
+  });
+
   it.each([
     ['', 'empty'],
     ['%PDF-1.7 …', 'not-text'],

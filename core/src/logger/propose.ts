@@ -21,6 +21,9 @@ export interface LoggerLook {
 }
 
 const shownRows = 5;
+/** So much of a file is shown: columns, and letters of a cell. */
+const [shownColumns, shownLetters] = [200, 60];
+const shownOf = (cells: readonly string[]) => cells.slice(0, shownColumns).map((cell) => cell.slice(0, shownLetters));
 const numeric = /^[-+−]?\d[\d.,]*(e[-+]?\d+)?$/i;
 
 /** Which mark parts decimals, told from all numbers of a column; null where they would all read both ways. */
@@ -74,14 +77,16 @@ export function lookThrough(text: string): { look: LoggerLook } | { refusal: Log
   const decimalsOf = (mark: Marks['told']) => (mark === 'either' ? (ofFile ?? 'point') : (mark ?? ofFile));
   return {
     look: {
-      header,
-      sample: sample.slice(0, shownRows),
+      header: shownOf(header),
+      sample: sample.slice(0, shownRows).map(shownOf),
       rows,
       date: date < 0 ? null : date,
       time: time < 0 ? null : time,
       orders: [...orders],
       isWritten: isWritten && rows > 0,
-      columns: numbers.map((place) => ({ place, decimals: decimalsOf(marks.get(place)!.told), ...meantBy(header[place]!) })),
+      columns: numbers
+        .filter((place) => place < shownColumns)
+        .map((place) => ({ place, decimals: decimalsOf(marks.get(place)!.told), ...meantBy(header[place]!) })),
     },
   };
 }

@@ -38,7 +38,7 @@ export const Recording = z
     time: column.meta({ title: 'Time' }).optional(),
     order: z.enum(dateOrders).meta({ title: 'Dates are written' }),
     clock: LoggerClock,
-    /** Seconds by which its clock was ahead when it was read out; negative where it was behind. */
+    /** Seconds by which its clock was ahead all the time; negative where it was behind. */
     ahead: z
       .number()
       .min(-172_800)

@@ -126,7 +126,7 @@ describe('a visit with two protocols', () => {
     expect(nextAtVisit(tap())).toMatchObject({ room: 'tap', code: 'start-protocol', procedure: 'lead-timed' });
     expect(foresee(book.entries, start(procedure)).misfit).toMatchObject({
       code: 'run-order',
-      data: { title: 'Lead, 30 minutes standing' },
+      data: { title: 'Lead at the tap' },
     });
     book.sampleTap({ procedure: 'lead-timed', bottle: '261123A-MH1-L' });
     expect(nextAtVisit(tap())).toMatchObject({ room: 'tap', code: 'start-protocol', procedure });

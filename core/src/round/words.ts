@@ -3,6 +3,7 @@ import { actSays, actWords } from '../act/index.ts';
 import { arriveSays, arriveWords } from '../arrive/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { dayFindings } from '../day/index.ts';
+import { countFindings } from '../counts/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
 import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
@@ -41,6 +42,7 @@ export const findingWords: FindingWords = {
   ...planFindings,
   ...prepareFindings,
   ...readingFindings,
+  ...countFindings,
   ...levelFindings,
   ...loggerFindings,
   ...purgeFindings,

@@ -1,7 +1,7 @@
 import { misfit, type Misfit } from '../book/index.ts';
 import { questionReading } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
-import { convert, readNumber, type UnitId } from '../units/index.ts';
+import { base, convert, readNumber, type Typed, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
 import type { Effect, MeasureStop, Step, Stop } from './protocol.ts';
@@ -12,11 +12,28 @@ const residualMinimumAt = (point: Point) => (point.type === 'tap' ? (point.tap.r
 /** The answers to the steps before, by step. */
 export type Answers = ReadonlyMap<string, StepAnswer>;
 
+function numberIn({ text, unit }: Typed, wanted: UnitId): number | null {
+  const reading = readNumber(text);
+  return reading.ok ? convert(reading.value, unit, wanted) : null;
+}
+
+/** What was measured last at a step; null where nothing was. */
+export function lastReading(answer: StepAnswer | null | undefined): Typed | null {
+  if (answer?.type === 'measure') return answer.reading;
+  return answer?.type === 'constant' ? (answer.readings.at(-1) ?? null) : null;
+}
+
 /** A measured answer in a unit; null for one that was not measured. */
 function measuredIn(answer: StepAnswer | undefined, unit: UnitId): number | null {
-  if (answer?.type !== 'measure') return null;
-  const reading = readNumber(answer.reading.text);
-  return reading.ok ? convert(reading.value, answer.reading.unit, unit) : null;
+  const reading = lastReading(answer);
+  return reading && numberIn(reading, unit);
+}
+
+/** Whether the last readings of a step that is measured until it is constant lie within its width. */
+export function isConstant({ within, count, unit }: Extract<Step['act'], { type: 'constant' }>, readings: readonly Typed[]): boolean {
+  const last = readings.slice(-count).map((one) => numberIn(one, unit) ?? Number.NaN);
+  // A hair more than the width: 0.1 + 0.2 is no more than 0.3.
+  return last.length === count && Math.max(...last) - Math.min(...last) <= within * (1 + 1e-9);
 }
 
 /** What holds of a stop at a point; null where it holds not there. */
@@ -36,6 +53,7 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point, before: An
   if (act.type === 'checks' && answer.type === 'checks') {
     return act.items.flatMap((item) => (item.stop && answer.no.includes(item.id) ? [item.stop] : []));
   }
+  if (act.type === 'since' && answer.type === 'since') return base(answer.lasted) < act.least ? [act.stop] : [];
   if (act.type === 'measure' && answer.type === 'measure') {
     const value = measuredIn(answer, act.unit);
     if (value === null) return [];
@@ -50,6 +68,7 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point, before: An
 /** Whether some answer to a step would be a stop at this point: without the answer nobody knows what the sample is. */
 export function decidesSample({ act }: Step, point: Point): boolean {
   if (act.type === 'checks') return act.items.some((item) => item.stop);
+  if (act.type === 'since') return true;
   return (
     act.type === 'measure' && act.stops.some((stop) => stop.aboveStep !== undefined || stopLimit(stop, point, act.unit, new Map()) !== null)
   );
@@ -94,6 +113,11 @@ export function misfitAnswer(step: Step, answer: StepAnswer): Misfit | null {
     const stop = questionReading(act.parameter, answer.reading).find((finding) => finding.severity === 'stop');
     if (stop) return misfit('cannot-be', 'payload.answer.reading.text', { ...stop.data, finding: stop.code });
   }
+  if (act.type === 'constant' && answer.type === 'constant')
+    for (const [place, reading] of answer.readings.entries()) {
+      const stop = questionReading(act.parameter, reading).find((finding) => finding.severity === 'stop');
+      if (stop) return misfit('cannot-be', `payload.answer.readings.${place}`, { ...stop.data, finding: stop.code });
+    }
   return null;
 }
 
@@ -110,6 +134,8 @@ export function departs(run: RunStep, answer: StepAnswer, now: number): Misfit |
     if (act.most !== undefined && ran > act.most) return departure('clock-over', { most: act.most, ran });
     if (ran < act.least) return departure('clock-short', { least: act.least, ran });
   }
+  if (act.type === 'constant' && answer.type === 'constant' && !isConstant(act, answer.readings))
+    return departure('not-constant', { count: act.count, within: act.within, unit: act.unit });
   if (act.type === 'checks' && answer.type === 'checks' && answer.no.length > 0) {
     const missed = act.items.filter((item) => answer.no.includes(item.id)).map((item) => item.label);
     return departure('answered-no', { items: missed.join('; ') });

@@ -3,7 +3,7 @@ import type { Ask } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
 import type { RunningClock } from './clock.ts';
 import type { Protocol } from './protocol.ts';
-import { isOver, protocolsFor, type RunState } from './run.ts';
+import { isOver, proceduresFor, titleOf, type RunState } from './run.ts';
 
 interface Sampled {
   point: Point;
@@ -13,23 +13,33 @@ interface Sampled {
   table: BottleTable | null;
 }
 
-/** A run that a visit asks for or has: its protocol, and where it stands; null before it is started. */
+/** A run that a visit asks for or has: its protocol, the ways among which it is chosen, and where it stands; null before it is started. */
 export interface DueRun {
   procedure: string;
+  /** Its protocol's, or the procedure's while it is open which way it will go. */
+  title: string;
+  /** The one that was started, or the first of the ways. */
   protocol: Protocol;
+  ways: readonly Protocol[];
   run: RunState | null;
 }
 
 /** The runs of a visit in the order of their running: those asked for, and those started that nothing asks for any more. */
 export function runsOf({ point, analyses, runs, unknownRuns }: Sampled): DueRun[] {
-  const due = protocolsFor(analyses, point)
+  const due = proceduresFor(analyses, point)
     .filter(({ id }) => !unknownRuns.some(({ procedure }) => procedure === id))
-    .map((protocol): DueRun => {
-      const run = runs.find((one) => one.procedure === protocol.id) ?? null;
-      return { procedure: protocol.id, protocol: run?.protocol ?? protocol, run };
+    .map((asked): DueRun => {
+      const { id, ways } = asked;
+      const run = runs.find((one) => one.procedure === id) ?? null;
+      const protocol = run?.protocol ?? ways[0]!;
+      const title = run ? protocol.title : titleOf(asked);
+      return { procedure: id, title, protocol, ways, run };
     });
   const others = runs.filter((run) => !due.some(({ procedure }) => procedure === run.procedure));
-  return [...due, ...others.map((run) => ({ procedure: run.procedure, protocol: run.protocol, run }))];
+  return [
+    ...due,
+    ...others.map((run) => ({ procedure: run.procedure, title: run.protocol.title, protocol: run.protocol, ways: [run.protocol], run })),
+  ];
 }
 
 /** The run at a step of which a bottle is filled; null for one that is filled freely, as a blank is. */
@@ -43,8 +53,8 @@ export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: Rule
 export function askRun(runs: readonly DueRun[]): Ask | null {
   const due = runs.find(({ run }) => !run || !isOver(run));
   if (!due) return null;
-  const { procedure, protocol, run } = due;
-  if (!run?.now) return run ? null : { code: 'start-protocol', data: { title: protocol.title }, procedure };
+  const { procedure, run } = due;
+  if (!run?.now) return run ? null : { code: 'start-protocol', data: { title: due.title }, procedure };
   const { step, clockFrom } = run.now;
   const isRunning = step.act.type === 'clock' && clockFrom !== null;
   return { code: 'next-step', data: { say: step.say }, procedure, ...(isRunning ? { waits: true } : {}) };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { entryKind, type EarlierVersion } from '../book/index.ts';
 import { samplers } from '../roles/index.ts';
-import { Typed } from '../units/index.ts';
+import { Typed, typedOf } from '../units/index.ts';
 
 const written = { stands: 'at-visit', by: samplers, correction: 'replace' } as const;
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why' });
@@ -33,26 +33,40 @@ export const clockStarted = entryKind('clock-started', 'Clock started', z.object
   earlier: [ofTheOneRun(z.object({ step: at.step }))],
 });
 
-/** What a person answered to a step. */
-export const StepAnswer = z.discriminatedUnion('type', [
+/** At first nothing was measured until it was constant, and nothing asked about the past. */
+const firstAnswers = [
   z.object({ type: z.literal('confirm') }),
   z.object({ type: z.literal('checks'), yes: z.array(z.string().max(40)).max(40), no: z.array(z.string().max(40)).max(40) }),
   z.object({ type: z.literal('choose'), option: z.string().max(40) }),
   z.object({ type: z.literal('clock') }),
   z.object({ type: z.literal('measure'), reading: Typed }),
   z.object({ type: z.literal('fill') }),
+] as const;
+const FirstAnswer = z.discriminatedUnion('type', firstAnswers);
+
+/** What a person answered to a step. */
+export const StepAnswer = z.discriminatedUnion('type', [
+  ...firstAnswers,
+  z.object({ type: z.literal('constant'), readings: z.array(Typed).min(1, { error: 'Measure at least once.' }).max(40) }),
+  z.object({
+    type: z.literal('since'),
+    lasted: typedOf('duration', { title: 'For how long', units: ['h', 'min'], min: 0, max: 31_536_000 }),
+  }),
 ]);
 export type StepAnswer = z.infer<typeof StepAnswer>;
 
-const done = {
+const done = <A extends z.ZodType>(answer: A) => ({
   step: at.step,
-  answer: StepAnswer,
+  answer,
   /** Why the step departs from the protocol: a clock cut short, a check answered no. */
   departure: reason.optional(),
-};
-export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure, ...done }), {
+});
+export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure, ...done(StepAnswer) }), {
   ...written,
-  earlier: [ofTheOneRun(z.object(done))],
+  earlier: [
+    ofTheOneRun(z.object(done(FirstAnswer))),
+    { payload: z.object({ procedure, ...done(FirstAnswer) }), upgrade: (before: unknown) => before },
+  ],
 });
 
 const skipped = { step: at.step, departure: reason };

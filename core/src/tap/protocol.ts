@@ -1,7 +1,7 @@
 import type { AnalysisId, SampleKind } from '../bottles/index.ts';
 import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
-import type { Point } from '../registers/index.ts';
+import type { Point, PointKind } from '../registers/index.ts';
 import type { UnitId } from '../units/index.ts';
 
 /** What a stop does to the run: the sample is `special`, no routine one; `invalid`, spoilt; or the run must be `abandoned`. */
@@ -28,6 +28,13 @@ export interface MeasureStop extends Stop {
   where?: 'disinfected' | 'undisinfected';
 }
 
+/** At which points something is for; all that is said has to hold. */
+export interface Where {
+  kinds?: readonly PointKind[];
+  notKinds?: readonly PointKind[];
+  disinfected?: boolean;
+}
+
 /** What a step asks of the person. */
 export type StepAct =
   | { type: 'confirm' }
@@ -40,6 +47,10 @@ export type StepAct =
    */
   | { type: 'clock'; least: number; most?: number; usual?: string; restart?: string }
   | { type: 'measure'; parameter: ParameterId; unit: UnitId; stops: readonly MeasureStop[] }
+  /** Measured again and again until so many readings in a row lie within a width, in the step's unit. */
+  | { type: 'constant'; parameter: ParameterId; unit: UnitId; within: number; count: number }
+  /** How long something has been so: at least so many seconds, or it stops the run. */
+  | { type: 'since'; asks: string; least: number; stop: Stop }
   /** Done once every bottle of the analysis is filled. */
   | { type: 'fill'; analysis: AnalysisId };
 
@@ -52,6 +63,8 @@ export interface Step {
   caution?: string;
   /** Only asked when an earlier choice was one of these. */
   when?: { step: string; chosen: readonly string[] };
+  /** Only asked at such a point. */
+  where?: Where;
   /** Other words where the water is not disinfected: a spring, a raw tap, a well of one’s own. */
   undisinfected?: { say?: string; why?: string };
   /** What a departure from it makes of the sample: left out, cut short, let run over. Special where an edition does not say it. */
@@ -64,6 +77,13 @@ export interface Step {
 /** An ordered list of steps. One engine runs them all; an edition is never changed once it was used. */
 export interface Protocol extends Edition {
   title: string;
+  /**
+   * It is one of several ways to run a procedure, and what this one is for. Which of them is asked where more than one is for the point. Without
+   * it the protocol is the procedure's only or first way.
+   */
+  way?: { of: string; says: string };
+  /** Points it is for, of its type. */
+  where?: Where;
   /** Where it is run; at a tap unless it says otherwise. */
   at?: readonly Point['type'][];
   /** The analysis it takes the sample for. */

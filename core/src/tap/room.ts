@@ -6,7 +6,7 @@ import type { RunningClock } from './clock.ts';
 import { askRun, runningClocks, type DueRun } from './due.ts';
 import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
-import { findProtocol, isOver, protocolsFor, runState, type RunBook } from './run.ts';
+import { findProtocol, isOver, mayRunAt, proceduresFor, runState, titleOf, type RunBook } from './run.ts';
 import type { RunStep } from './run-step.ts';
 
 /** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
@@ -51,14 +51,16 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
 /** A run that is asked for and has to be over before another is started: the first water is gone once a tap was flushed. */
 function startFits(runs: RunsBook, { procedure, protocol }: { procedure: string; protocol: string }, around: RunAround): Misfit | null {
   if (runs.has(procedure)) return misfit('run-started', 'payload.procedure');
-  const due = protocolsFor(around.analyses, around.point);
-  const place = due.findIndex(({ id }) => id === protocol);
+  const due = proceduresFor(around.analyses, around.point);
+  const place = due.findIndex(({ id }) => id === procedure);
+  const own = due[place];
+  if (own && !own.ways.some(({ id }) => id === protocol)) return misfit('other-way', 'payload.protocol');
   const before = due.slice(0, Math.max(0, place)).find(({ id }) => {
-    const run = [...runs.values()].find((one) => one.start.protocol === id);
-    const state = run && findProtocol(id, run.start.edition) && runState(run, around.point);
+    const run = runs.get(id);
+    const state = run && runState(run, around.point);
     return !run || (state && !isOver(state));
   });
-  return before ? misfit('run-order', 'payload.protocol', { title: before.title }) : null;
+  return before ? misfit('run-order', 'payload.protocol', { title: titleOf(before) }) : null;
 }
 
 /** What the next step of the runs of a visit depends on. */
@@ -75,8 +77,9 @@ export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
   fits: (runs, entry, around) => {
     if (runStarted.is(entry)) {
       const { protocol, edition } = entry.payload;
-      const { at = ['tap'] } = findProtocol(protocol, edition) ?? {};
-      return at.includes(around.point.type)
+      const known = findProtocol(protocol, edition);
+      if (!known && around.point.type !== 'tap') return misfit('not-here', 'visit', { type: around.point.type });
+      return !known || mayRunAt(known, around.point)
         ? startFits(runs, entry.payload, around)
         : misfit('not-here', 'visit', { type: around.point.type });
     }

@@ -3,11 +3,11 @@ import { refOf } from '../editions/index.ts';
 import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
 import { hour, second } from '../time/index.ts';
-import { effectOf, stopsOf } from './answers.ts';
+import { effectOf, lastReading, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Effect, Protocol, Step } from './protocol.ts';
+import type { Effect, Protocol, Step, Where } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
-import { protocols } from './tables/index.ts';
+import { procedureTitles, protocols } from './tables/index.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
@@ -29,10 +29,45 @@ export interface RunState {
   finished: boolean;
 }
 
-/** The protocols that take samples for some of these analyses at a point, in their latest editions and in the order of their running. */
-export function protocolsFor(analyses: readonly AnalysisId[], point: Point): Protocol[] {
-  return protocols.newest.filter(({ analysis, at = ['tap'] }) => analyses.includes(analysis) && at.includes(point.type));
+/** Whether something is for a point. */
+function isFor({ kinds, notKinds, disinfected }: Where, point: Point): boolean {
+  const isDisinfected = point.type === 'tap' && point.tap.residualMinimum !== null;
+  return (
+    (kinds === undefined || kinds.includes(point.kind)) &&
+    !notKinds?.includes(point.kind) &&
+    (disinfected ?? isDisinfected) === isDisinfected
+  );
 }
+
+/** Whether a protocol may be run at a point. */
+export const mayRunAt = ({ at = ['tap'], where = {} }: Protocol, point: Point): boolean => at.includes(point.type) && isFor(where, point);
+
+/** The procedure that a protocol is a way of. */
+export const procedureOf = ({ id, way }: Protocol): string => way?.of ?? id;
+
+/** A procedure that analyses ask for at a point, and the ways to run it there. */
+export interface Procedure {
+  id: string;
+  ways: Protocol[];
+}
+
+/** The procedures that take samples for some of these analyses at a point, each with its ways, in the order of their running. */
+export function proceduresFor(analyses: readonly AnalysisId[], point: Point): Procedure[] {
+  const found = new Map<string, Protocol[]>();
+  for (const protocol of protocols.newest) {
+    if (!analyses.includes(protocol.analysis) || !mayRunAt(protocol, point)) continue;
+    const id = procedureOf(protocol);
+    found.set(id, [...(found.get(id) ?? []), protocol]);
+  }
+  return [...found].map(([id, ways]) => ({ id, ways }));
+}
+
+/** What a procedure is called while it is open which way it will go. */
+export const titleOf = ({ id, ways }: Procedure): string => (ways.length === 1 ? ways[0]!.title : (procedureTitles[id] ?? ways[0]!.title));
+
+/** The first way of each procedure that analyses ask for at a point: what is reckoned with before somebody has chosen. */
+export const protocolsFor = (analyses: readonly AnalysisId[], point: Point): Protocol[] =>
+  proceduresFor(analyses, point).map(({ ways }) => ways[0]!);
 
 /** The protocol of an id and edition, or null when this copy of the product does not have it. */
 export function findProtocol(id: string, edition: string): Protocol | null {
@@ -44,7 +79,8 @@ export function isOver({ finished, abandoned, givenUp }: RunState): boolean {
   return finished || abandoned || givenUp !== null;
 }
 
-function isAsked(step: Step, answers: ReadonlyMap<string, StepAnswer>): boolean {
+function isAsked(step: Step, answers: ReadonlyMap<string, StepAnswer>, point: Point): boolean {
+  if (step.where && !isFor(step.where, point)) return false;
   if (!step.when) return true;
   const answer = answers.get(step.when.step);
   return answer?.type === 'choose' && step.when.chosen.includes(answer.option);
@@ -78,7 +114,7 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
   const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
   let reached = false;
   const steps = protocol.steps
-    .filter((step) => isAsked(step, answers))
+    .filter((step) => isAsked(step, answers, point))
     .map((step) => (isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step))
     .map((step): RunStep => {
       const closing = given.get(step.id);
@@ -128,8 +164,9 @@ export function unknownRun({ start }: RunBook): string | null {
 
 /** The measured value of a step as typed with its unit, for the form; null when it was not measured. */
 export function measured(run: RunState, parameter: string): string | null {
-  const found = run.steps.find(({ step }) => step.act.type === 'measure' && step.act.parameter === parameter);
-  return found?.answer?.type === 'measure' ? `${found.answer.reading.text} ${unitLabel(found.answer.reading.unit)}` : null;
+  const found = run.steps.find(({ step: { act } }) => (act.type === 'measure' || act.type === 'constant') && act.parameter === parameter);
+  const reading = lastReading(found?.answer);
+  return reading && `${reading.text} ${unitLabel(reading.unit)}`;
 }
 
 /** A bottle may be filled for so long, in ms, where an edition does not say it. */

@@ -3,14 +3,16 @@ import { sayFinding, type Words } from '../findings/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 import { inBook, type Says } from '../book/index.ts';
-import { showTyped } from '../units/index.ts';
+import { showTyped, unitLabel, type UnitId } from '../units/index.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped, type StepAnswer } from './entries.ts';
+import { procedureOf } from './run.ts';
 import { protocols } from './tables/index.ts';
 
 const lasting = (seconds: unknown) => (Number(seconds) < 300 ? `${Math.floor(Number(seconds))} s` : showDuration(Number(seconds) * second));
 
 export const tapWords: Words = {
   'not-here': ({ type }) => `This protocol is not for a ${type}.`,
+  'other-way': 'That is no way to run this procedure here.',
   'run-started': 'The protocol was started already.',
   'start-first': 'Start the protocol first.',
   'other-step': ({ say }) => `The step now is “${say}”.`,
@@ -25,6 +27,7 @@ export const tapWords: Words = {
   'cannot-be': (data) => sayFinding(readingFindings, { code: String(data['finding']), data }).says,
   'fill-first': 'Fill the bottle first.',
   'clock-short': ({ least, ran }) => `The clock asks for at least ${lasting(least)}; it ran ${lasting(ran)}.`,
+  'not-constant': ({ count, within, unit }) => `The last ${count} readings do not lie within ${within} ${unitLabel(unit as UnitId)}.`,
   'clock-over': ({ most, ran }) => `The clock allows at most ${lasting(most)}; it ran ${lasting(ran)}.`,
   'clock-backdated': ({ by }) => `The start of the clock was written down ${showDuration(Number(by))} after its time.`,
   'clock-postdated': ({ by }) => `The end of the clock was written down ${showDuration(Number(by))} before its time.`,
@@ -32,9 +35,11 @@ export const tapWords: Words = {
   'answered-no': ({ items }) => `Answered no: ${items}.`,
 };
 
-/** The protocol that a procedure runs, in its newest edition: only its words are looked up in it. */
-const protocolOf = (procedure: string) => protocols.newest.find(({ id }) => id === procedure);
-const stepOf = (procedure: string, id: string) => protocolOf(procedure)?.steps.find((step) => step.id === id);
+/** A protocol in its newest edition: only its words are looked up in it. */
+const protocolOf = (id: string) => protocols.newest.find((one) => one.id === id);
+/** A step of some way of a procedure, by its name there. */
+const stepOf = (procedure: string, id: string) =>
+  protocols.newest.filter((one) => procedureOf(one) === procedure).flatMap(({ steps }) => steps.find((step) => step.id === id) ?? [])[0];
 const stepSays = (procedure: string, id: string) => `“${stepOf(procedure, id)?.say ?? id}”`;
 
 /** An answer to a step, in words. */
@@ -43,6 +48,10 @@ function sayAnswer(procedure: string, id: string, answer: StepAnswer): string {
   switch (answer.type) {
     case 'measure':
       return `: ${showTyped(answer.reading)}`;
+    case 'constant':
+      return `: ${answer.readings.map(showTyped).join(', ')}`;
+    case 'since':
+      return `: ${showTyped(answer.lasted)}`;
     case 'choose':
       return `: ${(act?.type === 'choose' && act.options.find((option) => option.id === answer.option)?.label) || answer.option}`;
     case 'checks': {
@@ -56,7 +65,11 @@ function sayAnswer(procedure: string, id: string, answer: StepAnswer): string {
 }
 
 export const tapSays: readonly Says[] = [
-  inBook(runStarted, ({ procedure, protocol, edition }) => `“${protocolOf(procedure)?.title ?? protocol}”, edition ${edition}.`),
+  inBook(
+    runStarted,
+    ({ procedure, protocol, edition }) =>
+      `“${protocolOf(protocol)?.title ?? protocolOf(procedure)?.title ?? protocol}”, edition ${edition}.`,
+  ),
   inBook(runGivenUp, ({ procedure, reason }) => `“${protocolOf(procedure)?.title ?? procedure}”: ${reason}`),
   inBook(clockStarted, ({ procedure, step, reason }) => `${stepSays(procedure, step)}${reason ? `, anew: ${reason}` : '.'}`),
   inBook(

@@ -27,6 +27,8 @@ export interface LoggerServices extends Services {
 
 /** So many files are taken in at once; whoever comes then is asked to come again. */
 const uploadsAtOnce = 2;
+/** So many records are tried at once: each has a thread for seconds. */
+const triesAtOnce = 4;
 /** Levels that were worked out lately, by all that they hang on. */
 const remembered = 40;
 
@@ -76,7 +78,7 @@ export function loggerRoutes({ store, reader }: LoggerServices): Route[] {
       },
       { before: [atOnce(uploadsAtOnce)], largest: largestLoggerFile },
     ),
-    route(tryLogger, ({ body }) => levelsOf(body, 2000)),
+    route(tryLogger, ({ body }) => levelsOf(body, 2000), { before: [atOnce(triesAtOnce)] }),
     route(loggersAt, async ({ in: { point } }) => {
       const rows = await store.read<{ data: string }[]>("SELECT data FROM things WHERE register = 'loggers' ORDER BY name, book");
       return rows.map(({ data }) => JSON.parse(data) as LoggerRecord).filter((record) => record.point === point);

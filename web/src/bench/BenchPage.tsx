@@ -19,6 +19,7 @@ import { useId, useState } from 'react';
 import { numberError, TypedField } from '../units/TypedField.tsx';
 import { useUnitSystem } from '../units/system.ts';
 import { Figure } from '../working/Figure.tsx';
+import { Wells } from './Wells.tsx';
 
 const valueOf = (typed: Typed): number | null => (readNumber(typed.text).ok ? base(typed) : null);
 const complaint = (typed: Typed, least = 0) => {
@@ -43,6 +44,7 @@ export function BenchPage() {
         <Flow />
         <SteelTape />
         <Water />
+        <Wells />
         <Units />
       </div>
     </>

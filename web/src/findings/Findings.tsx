@@ -10,10 +10,10 @@ export function Findings({ of }: { of: readonly Finding[] }) {
   if (of.length === 0) return null;
   return (
     <ul className="plain stack" aria-live="polite">
-      {gravestFirst(of).map((finding) => {
+      {gravestFirst(of).map((finding, place) => {
         const { says, advice } = sayAbout(finding);
         return (
-          <li key={`${finding.code} ${finding.field ?? ''}`} className={`finding ${finding.severity}`}>
+          <li key={`${finding.code} ${finding.field ?? ''} ${place}`} className={`finding ${finding.severity}`}>
             <Mark kind={finding.severity} />
             <p>
               <span className="strong">{words[finding.severity]}.</span> {says}

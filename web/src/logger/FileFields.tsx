@@ -126,7 +126,7 @@ function HowRead({ of, as, draft, set }: { of: 'water' | 'air'; as: RecordedAs |
             <ZoneSelect />
           </Field>
         )}
-        <Field name={[of, 'ahead']} label={called('Its clock was ahead by')} hint="When it was read out; with − where it was behind" />
+        <Field name={[of, 'ahead']} label={called('Its clock was ahead by')} hint="All the time; with − where it was behind" />
         <Field name={[of, 'value']} label={called('Reading')}>
           <Select
             size="large"

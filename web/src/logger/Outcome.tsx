@@ -1,12 +1,11 @@
 import { loggerUnreadWords, type LoggerAnswer, type ReadOf } from '@fonte/core/logger';
-import { gravestFirst, say, sayFinding, type Finding } from '@fonte/core/findings';
-import { findingWords } from '@fonte/core/round';
+import { say } from '@fonte/core/findings';
 import { showDate, wallTime } from '@fonte/core/time';
 import { show, fromBase, unitLabel } from '@fonte/core/units';
 import type { ReactNode } from 'react';
 import { DataTable } from '../feedback/DataTable.tsx';
+import { Findings } from '../findings/Findings.tsx';
 import { Course } from '../theme/Course.tsx';
-import { Mark } from '../theme/Mark.tsx';
 import { deviceZone, showTime } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
 
@@ -39,20 +38,6 @@ function Unread({ of, rows, readings, unread, from, to }: ReadOf & { of: string 
   );
 }
 
-function Findings({ findings }: { findings: readonly Finding[] }) {
-  return gravestFirst(findings).map((finding, place) => {
-    const { says, advice } = sayFinding(findingWords, finding);
-    return (
-      <p key={place} className={`finding ${finding.severity}`}>
-        <Mark kind={finding.severity} />
-        <span>
-          <span className="strong">{says}</span> {advice}
-        </span>
-      </p>
-    );
-  });
-}
-
 /** Levels that come out of a record of a logger: drawn, with the levels by hand that hold them, and what was left out. */
 export function Outcome({ answer, act }: { answer: LoggerAnswer; act?: (tie: { at: number; isUsed: boolean }) => ReactNode }) {
   const {
@@ -71,7 +56,7 @@ export function Outcome({ answer, act }: { answer: LoggerAnswer; act?: (tie: { a
   const fine = unit === 'ft' ? 'ft' : 'mm';
   return (
     <section className="stack" aria-label="Levels of the logger">
-      <Findings findings={answer.findings} />
+      <Findings of={answer.findings} />
       {times.length > 1 && (
         <Course
           says={`${count(answer.levels)} levels of the logger, between ${show(Math.min(...depths), unit, 2)} and ${show(Math.max(...depths), unit, 2)} below the mark`}

@@ -84,14 +84,17 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
     if (document.activeElement === document.body) heading.current?.focus();
   }, []);
 
-  const instrument = act.type === 'measure' ? instrumentFor(act.parameter) : null;
+  const instrument = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;
   // Leaving the step out, or giving up, needs no instrument.
   const isShut = useShut(instrument) && !detour;
   const problemOf = (draft: StepDraft): FieldProblem | null => {
-    if (act.type === 'measure' && numberError(draft.reading)) return { path: 'reading', message: numberError(draft.reading)! };
+    if ((act.type === 'measure' || act.type === 'since') && numberError(draft.reading))
+      return { path: 'reading', message: numberError(draft.reading)! };
+    if (act.type === 'constant' && draft.readings.length === 0) return { path: 'readings', message: 'Measure, and add the reading.' };
     if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
     const misfit = misfitAnswer(step, answerFrom(step, draft));
-    return misfit && { path: act.type === 'measure' ? 'reading' : 'answer', message: sayMisfit(misfit) };
+    const path = act.type === 'measure' ? 'reading' : act.type === 'constant' ? 'readings' : 'answer';
+    return misfit && { path, message: sayMisfit(misfit) };
   };
   const { kind } = detour ? detours[detour] : { kind: stepDone };
   const form = useEntryForm<StepDraft, unknown>({
@@ -112,7 +115,8 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       act.type === 'measure' && !detour
         ? questionReading(act.parameter, draft.reading).filter(({ severity }) => severity === 'question')
         : [],
-    at: (path) => (path === 'reason' ? 'departure' : path.replace(/^answer\.reading\b/, 'reading')),
+    at: (path) =>
+      path === 'reason' ? 'departure' : path.replace(/^answer\.(?:lasted|reading)\b/, 'reading').replace(/^answer\.readings\b/, 'readings'),
     write: (payload, { id, kept }) => append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept }),
   });
   const problem = problemOf(form.values);

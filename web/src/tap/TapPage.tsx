@@ -2,6 +2,7 @@ import { shownSource } from '@fonte/core/editions';
 import { isOver, runsOf, runStarted, sampleReasons, saySample, type DueRun, type RunState } from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Empty } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
@@ -15,6 +16,7 @@ import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
 import { Bottles } from '../fill/index.ts';
+import { Choices } from './Choices.tsx';
 import { StepNow } from './StepNow.tsx';
 import { StepList } from './StepList.tsx';
 import './tap.css';
@@ -91,9 +93,24 @@ function Reasons({ run }: { run: RunState }) {
   );
 }
 
-function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due: DueRun }) {
+function Start({ visit, due: { procedure, ways } }: { visit: VisitState; due: DueRun }) {
+  const [chosen, choose] = useState('');
   const { append } = useRound();
   const { busy, run, say } = useAction();
+  // One way is no choice; which of several the programme asks for nobody guesses.
+  const protocol = ways.length === 1 ? ways[0]! : (ways.find(({ id }) => id === chosen) ?? null);
+  if (!protocol)
+    return (
+      <section className="stack">
+        <h2>Which way does the programme ask for?</h2>
+        <Choices
+          value={chosen}
+          onChange={choose}
+          options={ways.map(({ id, title, way }) => ({ id, label: title, ...(way ? { caution: way.says } : {}) }))}
+        />
+        <p className="soft small">Ask the lab or whoever ordered it where it is not said: the results are not the same.</p>
+      </section>
+    );
   const asksResidual = protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
   const minimum = visit.point.type === 'tap' ? visit.point.tap.residualMinimum : null;
   return (
@@ -122,6 +139,13 @@ function Start({ visit, due: { procedure, protocol } }: { visit: VisitState; due
           Start at the tap
         </Button>
       </May>
+      {ways.length > 1 && (
+        <div>
+          <Button type="text" onClick={() => choose('')}>
+            Another way
+          </Button>
+        </div>
+      )}
     </section>
   );
 }

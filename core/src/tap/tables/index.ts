@@ -2,6 +2,21 @@ import { shelf } from '../../editions/index.ts';
 import { coliformsDistribution2 } from './coliforms-distribution-2.ts';
 import { coliformsDistribution } from './coliforms-distribution.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
+import { leadFirstLitre, leadRandom } from './lead-ways.ts';
+import { legionellaPostFlush, legionellaPreFlush, legionellaShower } from './legionella.ts';
+
+/** What procedures are called of which there are several ways. */
+export const procedureTitles: Readonly<Record<string, string>> = { 'lead-timed': 'Lead at the tap', legionella: 'Legionella' };
 
 /** Every edition of every protocol, in the order in which they are run at one visit: what needs the water as it stands comes first. */
-export const protocols = shelf([leadTimed, leadTimed2, coliformsDistribution, coliformsDistribution2]);
+export const protocols = shelf([
+  legionellaPreFlush,
+  legionellaPostFlush,
+  legionellaShower,
+  leadTimed,
+  leadTimed2,
+  leadFirstLitre,
+  leadRandom,
+  coliformsDistribution,
+  coliformsDistribution2,
+]);

@@ -1,0 +1,223 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { answerTo as careful, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { fold } from '../round/index.ts';
+import type { TapPoint } from '../registers/index.ts';
+import type { Typed } from '../units/index.ts';
+import {
+  departs,
+  effectOf,
+  isConstant,
+  mayRunAt,
+  misfitAnswer,
+  procedureOf,
+  proceduresFor,
+  protocols,
+  runStarted,
+  runState,
+  sampleReasons,
+  stopsOf,
+  type Protocol,
+  type RunBook,
+  type RunState,
+  type Step,
+  type StepAnswer,
+} from './index.ts';
+
+const named = (id: string) => protocols.newest.find((one) => one.id === id)!;
+const degrees = (text: string): Typed => ({ text, unit: 'degC' });
+
+/** Everything that can be said to a step: the careful answer first, then each way to do otherwise. Without an answer it is left out. */
+function waysThrough(step: Step): { answer: StepAnswer | null; isDeparture: boolean }[] {
+  const { act } = step;
+  const good = { answer: careful(step, '0.45'), isDeparture: false };
+  const left = step.isNeeded ? [] : [{ answer: null, isDeparture: true }];
+  switch (act.type) {
+    case 'checks':
+      return [
+        good,
+        ...left,
+        ...act.items.map(({ id }) => ({
+          answer: { type: 'checks' as const, yes: act.items.map((one) => one.id).filter((one) => one !== id), no: [id] },
+          isDeparture: true,
+        })),
+      ];
+    case 'choose':
+      return [...act.options.map(({ id }) => ({ answer: { type: 'choose' as const, option: id }, isDeparture: false })), ...left];
+    case 'measure':
+      return [
+        good,
+        ...['0', '0.3', '7', '60'].map((text) => ({
+          answer: { type: 'measure' as const, reading: { text, unit: act.unit } },
+          isDeparture: false,
+        })),
+        ...left,
+      ];
+    case 'since':
+      return [good, { answer: { type: 'since', lasted: { text: '0', unit: 'h' } }, isDeparture: false }, ...left];
+    // Cut short, or not constant.
+    default:
+      return [good, { answer: good.answer, isDeparture: true }, ...left];
+  }
+}
+
+/** A run of a protocol in which `pick` says which way through each step is gone. */
+function walk(protocol: Protocol, point: TapPoint, pick: (step: Step, ways: number) => number): RunState {
+  const start = { at: 0, protocol: protocol.id, edition: protocol.edition, entry: 'e' };
+  let book: RunBook = { procedure: procedureOf(protocol), start, given: new Map(), clocks: new Map(), givenUp: null };
+  for (;;) {
+    const run = runState(book, point)!;
+    if (!run.now) return run;
+    const { step } = run.now;
+    const ways = waysThrough(step);
+    const { answer, isDeparture } = ways[pick(step, ways.length)]!;
+    const given = { entry: step.id, at: 0, departure: isDeparture ? 'why' : null, answer };
+    book = { ...book, given: new Map(book.given).set(step.id, given) };
+  }
+}
+
+/** What a run has to be, told from what was answered and nothing else. */
+function worstOf({ steps }: RunState, point: TapPoint): 'routine' | 'special' | 'invalid' {
+  const answers = new Map(steps.flatMap(({ step, answer }) => (answer ? [[step.id, answer] as const] : [])));
+  const all = steps.flatMap(({ step, answer, departure }): string[] => [
+    ...(departure === null ? [] : [effectOf(step, answer, point)]),
+    ...(answer ? stopsOf(step, answer, point, answers).map(({ outcome }) => (outcome === 'abandoned' ? 'special' : outcome)) : []),
+  ]);
+  return all.includes('invalid') ? 'invalid' : all.includes('special') ? 'special' : 'routine';
+}
+
+const atTap = protocols.newest.filter(({ at = ['tap'] }) => at.includes('tap'));
+const pointFor = ({ where = {} }: Protocol): TapPoint => ({ ...tapPoint, kind: where.kinds?.[0] ?? tapPoint.kind });
+
+describe.each(atTap.map((protocol) => [protocol.id, protocol] as const))('%s', (_, protocol) => {
+  const point = pointFor(protocol);
+
+  it('takes a routine sample of a careful person, by every choice it offers', () => {
+    const choices = protocol.steps.filter(({ act }) => act.type === 'choose');
+    const most = Math.max(1, ...choices.map(({ act }) => (act.type === 'choose' ? act.options.length : 0)));
+    for (let option = 0; option < most; option++) {
+      const run = walk(protocol, point, (step, ways) =>
+        step.act.type === 'choose' ? Math.min(option, ways - 1 - (step.isNeeded ? 0 : 1)) : 0,
+      );
+      expect([run.sample, run.abandoned]).toEqual(['routine', false]);
+    }
+  });
+
+  it('says what one departure makes of the sample, whichever step it is at', () => {
+    for (const departing of protocol.steps)
+      for (let way = 1; way < waysThrough(departing).length; way++) {
+        const run = walk(protocol, point, (step, ways) => (step.id === departing.id ? Math.min(way, ways - 1) : 0));
+        expect(run.sample, `${departing.id} ${way}`).toBe(worstOf(run, point));
+        // Whatever makes less of it is said beside the bottle.
+        if (run.sample !== 'routine') expect(sampleReasons(run, null).some(({ makes }) => makes === run.sample)).toBe(true);
+      }
+  });
+
+  it('never ends as a routine sample after something that spoils it, by whatever way', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(11), { minLength: 40, maxLength: 40 }), fc.constantFrom(0.2, null), (said, residualMinimum) => {
+        const here: TapPoint = { ...point, tap: { ...point.tap, residualMinimum } };
+        let place = 0;
+        // Two of three steps are done with care: else no path comes far.
+        const run = walk(protocol, here, (_step, ways) => {
+          const one = said[place++ % said.length]!;
+          return one < 8 ? 0 : one % ways;
+        });
+        expect(run.sample).toBe(worstOf(run, here));
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('has steps of names of their own, with a source each, and conditions on choices before them', () => {
+    const ids = protocol.steps.map(({ id }) => id);
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const [place, { source, when, act }] of protocol.steps.entries()) {
+      expect(source).not.toBe('');
+      if (!when) continue;
+      const asked = protocol.steps.slice(0, place).find(({ id }) => id === when.step)!.act;
+      const options = asked.type === 'choose' ? asked.options.map(({ id }) => id) : [];
+      expect(options, act.type).toEqual(expect.arrayContaining([...when.chosen]));
+    }
+    expect(protocol.steps.filter(({ act }) => act.type === 'fill')).toHaveLength(1);
+  });
+});
+
+describe('ways to run a procedure', () => {
+  it('are those for the point: at a shower never after flushing', () => {
+    const ways = (kind: TapPoint['kind']) =>
+      proceduresFor(['legionella'], { ...tapPoint, kind }).map(({ id, ways: all }) => [id, all.map((one) => one.id)]);
+    expect(ways('house-tap')).toEqual([['legionella', ['legionella-pre-flush', 'legionella-post-flush']]]);
+    expect(ways('shower')).toEqual([['legionella', ['legionella-shower']]]);
+    expect(mayRunAt(named('legionella-post-flush'), { ...tapPoint, kind: 'shower' })).toBe(false);
+    expect(mayRunAt(named('legionella-pre-flush'), wellPoint)).toBe(false);
+    expect(proceduresFor(['lead'], tapPoint).map(({ ways: all }) => all.map(({ id }) => id))).toEqual([
+      ['lead-timed', 'lead-first-litre', 'lead-random'],
+    ]);
+  });
+
+  it('stand under the procedure whose bottles they fill; a way of another stands aside', () => {
+    const book = new Script().plan(['lead', 'legionella']);
+    const start = (procedure: string, protocol: string) =>
+      book.atTap(runStarted, { procedure, protocol, edition: named(protocol).edition });
+    start('legionella', 'lead-random');
+    // The first water first.
+    start('lead-timed', 'lead-first-litre');
+    start('legionella', 'legionella-pre-flush');
+    const round = fold(book.entries)!;
+    expect(round.aside.map(({ misfit }) => misfit.code)).toEqual(['other-way', 'run-order']);
+    expect(round.visits.find(({ id }) => id === book.tap)!.runs.map(({ procedure, protocol }) => [procedure, protocol.id])).toEqual([
+      ['legionella', 'legionella-pre-flush'],
+    ]);
+  });
+
+  it('of lead say what the hours before make of the sample', () => {
+    const litre = named('lead-first-litre').steps.find(({ id }) => id === 'stood')!;
+    const stops = (text: string, unit: 'h' | 'min') =>
+      stopsOf(litre, { type: 'since', lasted: { text, unit } }, tapPoint).map(({ outcome }) => outcome);
+    // 40 CFR 141.86(b): at least six hours.
+    expect([stops('6', 'h'), stops('360', 'min'), stops('5.9', 'h')]).toEqual([[], [], ['special']]);
+    const random = named('lead-random').steps.find(({ id }) => id === 'not-run')!;
+    expect(effectOf(random, { type: 'checks', yes: ['working-hours'], no: ['nothing-run'] }, tapPoint)).toBe('invalid');
+  });
+
+  it('of Legionella let hot water run a minute and cold two', () => {
+    const clock = (option: number) => {
+      const run = walk(named('legionella-pre-flush'), tapPoint, (step) => (step.id === 'water' ? option : 0));
+      return run.steps.flatMap(({ step: { act } }) => (act.type === 'clock' ? [act.least] : []));
+    };
+    expect([clock(0), clock(1), clock(2)]).toEqual([[60], [120], [60]]);
+  });
+});
+
+describe('what is measured until it is constant', () => {
+  const act = { type: 'constant', parameter: 'temperature', unit: 'degC', within: 0.2, count: 3 } as const;
+  const step: Step = { id: 'constant', say: 'Measure', why: '', source: 'x', departed: 'special', act };
+  const now = {
+    step,
+    state: 'now',
+    clockFrom: null,
+    clockBackdated: 0,
+    restarts: [],
+    doneAt: null,
+    entry: null,
+    answer: null,
+    departure: null,
+    stops: [],
+  } as const;
+  const answer = (...texts: string[]): StepAnswer => ({ type: 'constant', readings: texts.map(degrees) });
+
+  it('is so once the last readings lie within the width, whatever was before and in whatever unit', () => {
+    expect(isConstant(act, ['22', '18.1', '18.0', '17.9'].map(degrees))).toBe(true);
+    expect(isConstant(act, ['18.1', '18.0'].map(degrees))).toBe(false);
+    expect(isConstant(act, ['18.2', '18.0', '17.9'].map(degrees))).toBe(false);
+    expect(isConstant(act, [{ text: '64.4', unit: 'degF' }, degrees('18.0'), degrees('18.1')])).toBe(true);
+  });
+
+  it('is a departure with a reason while it is not, and refuses what no water has', () => {
+    expect(departs({ ...now, restarts: [], stops: [] }, answer('19', '18.4', '18'), 0)).toMatchObject({ code: 'not-constant' });
+    expect(departs({ ...now, restarts: [], stops: [] }, answer('19', '18.1', '18', '18.1'), 0)).toBeNull();
+    expect(misfitAnswer(step, answer('18', '180'))).toMatchObject({ code: 'cannot-be', field: 'payload.answer.readings.1' });
+    expect(misfitAnswer(step, { type: 'confirm' })).toMatchObject({ code: 'other-answer' });
+  });
+});
