@@ -230,6 +230,11 @@ export const shapes: Record<string, () => Entry[]> = {
   'several-reports': severalReports,
   'long-purge': longPurge,
   'registered-point': registeredPoint,
+  'ways-of-a-procedure': () =>
+    new Script()
+      .plan(['legionella', 'trihalomethanes'])
+      .sampleTap({ procedure: 'legionella-pre-flush', bottle: '261123A-MH1-LG' })
+      .sampleTap({ procedure: 'trihalomethanes-tap', before: 'fill' }).entries,
   'well-with-layers': wellWithLayers,
   'logger-record': loggerRecord,
   'low-flow': lowFlow,

@@ -40,7 +40,7 @@ export function Wells() {
   const change = (place: number, said: Partial<Row>) => setRows(rows.map((row, at) => (at === place ? { ...row, ...said } : row)));
   const number = (place: number, name: keyof Row, label: string, isFixed = false) => (
     <div className="typed">
-      <label htmlFor={`${field}-${place}-${name}`}>{rows.length > 1 ? `${label}, row ${place + 1}` : label}</label>
+      <label htmlFor={`${field}-${place}-${name}`}>{!tray && rows.length > 1 ? `${label}, row ${place + 1}` : label}</label>
       <Input
         id={`${field}-${place}-${name}`}
         size="large"
@@ -79,7 +79,9 @@ export function Wells() {
             {number(
               place,
               'positive',
-              tray ? `Positive of ${trays[tray].sets[place]!.wells} of ${showNumber(trays[tray].sets[place]!.volume, 2)} mL` : 'Positive',
+              tray
+                ? `Positive of ${trays[tray].sets[place]!.wells} of ${Number(trays[tray].sets[place]!.volume.toPrecision(3))} mL`
+                : 'Positive',
             )}
           </div>
           {typeof read[place] === 'string' && (

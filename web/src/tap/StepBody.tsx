@@ -1,8 +1,7 @@
 import type { RunStep, Step, StepAnswer } from '@fonte/core/tap';
-import { showTyped, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { showTyped, unitLabel, type Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
-import { useState } from 'react';
-import { Field } from '../form/Field.tsx';
+import { Field, NoControl } from '../form/Field.tsx';
 import { Countdown } from '../time/Countdown.tsx';
 import { numberError, TypedInput } from '../units/TypedField.tsx';
 import { Choices } from './Choices.tsx';
@@ -46,8 +45,16 @@ export function answerFrom({ act }: Step, draft: StepDraft): StepAnswer {
   }
 }
 
+interface StepFieldsProps {
+  step: Step;
+  values: StepDraft;
+  set: (change: Partial<StepDraft>) => void;
+}
+type ConstantAct = Extract<Step['act'], { type: 'constant' }>;
+
 /** The fields of a step: checks, a choice, or a number. */
-export function StepFields({ step: { act, say, source } }: { step: Step }) {
+export function StepFields({ step, values, set }: StepFieldsProps) {
+  const { act, say, source } = step;
   switch (act.type) {
     case 'checks':
       return act.items.map((item) => (
@@ -84,58 +91,54 @@ export function StepFields({ step: { act, say, source } }: { step: Step }) {
         </Field>
       );
     case 'constant':
-      return (
-        <Field name="readings" label={`${say}: the last ${act.count} within ${act.within} ${unitLabel(act.unit)}`}>
-          <Readings unit={act.unit} label={say} />
-        </Field>
-      );
+      return <Readings act={act} say={say} step={step} values={values} set={set} />;
     default:
       return null;
   }
 }
 
-/** One reading after the other, as a control of a form. */
-function Readings({
-  id,
-  value = [],
-  onChange = () => undefined,
-  unit,
-  label,
-}: {
-  id?: string;
-  value?: Typed[];
-  onChange?: (value: Typed[]) => void;
-  unit: UnitId;
-  label: string;
-}) {
-  const [next, setNext] = useState<Typed>({ text: '', unit });
+/** One reading after the other, until they hold; what is typed and not added yet is part of the draft as well. */
+function Readings({ act, say, values: { reading, readings }, set }: StepFieldsProps & { act: ConstantAct; say: string }) {
+  const canAdd = numberError(reading) === undefined;
   const add = () => {
-    if (numberError(next)) return;
-    onChange([...value, next]);
-    setNext({ text: '', unit });
+    if (canAdd) set({ readings: [...readings, reading], reading: { text: '', unit: act.unit } });
   };
   return (
-    <div className="stack">
-      {value.length > 0 && (
-        <ol className="plain row">
-          {value.map((reading, place) => (
-            <li key={place} className="strong">
-              {showTyped(reading)}
-            </li>
-          ))}
-        </ol>
-      )}
+    <div
+      className="stack"
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || (event.target as HTMLElement).tagName !== 'INPUT') return;
+        // Enter takes the reading down; the step is done by its button.
+        event.preventDefault();
+        event.stopPropagation();
+        add();
+      }}
+    >
+      <Field name="reading" label={say} hint={`Until the last ${act.count} lie within ${act.within} ${unitLabel(act.unit)}`}>
+        <TypedInput units={[act.unit]} label={say} big autoFocus />
+      </Field>
+      <Field name="readings" isBare>
+        <NoControl />
+      </Field>
       <div className="row">
-        <TypedInput {...(id ? { id } : {})} units={[unit]} label={label} big autoFocus value={next} onChange={setNext} />
-        <Button size="large" disabled={numberError(next) !== undefined} onClick={add}>
+        <Button size="large" disabled={!canAdd} onClick={add}>
           Add the reading
         </Button>
-        {value.length > 0 && (
-          <Button size="large" type="text" onClick={() => onChange(value.slice(0, -1))}>
+        {readings.length > 0 && (
+          <Button size="large" type="text" onClick={() => set({ readings: readings.slice(0, -1) })}>
             Take the last back
           </Button>
         )}
       </div>
+      {readings.length > 0 && (
+        <ol className="plain row" aria-label="Readings so far">
+          {readings.map((one, place) => (
+            <li key={place} className="strong">
+              {showTyped(one)}
+            </li>
+          ))}
+        </ol>
+      )}
     </div>
   );
 }

@@ -12,6 +12,8 @@ const words: Record<RunStep['state'], string> = { done: 'done', skipped: 'left o
 
 function answered(run: RunStep): string {
   if (run.answer?.type === 'measure') return showTyped(run.answer.reading);
+  if (run.answer?.type === 'constant') return run.answer.readings.map(showTyped).join(', ');
+  if (run.answer?.type === 'since') return showTyped(run.answer.lasted);
   if (run.answer?.type === 'choose' && run.step.act.type === 'choose') {
     const { option } = run.answer;
     return run.step.act.options.find((one) => one.id === option)?.label ?? option;
@@ -51,7 +53,13 @@ export function StepList({ run }: { run: RunState }) {
 
 /** A step that was done: its time can be put right, and a reading that was measured. */
 function CorrectStep({ procedure, one }: { procedure: string; one: RunStep }) {
-  const measured = one.answer?.type === 'measure' ? one.answer : null;
+  const { answer } = one;
+  const [name, unit] =
+    answer?.type === 'measure'
+      ? ['reading', answer.reading.unit]
+      : answer?.type === 'since'
+        ? ['lasted', answer.lasted.unit]
+        : [null, null];
   return (
     <Correct
       entry={one.entry!}
@@ -60,9 +68,9 @@ function CorrectStep({ procedure, one }: { procedure: string; one: RunStep }) {
       stands={{ procedure, step: one.step.id, answer: one.answer!, ...(one.departure ? { departure: one.departure } : {}) }}
     >
       {() =>
-        measured && (
-          <Field name={['instead', 'answer', 'reading']} label="Should read">
-            <TypedInput units={[measured.reading.unit]} label="Should read" />
+        name && (
+          <Field name={['instead', 'answer', name]} label="Should read">
+            <TypedInput units={[unit]} label="Should read" />
           </Field>
         )
       }

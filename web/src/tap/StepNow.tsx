@@ -90,7 +90,9 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   const problemOf = (draft: StepDraft): FieldProblem | null => {
     if ((act.type === 'measure' || act.type === 'since') && numberError(draft.reading))
       return { path: 'reading', message: numberError(draft.reading)! };
-    if (act.type === 'constant' && draft.readings.length === 0) return { path: 'readings', message: 'Measure, and add the reading.' };
+    // What is typed and not added is no reading yet, and is not left behind either.
+    if (act.type === 'constant' && (draft.reading.text.trim() !== '' || draft.readings.length === 0))
+      return { path: 'reading', message: draft.readings.length === 0 ? 'Measure, and add the reading.' : 'Add the reading, or clear it.' };
     if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
     const misfit = misfitAnswer(step, answerFrom(step, draft));
     const path = act.type === 'measure' ? 'reading' : act.type === 'constant' ? 'readings' : 'answer';
@@ -111,10 +113,11 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       return { value, problems: problem ? [problem] : [] };
     },
     // An odd number is asked about before it is written: 20 for 0.20, 45 °C at a cold tap.
-    ask: (_, draft) =>
-      act.type === 'measure' && !detour
-        ? questionReading(act.parameter, draft.reading).filter(({ severity }) => severity === 'question')
-        : [],
+    ask: (_, draft) => {
+      if (detour || (act.type !== 'measure' && act.type !== 'constant')) return [];
+      const readings = act.type === 'measure' ? [draft.reading] : draft.readings;
+      return readings.flatMap((reading) => questionReading(act.parameter, reading)).filter(({ severity }) => severity === 'question');
+    },
     at: (path) =>
       path === 'reason' ? 'departure' : path.replace(/^answer\.(?:lasted|reading)\b/, 'reading').replace(/^answer\.readings\b/, 'readings'),
     write: (payload, { id, kept }) => append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept }),
@@ -203,7 +206,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
             )
           }
         >
-          {!detour && !isShut && <StepFields step={step} />}
+          {!detour && !isShut && <StepFields step={step} values={form.values} set={form.set} />}
           {stops.map((stop) => (
             <Warning key={stop.say} stop={stop} />
           ))}

@@ -1,7 +1,6 @@
 import type { Protocol, Step, Stop } from '../protocol.ts';
 import { leadTimed2 } from './lead-timed.ts';
 
-const practice = 'Common practice';
 const american = '40 CFR 141.86(b) (from memory)';
 const european = 'Directive (EU) 2020/2184, Annex II, part D: one litre at random in the day, without flushing';
 
