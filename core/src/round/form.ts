@@ -31,6 +31,12 @@ export function requestsOf(visit: VisitState, { rule }: Pick<BottleState, 'rule'
 export const requestNames = (visit: VisitState, bottle: Pick<BottleState, 'rule'>): string[] =>
   requestsOf(visit, bottle).map((id) => analysisName(visit.table, id));
 
+/** The way a bottle was taken, where there are several: the results of one are not those of another. */
+function wayOf(visit: VisitState, bottle: Pick<BottleState, 'rule' | 'purpose'>): string[] {
+  const by = runThatFills(visit, bottle);
+  return by?.run && by.ways.length > 1 ? [by.protocol.title] : [];
+}
+
 /** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
 export function formLines(round: RoundState): FormLine[] {
   return round.visits.flatMap((visit) =>
@@ -39,7 +45,7 @@ export function formLines(round: RoundState): FormLine[] {
       .map((bottle) => ({
         bottle,
         pointName: visit.name,
-        requests: requestNames(visit, bottle),
+        requests: [...requestNames(visit, bottle), ...wayOf(visit, bottle)],
         sampleType: bottle.sample,
         reasons: bottle.reasons,
         residual: residualFor(visit, bottle),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerTo as careful, Script, tapPoint, wellPoint } from '../../test/script.ts';
-import { fold } from '../round/index.ts';
+import { fold, formLines } from '../round/index.ts';
 import type { TapPoint } from '../registers/index.ts';
 import type { Typed } from '../units/index.ts';
 import {
@@ -169,6 +169,14 @@ describe('ways to run a procedure', () => {
     expect(round.visits.find(({ id }) => id === book.tap)!.runs.map(({ procedure, protocol }) => [procedure, protocol.id])).toEqual([
       ['legionella', 'legionella-pre-flush'],
     ]);
+  });
+
+  it('stand on the form beside what is asked for, and nothing does where there is one way', () => {
+    const requests = (analysis: 'lead' | 'coliforms', procedure: string, bottle: string) =>
+      formLines(fold(new Script().plan([analysis]).sampleTap({ procedure, bottle }).entries)!).find((line) => line.bottle.id === bottle)!
+        .requests;
+    expect(requests('lead', 'lead-random', '261123A-MH1-L')).toEqual(['Lead and copper at the tap', 'Lead, a litre at random in the day']);
+    expect(requests('coliforms', 'coliforms-distribution', '261123A-MH1-B')).toHaveLength(1);
   });
 
   it('of lead say what the hours before make of the sample', () => {
