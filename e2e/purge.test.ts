@@ -229,6 +229,20 @@ describe.sequential('a tight well', () => {
     await walk.closed(page);
     await see(page, 'Special: not for compliance');
   });
+
+  it('is sampled without a purge by what hung in its screen, which is noted', async () => {
+    const { page } = stage;
+    await walk.unfold(page, 'Change the method or the criterion');
+    await choose(page, 'Method', 'No purge');
+    await type(page, 'Why there is no purge', 'a bag hung in the screen for three weeks');
+    await click(page, 'Change the set-up');
+    await see(page, 'Say how the sample is taken.');
+    await choose(page, 'The sample is taken', 'By a passive sampler');
+    await click(page, 'Change the set-up');
+    await walk.said(page);
+    await click(page, 'Change the set-up');
+    await see(page, 'Not purged: by a passive sampler, which is noted');
+  });
 });
 
 describe.sequential('a well that runs dry, by casing volumes first', () => {

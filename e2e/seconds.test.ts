@@ -68,14 +68,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await see(page, 'Which way does the programme ask for?');
     await tick(page, 'Lead, 30 minutes standing');
     await click(page, 'Start at the tap');
-    await see(page, 'Look at the tap and what leads to it');
-    for (const item of [
-      'People drink from this tap',
-      'No softener or filter in the path, or it is bypassed',
-      'The aerator is on, as people drink',
-    ])
-      await choose(page, item, 'Yes');
-    await click(page, 'Done');
+    await walk.answerLeadFitness(page);
     await walk.confirmStep(page, 'Tell everybody: no water anywhere in the house');
     await walk.waitClock(page, 'Run cold water, full');
     await see(page, 'the water stands, nobody uses any');

@@ -4,6 +4,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { choose, click, see, shows, tick, type } from './browser.ts';
 
 export { arrive } from './walk-arrive.ts';
+export { answerFitness, answerLeadFitness, fillAndPutBack, rinseBleach, startAtTheTap } from './walk-tap.ts';
 export { endPurge, goodSets, readSet, setUpPurge, typeSet } from './walk-purge.ts';
 
 /** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
@@ -49,13 +50,6 @@ export async function fillNext(page: Page, id: string): Promise<void> {
   await see(page, id);
   await click(page, 'Filled and capped');
   await page.waitForFunction((label) => document.querySelector('.fill-card')?.getAttribute('aria-label') !== `Bottle ${label}`, {}, id);
-}
-
-export async function answerFitness(page: Page): Promise<void> {
-  await see(page, 'Look at the tap');
-  for (const item of ['Outlet faces down, clean and not leaking', 'No softener, filter or hose before it', 'The connection is in use'])
-    await choose(page, item, 'Yes');
-  await click(page, 'Done');
 }
 
 export async function confirmStep(page: Page, say: string): Promise<void> {
@@ -130,30 +124,6 @@ export async function signOver(page: Page, { temperature, seal }: { temperature:
   await type(page, 'Seal number', seal);
   await type(page, 'Taken by', 'Intake desk');
   await type(page, 'Sign as Inês Faria', 'Inês Faria');
-}
-
-/** Starts the protocol and goes on to its flush. */
-export async function startAtTheTap(page: Page): Promise<void> {
-  await click(page, 'Start at the tap');
-  await answerFitness(page);
-  await confirmStep(page, 'Take off aerator and attachments');
-  await confirmStep(page, 'Wash hands, put gloves on');
-}
-
-/** Bleach is rinsed off until there is no more chlorine than before. */
-export async function rinseBleach(page: Page): Promise<void> {
-  await waitClock(page, 'Open and rinse the disinfectant off');
-  await measureStep(page, 'Measure free chlorine again', '0.30');
-}
-
-/** From the thin stream to the end of the protocol. */
-export async function fillAndPutBack(page: Page, bottle: string): Promise<void> {
-  await confirmStep(page, 'Set a stream as thin as a pencil, then leave the valve alone');
-  await fillNext(page, bottle);
-  await click(page, 'Done');
-  await confirmStep(page, 'Bottle into the cooler, dark');
-  await confirmStep(page, 'Put aerator and attachments back');
-  await see(page, 'Protocol done');
 }
 
 /** Takes a file in, as if it had been chosen. */

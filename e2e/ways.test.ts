@@ -81,14 +81,7 @@ describe.sequential('Legionella and lead at one tap', () => {
     await see(page, 'Which way does the programme ask for?');
     await tick(page, 'Lead, the first litre after six hours');
     await click(page, 'Start at the tap');
-    await see(page, 'Look at the tap and what leads to it');
-    for (const item of [
-      'People drink from this tap',
-      'No softener or filter in the path, or it is bypassed',
-      'The aerator is on, as people drink',
-    ])
-      await choose(page, item, 'Yes');
-    await click(page, 'Done');
+    await walk.answerLeadFitness(page);
     await see(page, 'Ask when water was last used anywhere in the house');
     await type(page, 'For how long has nobody used any water?', '0');
     await see(page, 'Less than six hours');

@@ -52,6 +52,14 @@ export function notPurged(): Entry[] {
   return script.entries;
 }
 
+/** A well whose sample was taken by what hung in its screen. */
+export function passiveSampler(): Entry[] {
+  const script = new Script().plan();
+  script.atWell(purgeSetUp, { method: 'none', sampler: 'passive', reason: 'a bag hung in the screen for three weeks' });
+  script.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
+  return script.entries;
+}
+
 /** A well of which it is known what was drilled through. */
 export function wellWithLayers(): Entry[] {
   const layers = [
@@ -94,4 +102,15 @@ export function loggerRecord(): Entry[] {
   });
   const from = '2026-03-01T00:00:00.000Z';
   return [entry({}), entry({ line: 'line', from, without: [{ at: Date.UTC(2026, 4, 1), why: 'misread by 10 cm' }], hangs: 12.4 })];
+}
+
+export function registeredPoint(): Entry[] {
+  const script = new Script();
+  const entry = (change: object) => ({
+    ...script.write(pointRegistered, { ...wellPoint, ...change }),
+    book: wellPoint.id,
+    author: coordinator.id,
+    device: phone,
+  });
+  return [entry({}), entry({ name: 'Tannery 3, new casing', access: 'Key at the gatehouse' })];
 }

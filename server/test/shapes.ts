@@ -6,13 +6,12 @@ import { levelRead } from '@fonte/core/level';
 import { analysisAdded, analysisRemoved, bottlesPacked } from '@fonte/core/plan';
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fonte/core/read';
-import { pointRegistered } from '@fonte/core/registers';
 import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
 import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
-import { coordinator, idOf, lab, phone, Script, tapPoint, wellPoint } from '../../core/test/script.ts';
+import { idOf, lab, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
-import { loggerRecord, lowFlow, notPurged, wellWithLayers } from './shapes-well.ts';
+import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
 
 /*
  * Books as they were written by this copy of the product, one of each shape that a book can have. They are kept as files;
@@ -204,17 +203,6 @@ function longPurge(): Entry[] {
   return script.entries;
 }
 
-function registeredPoint(): Entry[] {
-  const script = new Script();
-  const entry = (change: object) => ({
-    ...script.write(pointRegistered, { ...wellPoint, ...change }),
-    book: wellPoint.id,
-    author: coordinator.id,
-    device: phone,
-  });
-  return [entry({}), entry({ name: 'Tannery 3, new casing', access: 'Key at the gatehouse' })];
-}
-
 /** Entries by the name of their shape, in the order in which they arrive. */
 export const shapes: Record<string, () => Entry[]> = {
   'whole-round': wholeRound,
@@ -239,6 +227,7 @@ export const shapes: Record<string, () => Entry[]> = {
   'logger-record': loggerRecord,
   'low-flow': lowFlow,
   'not-purged': notPurged,
+  'passive-sampler': passiveSampler,
 };
 
 /** A book as it would stand: numbered, chained, sent at once. */

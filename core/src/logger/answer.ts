@@ -3,8 +3,8 @@ import { decodeText } from '../read/index.ts';
 import type { LoggerRecord } from '../registers/index.ts';
 import type { LoggerAnswer, ReadOf } from './endpoints.ts';
 import { loggerLevels, type LoggerLevels } from './levels.ts';
-import { readRecording, type Recorded } from './read.ts';
-import type { LoggerRefusal } from './table.ts';
+import { readRecording, type Recorded } from './reading/read.ts';
+import type { LoggerRefusal } from './reading/table.ts';
 import { thinned } from './thin.ts';
 
 /** A record of a logger with all its levels. */

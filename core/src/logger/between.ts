@@ -1,4 +1,4 @@
-import type { Recorded } from './read.ts';
+import type { Recorded } from './reading/read.ts';
 
 /** What a recording says between its readings, by a straight line; NaN where they are too far apart. Asked in the order of time. */
 export function between({ times, values }: Pick<Recorded, 'times' | 'values'>, gap: number): (at: number) => number {

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings/index.ts';
 import { hour } from '../time/index.ts';
 import { between } from './between.ts';
-import type { Recorded } from './read.ts';
+import type { Recorded } from './reading/read.ts';
 
 /** Hours by which two clocks are tried against one another. */
 const lags = [-3, -2, -1, 0, 1, 2, 3];

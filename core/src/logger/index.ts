@@ -1,11 +1,11 @@
-export { lookThrough, type LoggerLook } from './propose.ts';
-export { readRecording, type Recorded } from './read.ts';
+export { lookThrough, type LoggerLook } from './reading/propose.ts';
+export { readRecording, type Recorded } from './reading/read.ts';
 export { loggerLevels, type LoggerLevels } from './levels.ts';
 export { hangsBelow, headOver, waterHead } from './head.ts';
 export type { Held, Tie } from './held.ts';
 export { thinned } from './thin.ts';
 export { loggerText } from './text.ts';
 export { loggerAnswer, readLogger, type LoggerRead } from './answer.ts';
-export type { LoggerRefusal } from './table.ts';
+export type { LoggerRefusal } from './reading/table.ts';
 export * from './endpoints.ts';
 export * from './words.ts';

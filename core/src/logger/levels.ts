@@ -6,7 +6,7 @@ import { between } from './between.ts';
 import { clocksApart } from './clocks.ts';
 import { headOver } from './head.ts';
 import { heldTo, type Held } from './held.ts';
-import type { Recorded } from './read.ts';
+import type { Recorded } from './reading/read.ts';
 
 /** Air pressures further apart in time than this are not joined, in ms. Common practice: weather moves a millibar or so in it. */
 const airGap = 2 * hour;

@@ -70,7 +70,12 @@ export const PurgeChoice = z
     }),
     /** A supply well with its own pump: it runs already, or is run until it is stable. */
     z.object({ method: z.literal('running'), ranBefore: z.boolean(), ...judged }),
-    z.object({ method: z.literal('none'), reason: reason('Why there is no purge') }),
+    z.object({
+      method: z.literal('none'),
+      /** A sampler that hung in the screen takes the water as it flows through, which a plan may ask for; left out of set-ups of before. */
+      sampler: z.enum(['passive', 'other']).meta({ title: 'The sample is taken' }).optional(),
+      reason: reason('Why there is no purge'),
+    }),
   ])
   .refine(
     (chosen) => !('criterion' in chosen) || (chosen.own ? chosen.criterion === refOfOwn(chosen.own) : !chosen.criterion.startsWith('own@')),
@@ -98,6 +103,8 @@ export const purgeSetUp = entryKind('purge-set-up', 'Purge set up', PurgeChoice,
   earlier: [
     { payload: onlyVolumes, upgrade: (before: z.infer<typeof onlyVolumes>) => ({ method: 'volumes', ...before }) },
     { payload: twoMethods, upgrade: (before: z.infer<typeof twoMethods>) => before },
+    // Nobody was asked yet how a sample without a purge is taken.
+    { payload: PurgeChoice, upgrade: (before: PurgeChoice) => before },
   ],
 });
 

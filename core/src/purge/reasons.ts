@@ -20,7 +20,11 @@ export function purgeReasons({ setUp, ended, decisions, ready }: PurgeState, fil
     const data = { trouble: trouble(id).name, choice: row?.do ?? choice, reason: why };
     return row ? [reason('purge-trouble', row.makes === 'noted' ? 'routine' : row.makes, data)] : [];
   });
-  if (setUp.chosen.method === 'none') return [...decided, reason('not-purged', 'special', { reason: setUp.chosen.reason })];
+  if (setUp.chosen.method === 'none') {
+    // What a passive sampler takes is the water of the screen: noted beside the result, for whoever compares it with purged ones.
+    const makes = setUp.chosen.sampler === 'passive' ? 'routine' : 'special';
+    return [...decided, reason('not-purged', makes, { reason: setUp.chosen.reason })];
+  }
   // Whoever decided at five volumes has said what comes of it.
   const isShort = !ready && ended.filling !== undefined && !last.has('five-volumes');
   return isShort ? [...decided, reason('purge-short', 'special', { reason: ended.reason ?? '' })] : decided;

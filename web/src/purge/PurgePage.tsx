@@ -201,7 +201,14 @@ function Progress({ purge, setUp: { aim, method, chosen } }: { purge: PurgeState
 
 function Verdict({ purge, setUp }: { purge: PurgeState; setUp: PurgeSetUp }) {
   const names = purge.stability?.heldUpBy.map((verdict) => inText(verdict.parameter)) ?? [];
-  if (setUp.method.id === 'none') return <p className="word tone-question purge-verdict">Not purged: the samples are special</p>;
+  if (setUp.method.id === 'none')
+    return (
+      <p className="word tone-question purge-verdict">
+        {'sampler' in setUp.chosen && setUp.chosen.sampler === 'passive'
+          ? 'Not purged: by a passive sampler, which is noted'
+          : 'Not purged: the samples are special'}
+      </p>
+    );
   if (purge.ready)
     return (
       <p className="word tone-good purge-verdict">

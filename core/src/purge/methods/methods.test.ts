@@ -198,6 +198,9 @@ describe('no purge', () => {
     const purge = purging(choices['none']!);
     expect(purge.state().ended).toMatchObject({ reason: 'passive sampler hangs in the screen' });
     expect(purgeReasons(purge.state(), purge.now())).toMatchObject([{ code: 'not-purged', makes: 'special' }]);
+    // Of a passive sampler it is noted, and no more.
+    const passive = purging({ ...choices['none']!, sampler: 'passive' } as PurgeChoice);
+    expect(purgeReasons(passive.state(), passive.now())).toMatchObject([{ code: 'not-purged', makes: 'routine' }]);
     // Decided otherwise, it is open again.
     purge.write(purgeSetUp, choices['running']);
     expect(purge.state().ended).toBeNull();

@@ -92,6 +92,18 @@ const after: readonly Step[] = [
   },
 ];
 
+/** The first water, then the temperature of what comes behind it. */
+const firstWater: readonly Step[] = [
+  water,
+  fill(
+    'Open gently and catch the first water, a litre or more, with a small air gap',
+    'Nothing may run by: the first of it is what is looked for.',
+  ),
+  ...after,
+  ...running,
+  temperature,
+];
+
 const asItIs: Step = {
   id: 'as-it-is',
   say: 'Look at it and leave it as it is',
@@ -122,18 +134,7 @@ export const legionellaPreFlush: Protocol = {
   freshFor: 600,
   way: { of: 'legionella', says: 'What an outlet gives at once: the outlet and the pipe next to it, as whoever uses it first meets it.' },
   where: { notKinds: ['shower', 'tank', 'surface'] },
-  steps: [
-    unused,
-    asItIs,
-    water,
-    fill(
-      'Open gently and catch the first water, a litre or more, with a small air gap',
-      'Nothing may run by: the first of it is what is looked for.',
-    ),
-    ...after,
-    ...running,
-    temperature,
-  ],
+  steps: [unused, asItIs, ...firstWater],
 };
 
 const disinfecting = ['disinfect', 'flame-safe', 'flame', 'contact', 'rinse-off', 'rinse-bleach'].map((id) =>
@@ -192,13 +193,6 @@ export const legionellaShower: Protocol = {
         ],
       },
     },
-    water,
-    fill(
-      'Open gently and catch the first water, a litre or more, with a small air gap',
-      'Nothing may run by: the first of it is what is looked for.',
-    ),
-    ...after,
-    ...running,
-    temperature,
+    ...firstWater,
   ],
 };

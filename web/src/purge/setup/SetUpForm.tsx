@@ -51,10 +51,12 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     initial: setUpAtFirst(visit.purge, point, agreed, units),
     schema: PurgeChoice,
     read: (draft) => readSetUp(draft, { asksBottom, own }),
-    check: (payload) =>
-      ('tubing' in payload || 'volumes' in payload) && !payload.water
+    check: (payload) => {
+      if (payload.method === 'none' && !payload.sampler) return [{ path: 'sampler', message: 'Say how the sample is taken.' }];
+      return ('tubing' in payload || 'volumes' in payload) && !payload.water
         ? [{ path: 'water', message: 'Say where the purge water goes.' }]
-        : [],
+        : [];
+    },
     ask: (payload) => questionSetUp(payload, around),
     write: async (payload, { id, kept }) => {
       await append(purgeSetUp, payload, { at: visit.id, id, kept });
@@ -89,6 +91,18 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
           }))}
         />
       </Field>
+      {asks.includes('sampler') && (
+        <Field name="sampler" hint="A passive sampler is noted beside the result; anything else makes special samples.">
+          <Segmented
+            aria-label="The sample is taken"
+            size="large"
+            options={[
+              { value: 'passive', label: 'By a passive sampler' },
+              { value: 'other', label: 'Otherwise' },
+            ]}
+          />
+        </Field>
+      )}
       {asks.includes('reason') && <Field name="reason" placeholder="passive sampler, spring, …" />}
       {asks.includes('ranBefore') && (
         <Field name="ranBefore" isTicked>

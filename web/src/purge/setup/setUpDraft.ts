@@ -36,6 +36,7 @@ export interface SetUpDraft {
   cellHolds: Typed;
   mostDrawdown: Typed;
   recover: number;
+  sampler: '' | 'passive' | 'other';
   reason: string;
   criterion: string;
   parameters: ProbeParameter[];
@@ -94,6 +95,7 @@ export function setUpAtFirst(
     cellHolds: empty('mL'),
     mostDrawdown: typed(classicDrawdown, length, 2),
     recover: 80,
+    sampler: '',
     reason: '',
     criterion: refOf(criteria.newest[0]!),
     parameters: ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],

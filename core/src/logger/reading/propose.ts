@@ -1,9 +1,9 @@
-import { dateOrders, type DateOrder, type RecordedAs } from '../registers/index.ts';
-import type { UnitId } from '../units/index.ts';
+import { dateOrders, type DateOrder, type RecordedAs } from '../../registers/index.ts';
+import type { UnitId } from '../../units/index.ts';
 import { numberIn } from './read.ts';
 import { shownIn } from './stamps.ts';
 import { eachRow, layoutOf, type LoggerRefusal } from './table.ts';
-import { columnWords, unitWords } from './tables/words.ts';
+import { columnWords, unitWords } from '../tables/words.ts';
 
 /** What a file lets one propose of how it is read. What could be read two ways is null, and asked. */
 export interface LoggerLook {

@@ -1,5 +1,5 @@
-import type { DateOrder, LoggerClock } from '../registers/index.ts';
-import { atWall, hour, minute, offsetIn } from '../time/index.ts';
+import type { DateOrder, LoggerClock } from '../../registers/index.ts';
+import { atWall, hour, minute, offsetIn } from '../../time/index.ts';
 
 /** A date with or without its time and its distance from UTC: `23.11.2026 09:15:00`, `2026-11-23T09:15Z`, `11/23/26 9:15 PM`. */
 const pattern =

@@ -1,7 +1,7 @@
-import type { Coded } from '../findings/index.ts';
-import { recordedUnits, type RecordedAs, type Recording } from '../registers/index.ts';
-import { second } from '../time/index.ts';
-import { toBase, unit } from '../units/index.ts';
+import type { Coded } from '../../findings/index.ts';
+import { recordedUnits, type RecordedAs, type Recording } from '../../registers/index.ts';
+import { second } from '../../time/index.ts';
+import { toBase, unit } from '../../units/index.ts';
 import { instants } from './stamps.ts';
 import { eachRow, layoutOf, type LoggerRefusal } from './table.ts';
 
