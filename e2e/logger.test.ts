@@ -37,6 +37,17 @@ describe.sequential('a logger’s record', () => {
     );
   });
 
+  it('keeps what was begun for a well with that well', async () => {
+    const here = page.url();
+    await page.goto(`${server.address}/points`, { waitUntil: 'domcontentloaded' });
+    await click(page, 'Tannery 2, yard', 'link');
+    await click(page, 'Bring in a logger’s record', 'link');
+    await see(page, 'Bring in the logger’s file');
+    expect(await shows(page, 'level.csv')).toBe(false);
+    await page.goto(here, { waitUntil: 'domcontentloaded' });
+    await see(page, 'level.csv');
+  });
+
   it('says that the clocks of water and air are an hour apart, and is mended there', async () => {
     await click(page, 'Read it out');
     await see(page, 'MW3-air.csv');

@@ -79,6 +79,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAro
     private readonly planned: PlannedVisit,
   ) {}
 
+  get date(): string {
+    return this.round.plan.plan!.date;
+  }
+
   get point(): Point {
     return this.planned.point;
   }

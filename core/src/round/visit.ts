@@ -27,6 +27,8 @@ import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
 /** Everything that is known of one visit. A well has a level and a purge; runs are of wells and taps. */
 export interface VisitState {
   id: string;
+  /** Of the round, `YYYY-MM-DD`. */
+  date: string;
   point: Point;
   /** Whether it is the first visit of its point in the round, the second, … */
   nth: number;
@@ -78,7 +80,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     return edition ? [{ procedure: run.procedure, edition }] : [];
   });
   const nth = nthVisit(plan!.visits, id);
-  const sampled = { point, analyses, runs, unknownRuns, table };
+  const sampled = { date: plan!.date, point, analyses, runs, unknownRuns, table };
   const arrival = arrivalState(book.arrive, table, analyses);
   const around = { lab: plan!.lab, handOvers: round.custody, report: round.report, standing: standingResults(round.report) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';

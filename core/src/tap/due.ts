@@ -6,6 +6,8 @@ import type { Protocol } from './protocol.ts';
 import { isOver, proceduresFor, titleOf, type RunState } from './run.ts';
 
 interface Sampled {
+  /** Of the round, `YYYY-MM-DD`. */
+  date: string;
   point: Point;
   analyses: readonly AnalysisId[];
   runs: readonly RunState[];
@@ -25,8 +27,8 @@ export interface DueRun {
 }
 
 /** The runs of a visit in the order of their running: those asked for, and those started that nothing asks for any more. */
-export function runsOf({ point, analyses, runs, unknownRuns }: Sampled): DueRun[] {
-  const due = proceduresFor(analyses, point)
+export function runsOf({ date, point, analyses, runs, unknownRuns }: Sampled): DueRun[] {
+  const due = proceduresFor(analyses, point, date)
     .filter(({ id }) => !unknownRuns.some(({ procedure }) => procedure === id))
     .map((asked): DueRun => {
       const { id, ways } = asked;

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerTo as careful, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { fold, formLines } from '../round/index.ts';
+import type { Entry } from '../book/index.ts';
+import { bottleFilled } from '../fill/index.ts';
 import type { TapPoint } from '../registers/index.ts';
 import type { Typed } from '../units/index.ts';
 import {
@@ -146,12 +148,12 @@ describe.each(atTap.map((protocol) => [protocol.id, protocol] as const))('%s', (
 describe('ways to run a procedure', () => {
   it('are those for the point: at a shower never after flushing', () => {
     const ways = (kind: TapPoint['kind']) =>
-      proceduresFor(['legionella'], { ...tapPoint, kind }).map(({ id, ways: all }) => [id, all.map((one) => one.id)]);
+      proceduresFor(['legionella'], { ...tapPoint, kind }, '2026-11-23').map(({ id, ways: all }) => [id, all.map((one) => one.id)]);
     expect(ways('house-tap')).toEqual([['legionella', ['legionella-pre-flush', 'legionella-post-flush']]]);
     expect(ways('shower')).toEqual([['legionella', ['legionella-shower']]]);
     expect(mayRunAt(named('legionella-post-flush'), { ...tapPoint, kind: 'shower' })).toBe(false);
     expect(mayRunAt(named('legionella-pre-flush'), wellPoint)).toBe(false);
-    expect(proceduresFor(['lead'], tapPoint).map(({ ways: all }) => all.map(({ id }) => id))).toEqual([
+    expect(proceduresFor(['lead'], tapPoint, '2026-11-23').map(({ ways: all }) => all.map(({ id }) => id))).toEqual([
       ['lead-timed', 'lead-first-litre', 'lead-random'],
     ]);
   });
@@ -161,6 +163,14 @@ describe('ways to run a procedure', () => {
     const start = (procedure: string, protocol: string) =>
       book.atTap(runStarted, { procedure, protocol, edition: named(protocol).edition });
     start('legionella', 'lead-random');
+    // One that only a newer copy knows is kept.
+    const newer = new Script().plan(['legionella']);
+    newer.atTap(runStarted, { procedure: 'legionella', protocol: 'legionella-swab', edition: '2027-1' });
+    const kept = fold(newer.entries)!;
+    expect([kept.aside, kept.visits.find(({ id }) => id === newer.tap)!.unknownRuns.map(({ procedure }) => procedure)]).toEqual([
+      [],
+      ['legionella'],
+    ]);
     // The first water first.
     start('lead-timed', 'lead-first-litre');
     start('legionella', 'legionella-pre-flush');
@@ -177,6 +187,19 @@ describe('ways to run a procedure', () => {
         .requests;
     expect(requests('lead', 'lead-random', '261123A-MH1-L')).toEqual(['Lead and copper at the tap', 'Lead, a litre at random in the day']);
     expect(requests('coliforms', 'coliforms-distribution', '261123A-MH1-B')).toHaveLength(1);
+  });
+
+  it('are asked of no round of a day before there were any: its books read as they always did', () => {
+    expect(proceduresFor(['legionella', 'trihalomethanes'], tapPoint, '2026-11-22')).toEqual([]);
+    expect(proceduresFor(['lead'], tapPoint, '2026-11-22').map(({ ways }) => ways.map(({ id }) => id))).toEqual([['lead-timed']]);
+    // A bottle that was filled freely then, before the bacteria of the same tap.
+    const book = new Script();
+    book.plan(['coliforms', 'legionella']);
+    const planned = book.entries[0] as Entry<string, { date: string }>;
+    book.entries[0] = { ...planned, payload: { ...planned.payload, date: '2026-11-20' } };
+    book.atTap(bottleFilled, { bottle: '261123A-MH1-LG' });
+    book.sampleTap();
+    expect(fold(book.entries)!.aside).toEqual([]);
   });
 
   it('of lead say what the hours before make of the sample', () => {

@@ -13,6 +13,8 @@ import type { RunStep } from './run-step.ts';
 export type RunsBook = ReadonlyMap<string, RunBook>;
 
 export interface RunAround {
+  /** Of the round, `YYYY-MM-DD`. */
+  date: string;
   point: Point;
   /** What is asked of the visit. */
   analyses: readonly AnalysisId[];
@@ -49,12 +51,17 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
 }
 
 /** A run that is asked for and has to be over before another is started: the first water is gone once a tap was flushed. */
-function startFits(runs: RunsBook, { procedure, protocol }: { procedure: string; protocol: string }, around: RunAround): Misfit | null {
+function startFits(
+  runs: RunsBook,
+  { procedure, protocol, edition }: { procedure: string; protocol: string; edition: string },
+  around: RunAround,
+): Misfit | null {
   if (runs.has(procedure)) return misfit('run-started', 'payload.procedure');
-  const due = proceduresFor(around.analyses, around.point);
+  const due = proceduresFor(around.analyses, around.point, around.date);
   const place = due.findIndex(({ id }) => id === procedure);
   const own = due[place];
-  if (own && !own.ways.some(({ id }) => id === protocol)) return misfit('other-way', 'payload.protocol');
+  // A way that only a newer copy knows is kept, and judged by nothing here.
+  if (own && findProtocol(protocol, edition) && !own.ways.some(({ id }) => id === protocol)) return misfit('other-way', 'payload.protocol');
   const before = due.slice(0, Math.max(0, place)).find(({ id }) => {
     const run = runs.get(id);
     const state = run && runState(run, around.point);

@@ -51,11 +51,18 @@ export interface Procedure {
   ways: Protocol[];
 }
 
-/** The procedures that take samples for some of these analyses at a point, each with its ways, in the order of their running. */
-export function proceduresFor(analyses: readonly AnalysisId[], point: Point): Procedure[] {
+/** The day from which on each protocol is asked for: that of its first edition. */
+const begins = new Map<string, string>();
+for (const { id, from } of protocols.all) if (from < (begins.get(id) ?? '9999')) begins.set(id, from);
+
+/**
+ * The procedures that take samples for some of these analyses at a point, each with its ways, in the order of their running. Only those are
+ * asked for that there were on the day of the round (`YYYY-MM-DD`): a round of before reads as it always did.
+ */
+export function proceduresFor(analyses: readonly AnalysisId[], point: Point, date: string): Procedure[] {
   const found = new Map<string, Protocol[]>();
   for (const protocol of protocols.newest) {
-    if (!analyses.includes(protocol.analysis) || !mayRunAt(protocol, point)) continue;
+    if (!analyses.includes(protocol.analysis) || !mayRunAt(protocol, point) || begins.get(protocol.id)! > date) continue;
     const id = procedureOf(protocol);
     found.set(id, [...(found.get(id) ?? []), protocol]);
   }
@@ -65,9 +72,9 @@ export function proceduresFor(analyses: readonly AnalysisId[], point: Point): Pr
 /** What a procedure is called while it is open which way it will go. */
 export const titleOf = ({ id, ways }: Procedure): string => (ways.length === 1 ? ways[0]!.title : (procedureTitles[id] ?? ways[0]!.title));
 
-/** The first way of each procedure that analyses ask for at a point: what is reckoned with before somebody has chosen. */
+/** The first way of each procedure that analyses ask for at a point today: what is reckoned with before somebody has chosen. */
 export const protocolsFor = (analyses: readonly AnalysisId[], point: Point): Protocol[] =>
-  proceduresFor(analyses, point).map(({ ways }) => ways[0]!);
+  proceduresFor(analyses, point, '9999').map(({ ways }) => ways[0]!);
 
 /** The protocol of an id and edition, or null when this copy of the product does not have it. */
 export function findProtocol(id: string, edition: string): Protocol | null {

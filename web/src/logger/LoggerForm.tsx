@@ -48,13 +48,15 @@ function useTried(record: LoggerRecord | null): { tried: Tried; say: string | nu
 
 function LoggerForm({ thing }: { thing: LoggerRecord | null }) {
   const [search] = useSearchParams();
+  const asked = search.get('point') ?? '';
   const [fresh] = useState(freshId);
   const write = useRegister('loggers', loggerRegistered);
   const [record, setRecord] = useState<LoggerRecord | null>(null);
   const { tried, say, field } = useTried(record);
   const form = useEntryForm<LoggerDraft, LoggerRecord>({
-    keep: `logger-record.${thing?.id ?? 'new'}`,
-    initial: draftOf(thing, fresh, search.get('point') ?? undefined),
+    // What was begun for one well is not brought to another.
+    keep: `logger-record.${thing?.id ?? `new.${asked}`}`,
+    initial: draftOf(thing, fresh, asked || undefined),
     schema: LoggerRecord,
     read: readDraft,
     check: (payload) => {

@@ -6,7 +6,7 @@ const european = 'Directive (EU) 2020/2184, Annex II, part D: one litre at rando
 
 const of = 'lead-timed';
 const timed = (id: string): Step => leadTimed2.steps.find((step) => step.id === id)!;
-const shared = { edition: '2026-1', from: '2020-01-01', analysis: 'lead' } as const;
+const shared = { edition: '2026-1', from: '2026-11-23', analysis: 'lead' } as const;
 
 const short: Stop = {
   outcome: 'special',

@@ -121,7 +121,7 @@ const asItIs: Step = {
 
 const shared = {
   edition: '2026-1',
-  from: '2020-01-01',
+  from: '2026-11-23',
   analysis: 'legionella',
   source,
 } as const;

@@ -29,7 +29,7 @@ function pfas(analysis: AnalysisId, id: string, method: string): Protocol {
   return {
     id,
     edition: '2026-1',
-    from: '2020-01-01',
+    from: '2026-11-23',
     title: `PFAS by ${method}`,
     analysis,
     source,
@@ -98,7 +98,7 @@ function volatile(
   return {
     id,
     edition: '2026-1',
-    from: '2020-01-01',
+    from: '2026-11-23',
     title,
     analysis,
     source,
