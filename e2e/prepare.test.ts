@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, option, overflow, phone, pick, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, option, overflow, phone, pick, see, shows, tick, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 import * as walk from './walk.ts';
@@ -115,15 +115,26 @@ describe.sequential('before the van leaves', () => {
     await click(page, 'PFAS at the school', 'link');
     await click(page, 'Go on');
     await walk.arrive(page);
+    // Before anything is disinfected there: the PFAS, with the chlorine of treated water beside them.
     await click(page, 'Coliforms, distribution', 'link');
-    await walk.startAtTheTap(page);
-    await walk.waitClock(page, 'Run cold water, full and steady');
-    await walk.measureStep(page, 'Measure the water temperature', '17.2');
+    await click(page, 'Start at the tap');
+    await see(page, 'comes first: what is done after it changes its water.');
+    await click(page, 'PFAS by EPA Method 533', 'link');
+    await click(page, 'Start at the tap');
+    for (const item of [
+      'The well that feeds it is pumping: asked, or seen',
+      'The field blank of this building is filled, before the sample',
+      'No hose, tape or tubing of yours at the outlet',
+      'Fresh nitrile gloves, powder-free; nothing touched since',
+    ])
+      await choose(page, item, 'Yes');
+    await click(page, 'Done');
+    await walk.waitClock(page, 'Run cold water; all taps of this room that are sampled together');
     await see(page, 'Photometer: failed.');
     expect(await shows(page, 'Leave this step out')).toBe(true);
     await walk.useUnchecked(page, 'Photometer');
     await walk.measureStep(page, 'Measure free chlorine', '0.34');
-    await see(page, 'Choose how to disinfect the outlet');
+    await see(page, 'Slow down and fill to the line');
   });
 });
 

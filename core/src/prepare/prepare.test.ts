@@ -176,6 +176,7 @@ describe('an instrument before it is used', () => {
     book.atTap(analysisAdded, { analysis: 'fluoride' });
     book.atTap(analysisAdded, { analysis: 'pfas533' });
     book.write(gearChecked, { gear: 'pfas-tubing', isSo: false });
+    book.sampleTap({ procedure: 'pfas-533-tap', before: 'fill' });
     book.atTap(bottleFilled, { bottle: '261123A-MH1-PAA' });
     book.write(gearChecked, { gear: 'pfas-tubing', isSo: true });
     book.atTap(bottleFilled, { bottle: '261123A-MH1-PAB' });

@@ -16,7 +16,7 @@ export const tapWords: Words = {
   'run-started': 'The protocol was started already.',
   'start-first': 'Start the protocol first.',
   'other-step': ({ say }) => `The step now is “${say}”.`,
-  'run-order': ({ title }) => `“${title}” comes first: it needs the water as it stands.`,
+  'run-order': ({ title }) => `“${title}” comes first: what is done after it changes its water.`,
   'run-over': 'The protocol has ended.',
   'no-clock': 'This step has no clock.',
   'clock-runs': 'Its clock is running. Say why it starts anew.',

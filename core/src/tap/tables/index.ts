@@ -9,7 +9,7 @@ import { legionellaPostFlush, legionellaPreFlush, legionellaShower } from './leg
 /** What procedures are called of which there are several ways. */
 export const procedureTitles: Readonly<Record<string, string>> = { 'lead-timed': 'Lead at the tap', legionella: 'Legionella' };
 
-/** Every edition of every protocol, in the order in which they are run at one visit: what needs the water as it stands comes first. */
+/** Every edition of every protocol, in the order in which they are run at one visit: what others would change the water of comes first. */
 export const protocols = shelf([
   legionellaPreFlush,
   legionellaPostFlush,
