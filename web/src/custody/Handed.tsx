@@ -8,6 +8,7 @@ import { Field } from '../form/Field.tsx';
 import { Correct } from '../book/Correct.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
+import { send } from '../book/send.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
@@ -17,6 +18,8 @@ export function Handed({ handOver }: { handOver: HandOver }) {
   const { busy, run, say } = useAction();
   const ask = () =>
     run(async () => {
+      // The lab is asked about what the server knows: the hand-over itself may still be on its way.
+      await send(id);
       await call(askIntake, { in: { round: id, entry: handOver.entry } });
       await refresh();
     });
