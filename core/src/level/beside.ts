@@ -2,6 +2,7 @@ import type { Finding } from '../findings/index.ts';
 import { distance, type Point } from '../registers/index.ts';
 import { day } from '../time/index.ts';
 import type { LevelOfRecord } from './endpoints.ts';
+import { middle } from './expected.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
 type Level = Pick<LevelOfRecord, 'at' | 'measuringPoint' | 'depth'>;
@@ -61,8 +62,6 @@ function wentDown(levels: readonly Level[], from: number, to: number): number | 
   const before = now && levelAbout(levels, from, now.measuringPoint);
   return now && before && now !== before ? now.depth - before.depth : null;
 }
-
-const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
 
 /** How much further down this well went than another, at each step that both were read at. */
 function stepsApart(own: readonly Level[], other: readonly Level[]): number[] {

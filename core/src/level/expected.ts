@@ -37,7 +37,8 @@ function solve(rows: number[][], right: number[]): number[] | null {
   return x;
 }
 
-const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
+/** The median; the upper one of two. */
+export const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
 
 /**
  * What the record of a well at one mark says of a moment: its mean, its trend and its yearly wave, fitted so that single bad readings weigh

@@ -7,7 +7,7 @@ const gravity = 9.80665;
  * Metres of water over a sensor from pressures in Pa (that of the air is 0 where the sensor is vented) and the density of the water in
  * kg/m³. Source: hydrostatics; USGS TWRI 8-A3 (2004), Freeman and others, on submersible pressure transducers.
  */
-export const headOver = (pressure: number, air: number, density: number): number => (pressure - air) / (density * gravity);
+export const headOver = (pressure: number, air: number, density: number, fall = gravity): number => (pressure - air) / (density * fall);
 
 /** The same with its working. */
 export const waterHead = computed(
@@ -23,7 +23,7 @@ export const waterHead = computed(
       gravity: { symbol: 'g', name: 'acceleration of free fall', unit: 'm/s2', decimals: 5, usual: gravity },
     },
   },
-  (given) => (given.pressure - given.air) / (given.density * given.gravity),
+  (given) => headOver(given.pressure, given.air, given.density, given.gravity),
 );
 
 /** How deep the sensor hangs below the mark, in m: a level by hand and the water over the sensor at that moment, both in m. */

@@ -20,6 +20,7 @@ import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 import { levelsAt } from '../level/index.ts';
 import type { FileReader, LoggerJob } from '../read/index.ts';
+import { allThings } from '../registers/index.ts';
 
 export interface LoggerServices extends Services {
   reader: FileReader;
@@ -79,10 +80,9 @@ export function loggerRoutes({ store, reader }: LoggerServices): Route[] {
       { before: [atOnce(uploadsAtOnce)], largest: largestLoggerFile },
     ),
     route(tryLogger, ({ body }) => levelsOf(body, 2000), { before: [atOnce(triesAtOnce)] }),
-    route(loggersAt, async ({ in: { point } }) => {
-      const rows = await store.read<{ data: string }[]>("SELECT data FROM things WHERE register = 'loggers' ORDER BY name, book");
-      return rows.map(({ data }) => JSON.parse(data) as LoggerRecord).filter((record) => record.point === point);
-    }),
+    route(loggersAt, async ({ in: { point } }) =>
+      (await allThings<LoggerRecord>(store, 'loggers')).filter((record) => record.point === point),
+    ),
     route(loggerLevelsOf, async ({ in: { id }, query: { most } }) => levelsOf(await recordOf(id), most)),
     route(loggerFile, async ({ in: { id } }) => {
       const record = await recordOf(id);

@@ -10,4 +10,4 @@ export const registersRoom: ServerRoom<Services> = {
   derived: [ofThing(ThingTable, thingRows)],
   routes: registerRoutes,
 };
-export { listThings } from './things.ts';
+export { allThings, listThings } from './things.ts';

@@ -30,8 +30,11 @@ export async function listThings(store: Store, register: RegisterName, { search 
   return `[${rows.map((row) => row.data).join(',')}]`;
 }
 
-/** All points in short, by name. */
-export async function listPlaces(store: Store): Promise<PointPlace[]> {
-  const rows = await store.read<Pick<ThingRow, 'data'>[]>(`SELECT data FROM things WHERE register = 'points' ORDER BY name, book`);
-  return rows.map(({ data }) => placeOf(JSON.parse(data) as Point));
+/** All things of a register as they stand, by name. */
+export async function allThings<T>(store: Store, register: RegisterName): Promise<T[]> {
+  const rows = await store.read<Pick<ThingRow, 'data'>[]>('SELECT data FROM things WHERE register = ? ORDER BY name, book', [register]);
+  return rows.map(({ data }) => JSON.parse(data) as T);
 }
+
+/** All points in short, by name. */
+export const listPlaces = async (store: Store): Promise<PointPlace[]> => (await allThings<Point>(store, 'points')).map(placeOf);
