@@ -73,7 +73,7 @@ describe('arriving', () => {
     await see(page, 'Wall tap at the boat ramp');
     await see(page, 'What may hurt you here?');
     await walk.arrive(page);
-    await see(page, 'Start at the tap');
+    await see(page, 'Which way does the programme ask for?');
     await page.goto(round, { waitUntil: 'domcontentloaded' });
     await see(page, 'Quay house');
     const planned = await page.$$eval('.plan-table input[type=checkbox]:checked', (all) =>

@@ -116,7 +116,8 @@ describe.sequential('before the van leaves', () => {
     await click(page, 'Go on');
     await walk.arrive(page);
     // Before anything is disinfected there: the PFAS, with the chlorine of treated water beside them.
-    await click(page, 'Coliforms, distribution', 'link');
+    await click(page, 'Coliforms', 'link');
+    await walk.chooseWay(page, 'Coliforms, distribution');
     await click(page, 'Start at the tap');
     await see(page, 'comes first: what is done after it changes its water.');
     await click(page, 'PFAS by EPA Method 533', 'link');

@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { choose, click, see } from './browser.ts';
+import { choose, click, see, shows, tick } from './browser.ts';
 import { confirmStep, measureStep, waitClock, fillNext } from './walk.ts';
 
 export async function answerFitness(page: Page): Promise<void> {
@@ -21,8 +21,18 @@ export async function answerLeadFitness(page: Page): Promise<void> {
   await click(page, 'Done');
 }
 
-/** Starts the protocol and goes on to its flush. */
+/** Chooses a way where the page asks which; where it goes by the way of the point before, that stays. */
+export async function chooseWay(page: Page, title: string): Promise<void> {
+  await page.waitForFunction(() =>
+    ['Which way does the programme ask for?', 'Start at the tap'].some((text) => document.body.innerText.includes(text)),
+  );
+  if (await shows(page, 'Which way does the programme ask for?')) await tick(page, title);
+  await see(page, 'Start at the tap');
+}
+
+/** Starts the protocol of bacteria in the network and goes on to its flush. */
 export async function startAtTheTap(page: Page): Promise<void> {
+  await chooseWay(page, 'Coliforms, distribution');
   await click(page, 'Start at the tap');
   await answerFitness(page);
   await confirmStep(page, 'Take off aerator and attachments');

@@ -7,7 +7,17 @@ import { instantAt, minute } from '../src/time/index.ts';
 import { fitnessJudged, riskChecked } from '../src/arrive/index.ts';
 import { handedOver } from '../src/custody/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
-import { clockStarted, procedureOf, protocols, runStarted, stepDone, type Protocol, type Step, type StepAnswer } from '../src/tap/index.ts';
+import {
+  clockStarted,
+  procedureOf,
+  protocols,
+  runStarted,
+  stepDone,
+  stepsAt,
+  type Protocol,
+  type Step,
+  type StepAnswer,
+} from '../src/tap/index.ts';
 import type { z } from 'zod';
 
 /** An id for tests and examples: the same number gives the same one. */
@@ -79,6 +89,8 @@ export function answerTo({ act }: Step, residual: string): StepAnswer {
       return { type: 'constant', readings: Array.from({ length: act.count }, () => ({ text: '17.2', unit: act.unit })) };
     case 'since':
       return { type: 'since', lasted: { text: String(act.least / 60), unit: 'min' } };
+    case 'times':
+      return { type: 'times', times: act.least };
     default:
       return { type: act.type };
   }
@@ -187,18 +199,18 @@ export class Script {
     residual = '0.45',
     procedure: named = 'coliforms-distribution',
     bottle = '261123A-MH1-B',
-  }: { before?: string; residual?: string; procedure?: string; bottle?: string } = {}): this {
+    point = tapPoint,
+  }: { before?: string; residual?: string; procedure?: string; bottle?: string; point?: TapPoint } = {}): this {
     const protocol = this.start(named);
     const procedure = procedureOf(protocol);
-    const chosen = new Map<string, string>();
-    for (const step of protocol.steps) {
-      if (step.when && !step.when.chosen.includes(chosen.get(step.when.step) ?? '')) continue;
-      if (step.id === before) break;
+    const answers = new Map<string, StepAnswer>();
+    const next = () => stepsAt(protocol, point, answers).find(({ id }) => !answers.has(id));
+    for (let step = next(); step && step.id !== before; step = next()) {
       if (step.act.type === 'clock') this.atTap(clockStarted, { procedure, step: step.id });
       if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
       const minutes = step.act.type === 'clock' ? 1 + step.act.least / 60 : 1;
       const answer = answerTo(step, residual);
-      if (answer.type === 'choose') chosen.set(step.id, answer.option);
+      answers.set(step.id, answer);
       this.done(step.id, answer, undefined, { minutes, procedure });
     }
     return this;

@@ -223,6 +223,13 @@ export const shapes: Record<string, () => Entry[]> = {
       .plan(['legionella', 'trihalomethanes'])
       .sampleTap({ procedure: 'legionella-pre-flush', bottle: '261123A-MH1-LG' })
       .sampleTap({ procedure: 'trihalomethanes-tap', before: 'fill' }).entries,
+  'turned-over-at-a-dead-end': () => {
+    const point = { ...tapPoint, traits: ['dead-end' as const, 'no-flame' as const] };
+    const script = new Script();
+    script.plan([], { visits: [{ id: script.tap, point, analyses: ['pfas533', 'coliforms'] }] });
+    return script.sampleTap({ procedure: 'pfas-533-tap', bottle: '261123A-MH1-PA', point }).sampleTap({ point, bottle: '261123A-MH1-B' })
+      .entries;
+  },
   'well-with-layers': wellWithLayers,
   'logger-record': loggerRecord,
   'low-flow': lowFlow,

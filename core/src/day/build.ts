@@ -108,7 +108,7 @@ function sharedClocks(one: PlannedVisit, next: PlannedVisit): number {
   const shared = protocolsFor(next.analyses, next.point).filter(({ id }) =>
     protocolsFor(one.analyses, one.point).some((other) => other.id === id),
   );
-  return shared.reduce((sum, protocol) => sum + clocksBefore(protocol), 0);
+  return shared.reduce((sum, protocol) => sum + clocksBefore(protocol, next.point), 0);
 }
 
 /** Wells that are known to be contaminated: at one visit it stands in the register is enough. */

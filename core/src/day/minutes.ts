@@ -3,7 +3,7 @@ import { holdingOf } from '../custody/index.ts';
 import { firstWaterAt, type PlannedBottle, type PlannedVisit } from '../plan/index.ts';
 import { standingWater } from '../purge/index.ts';
 import { belowMark, type Lab, type Point } from '../registers/index.ts';
-import { protocolsFor, type Protocol } from '../tap/index.ts';
+import { protocolsFor, stepsFor, takenBy, type Protocol, type Step } from '../tap/index.ts';
 import { hour } from '../time/index.ts';
 import { usual } from './tables/usual.ts';
 import type { DayBottle } from './solve/problem.ts';
@@ -54,16 +54,18 @@ function purgeLasts(point: Point, depth: number | null): number {
   return Math.max(minutes(usual.leastPurge), minutes((water * 1000) / usual.litresPerMinute));
 }
 
-/** The clocks of a protocol up to its bottle, in ms. */
-export function clocksBefore({ steps }: Protocol): number {
+/** The clocks of a protocol at a point up to its bottle, in ms. */
+export function clocksBefore(protocol: Protocol, point: Point): number {
+  const steps = stepsFor(protocol, point);
   const fill = steps.findIndex(({ act }) => act.type === 'fill');
   return steps.slice(0, fill < 0 ? steps.length : fill).reduce((time, { act }) => time + (act.type === 'clock' ? act.least * 1000 : 0), 0);
 }
 
-/** What a protocol takes (ms) up to the bottle and after it: its clocks, and a little for every other step. */
-function runLasts({ steps }: Protocol): { before: number; after: number } {
+/** What a protocol takes (ms) at a point up to the bottle and after it: its clocks, and a little for every other step. */
+function runLasts(protocol: Protocol, point: Point): { before: number; after: number } {
+  const steps = stepsFor(protocol, point);
   const fill = steps.findIndex(({ act }) => act.type === 'fill');
-  const sum = (part: Protocol['steps']) =>
+  const sum = (part: readonly Step[]) =>
     part.reduce((time, { act }) => time + (act.type === 'clock' ? act.least * 1000 : minutes(usual.step)), 0);
   const place = fill < 0 ? steps.length : fill;
   return { before: sum(steps.slice(0, place)), after: sum(steps.slice(place + 1)) };
@@ -116,9 +118,10 @@ export function stopWork(
   const first = firstWaterAt(visit).flatMap(({ analysis }) => table.analyses[analysis]?.bottles ?? []);
   take(bottles.filter(({ rule }) => first.includes(rule)));
   for (const protocol of protocolsFor(visit.analyses, point)) {
-    const { before, after } = runLasts(protocol);
+    const { before, after } = runLasts(protocol, point);
     spend('protocol', before, protocol.title);
-    const own = bottles.filter((bottle) => left.has(bottle) && table.analyses[protocol.analysis]?.bottles.includes(bottle.rule));
+    const rules = takenBy(protocol).flatMap((analysis) => table.analyses[analysis]?.bottles ?? []);
+    const own = bottles.filter((bottle) => left.has(bottle) && rules.includes(bottle.rule));
     take(own);
     spend('protocol', after, protocol.title);
   }

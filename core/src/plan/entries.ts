@@ -94,7 +94,8 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', present,
         lab: before.lab && labFromSecond(before.lab),
       }),
     },
-    // Points had no layers yet, which may be left out.
+    // Points had no layers yet, and then no traits, which may be left out.
+    { payload: present, upgrade: (before: z.infer<typeof present>) => before },
     { payload: present, upgrade: (before: z.infer<typeof present>) => before },
   ],
 });
@@ -106,6 +107,7 @@ export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, 
   correction: 'strike',
   earlier: [
     { payload: FirstVisit, upgrade: visitFromFirst },
+    { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
   ],

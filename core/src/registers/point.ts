@@ -6,6 +6,7 @@ import { Position } from './position.ts';
 import { hazards, type HazardRow } from './tables/hazards.ts';
 import { surroundings } from './tables/surroundings.ts';
 import { pointKinds } from './tables/point-kinds.ts';
+import { traits } from './tables/traits.ts';
 import { Well } from './well.ts';
 
 /** An outlet that is sampled. */
@@ -28,6 +29,10 @@ export const pointKind = (kind: PointKind) => pointKinds[kind];
 export type SurroundingId = keyof typeof surroundings;
 export const surroundingIds = Object.keys(surroundings) as [SurroundingId, ...SurroundingId[]];
 export const surrounding = (id: SurroundingId): { name: string } => surroundings[id];
+
+export type TraitId = keyof typeof traits;
+export const traitIds = Object.keys(traits) as [TraitId, ...TraitId[]];
+export const trait = (id: TraitId): { name: string } => traits[id];
 
 export type HazardId = keyof typeof hazards;
 export const hazardIds = Object.keys(hazards) as [HazardId, ...HazardId[]];
@@ -97,6 +102,7 @@ const shared = {
   hazards: z.array(z.enum(hazardIds)).max(hazardIds.length).meta({ title: 'What may hurt here' }).optional(),
   /** What lies about it and may come into its water. */
   surroundings: z.array(z.enum(surroundingIds)).max(surroundingIds.length).meta({ title: 'What lies about it' }).optional(),
+  traits: z.array(z.enum(traitIds)).max(traitIds.length).meta({ title: 'What is special about it' }).optional(),
   contacts: z.array(Contact).max(6).optional(),
   /** Points that are taken instead where this one is not fit, the best first. */
   alternatives: z.array(Id).max(5).meta({ title: 'Instead, where it is not fit' }).optional(),
@@ -140,7 +146,8 @@ export const pointRegistered = entryKind('point-registered', 'Point registered',
   by: field,
   earlier: [
     { payload: FirstPoint, upgrade: fromFirst },
-    // What came since, twice, may be left out: what was registered before is a point as it stands.
+    // What came since, three times, may be left out: what was registered before is a point as it stands.
+    { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },
   ],

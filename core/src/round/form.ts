@@ -15,10 +15,12 @@ export function residualFor(visit: VisitState, bottle: Pick<BottleState, 'rule' 
   if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
   if (!purpose(bottle.purpose).isWater) return 'not-needed';
   const by = runThatFills(visit, bottle);
-  const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
+  const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && /^(?:free|total)Chlorine$/.test(act.parameter));
   if (by && !isAsked) return 'not-needed';
   const [run] = by ? [by.run] : visit.runs;
-  return run ? measured(run, 'freeChlorine') : null;
+  if (!run) return null;
+  const total = measured(run, 'totalChlorine');
+  return measured(run, 'freeChlorine') ?? (total && `${total} total`);
 }
 
 /** The analyses that a bottle is for at its point. */

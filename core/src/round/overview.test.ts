@@ -63,7 +63,9 @@ describe('the form', () => {
     expect(residualFor(tap(), bacteria)).toBeNull();
     book.sampleTap({ residual: '0,05' });
     expect(residualFor(tap(), bacteria)).toBe('0,05 mg/L');
-    expect(formLines(round())).toMatchObject([{ sampleType: 'special', residual: '0,05 mg/L', requests: ['Coliforms + E. coli'] }]);
+    expect(formLines(round())).toMatchObject([
+      { sampleType: 'special', residual: '0,05 mg/L', requests: ['Coliforms + E. coli', 'Coliforms, distribution'] },
+    ]);
   });
 
   it('needs none at a well', () => {

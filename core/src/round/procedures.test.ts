@@ -1,13 +1,14 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { Script, wellPoint } from '../../test/script.ts';
+import { fitnessJudged, riskChecked } from '../arrive/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { levelLeftOut, levelRead } from '../level/index.ts';
 import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../plan/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived } from '../read/index.ts';
 import { stepDone } from '../tap/index.ts';
-import { nextAtVisit, nextStep } from './index.ts';
+import { fold, nextAtVisit, nextStep } from './index.ts';
 
 let book: Script;
 const { state, visit, misfit, purged, fill } = atTheWell(() => book);
@@ -31,6 +32,25 @@ describe('a round that is given up', () => {
     expect(nextStep(state())).toBeNull();
     book.correct(given, 'it goes on');
     expect(nextStep(state())).toMatchObject({ code: 'measure-level' });
+  });
+});
+
+describe('bacteria at a well', () => {
+  it('come after the purge, by a protocol of their own, and before the other bottles', () => {
+    book = new Script().plan([], {
+      date: '2026-11-24',
+      visits: [{ id: book.well, point: wellPoint, analyses: ['coliforms', 'general'] }],
+    });
+    const { id } = fold(book.entries)!.visits[0]!;
+    const asks = () => nextStep(fold(book.entries)!)?.code;
+    book.write(riskChecked, { hazards: [] }, { at: id });
+    book.write(fitnessJudged, { found: [] }, { at: id });
+    book.write(levelLeftOut, { why: 'other', reason: 'the tape is broken' }, { at: id });
+    expect(asks()).toBe('set-up-purge');
+    book.write(purgeSetUp, { method: 'none', sampler: 'passive', reason: 'a bag hung in the screen' }, { at: id });
+    expect(asks()).toBe('start-protocol');
+    const bacteria = fold(book.entries)!.visits[0]!.bottles.find(({ rule }) => rule === 'bacteria')!;
+    expect(misfit(book.make(bottleFilled, { bottle: bacteria.id }, id))?.message).toMatch(/Coliforms at a well/);
   });
 });
 

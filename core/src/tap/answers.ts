@@ -136,6 +136,8 @@ export function departs(run: RunStep, answer: StepAnswer, now: number): Misfit |
   }
   if (act.type === 'constant' && answer.type === 'constant' && !isConstant(act, answer.readings))
     return departure('not-constant', { count: act.count, within: act.within, unit: act.unit });
+  if (act.type === 'times' && answer.type === 'times' && answer.times < act.least)
+    return departure('too-few-times', { least: act.least, times: answer.times });
   if (act.type === 'checks' && answer.type === 'checks' && answer.no.length > 0) {
     const missed = act.items.filter((item) => answer.no.includes(item.id)).map((item) => item.label);
     return departure('answered-no', { items: missed.join('; ') });

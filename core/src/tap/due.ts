@@ -3,7 +3,7 @@ import type { Ask } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
 import type { RunningClock } from './clock.ts';
 import type { Protocol } from './protocol.ts';
-import { isOver, proceduresFor, titleOf, type RunState } from './run.ts';
+import { isOver, proceduresFor, takenBy, titleOf, type RunState } from './run.ts';
 
 interface Sampled {
   /** Of the round, `YYYY-MM-DD`. */
@@ -48,7 +48,7 @@ export function runsOf({ date, point, analyses, runs, unknownRuns }: Sampled): D
 export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: RuleId; purpose: PurposeId }): DueRun | null {
   const { table } = visit;
   if (!table || !purpose(id).isWater) return null;
-  return runsOf(visit).find(({ protocol }) => rulesFor(table, [protocol.analysis]).includes(rule)) ?? null;
+  return runsOf(visit).find(({ protocol }) => rulesFor(table, takenBy(protocol)).includes(rule)) ?? null;
 }
 
 /** What is asked for next of the runs of a visit, or null when all are over. A clock that runs waits. */

@@ -44,14 +44,21 @@ const firstAnswers = [
 ] as const;
 const FirstAnswer = z.discriminatedUnion('type', firstAnswers);
 
-/** What a person answered to a step. */
-export const StepAnswer = z.discriminatedUnion('type', [
+/** Then nothing was counted, and no time was told in days. */
+const secondAnswers = [
   ...firstAnswers,
   z.object({ type: z.literal('constant'), readings: z.array(Typed).min(1, { error: 'Measure at least once.' }).max(40) }),
   z.object({
     type: z.literal('since'),
-    lasted: typedOf('duration', { title: 'For how long', units: ['h', 'min'], min: 0, max: 31_536_000 }),
+    lasted: typedOf('duration', { title: 'For how long', units: ['h', 'min', 'd'], min: 0, max: 31_536_000 }),
   }),
+] as const;
+const SecondAnswer = z.discriminatedUnion('type', secondAnswers);
+
+/** What a person answered to a step. */
+export const StepAnswer = z.discriminatedUnion('type', [
+  ...secondAnswers,
+  z.object({ type: z.literal('times'), times: z.number().int().min(0).max(1000) }),
 ]);
 export type StepAnswer = z.infer<typeof StepAnswer>;
 
@@ -66,6 +73,7 @@ export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure
   earlier: [
     ofTheOneRun(z.object(done(FirstAnswer))),
     { payload: z.object({ procedure, ...done(FirstAnswer) }), upgrade: (before: unknown) => before },
+    { payload: z.object({ procedure, ...done(SecondAnswer) }), upgrade: (before: unknown) => before },
   ],
 });
 

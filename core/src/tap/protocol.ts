@@ -1,7 +1,7 @@
 import type { AnalysisId, SampleKind } from '../bottles/index.ts';
 import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
-import type { Point, PointKind } from '../registers/index.ts';
+import type { Point, PointKind, TraitId } from '../registers/index.ts';
 import type { UnitId } from '../units/index.ts';
 
 /** What a stop does to the run: the sample is `special`, no routine one; `invalid`, spoilt; or the run must be `abandoned`. */
@@ -28,11 +28,26 @@ export interface MeasureStop extends Stop {
   where?: 'disinfected' | 'undisinfected';
 }
 
+/** Whose water a point gives: a network's, a source's before anything is done to it, or somebody's own. */
+export type Origin = 'network' | 'raw' | 'private';
+
 /** At which points something is for; all that is said has to hold. */
 export interface Where {
   kinds?: readonly PointKind[];
   notKinds?: readonly PointKind[];
   disinfected?: boolean;
+  origins?: readonly Origin[];
+  /** How its water is disinfected; `not` where anything else is, or nothing was said. */
+  by?: { kind: NonNullable<Point['disinfection']>; not?: true };
+  trait?: { id: TraitId; not?: true };
+}
+
+export interface ChoiceOption {
+  id: string;
+  label: string;
+  caution?: string;
+  /** Only offered at such a point. */
+  where?: Where;
 }
 
 /** What a step asks of the person. */
@@ -40,7 +55,7 @@ export type StepAct =
   | { type: 'confirm' }
   /** Each item is answered yes or no; a `no` on one with a stop stops the run, on another it has the effect `no`. */
   | { type: 'checks'; items: readonly { id: string; label: string; stop?: Stop; no?: Effect }[] }
-  | { type: 'choose'; options: readonly { id: string; label: string; caution?: string }[] }
+  | { type: 'choose'; options: readonly ChoiceOption[] }
   /**
    * Runs at least `least` and, where it is said, at most `most` seconds from the moment it is started. `restart` says what
    * makes it start anew, as when somebody draws water that must stand.
@@ -51,6 +66,8 @@ export type StepAct =
   | { type: 'constant'; parameter: ParameterId; unit: UnitId; within: number; count: number }
   /** How long something has been so: at least so many seconds, or it stops the run. */
   | { type: 'since'; asks: string; least: number; stop: Stop }
+  /** Done so many times, counted one by one. */
+  | { type: 'times'; least: number }
   /** Done once every bottle of the analysis is filled. */
   | { type: 'fill'; analysis: AnalysisId };
 
@@ -88,6 +105,10 @@ export interface Protocol extends Edition {
   at?: readonly Point['type'][];
   /** The analysis it takes the sample for. */
   analysis: AnalysisId;
+  /** Others whose bottles are filled from the same stream, where they are asked for. */
+  also?: readonly AnalysisId[];
+  /** It is not run where one of these is asked for too: its bottles are filled from the stream of their protocol. */
+  ridesWith?: readonly AnalysisId[];
   /** For so many seconds from the first clock or measurement on, a bottle may be filled: then the water is another. An hour where it is left out. */
   freshFor?: number;
   steps: readonly Step[];

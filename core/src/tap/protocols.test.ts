@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerTo as careful, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { fold, formLines } from '../round/index.ts';
-import type { Entry } from '../book/index.ts';
+import { newId, type Entry } from '../book/index.ts';
+import type { AnalysisId } from '../bottles/index.ts';
 import { bottleFilled } from '../fill/index.ts';
-import type { TapPoint } from '../registers/index.ts';
+import { traitIds, type TapPoint } from '../registers/index.ts';
 import type { Typed } from '../units/index.ts';
 import {
   departs,
@@ -18,10 +19,12 @@ import {
   runStarted,
   runState,
   sampleReasons,
+  stepsAt,
   stopsOf,
   type Protocol,
   type RunBook,
   type RunState,
+  type RunStep,
   type Step,
   type StepAnswer,
 } from './index.ts';
@@ -30,9 +33,9 @@ const named = (id: string) => protocols.newest.find((one) => one.id === id)!;
 const degrees = (text: string): Typed => ({ text, unit: 'degC' });
 
 /** Everything that can be said to a step: the careful answer first, then each way to do otherwise. Without an answer it is left out. */
-function waysThrough(step: Step): { answer: StepAnswer | null; isDeparture: boolean }[] {
+function waysThrough(step: Step, residual: string): { answer: StepAnswer | null; isDeparture: boolean }[] {
   const { act } = step;
-  const good = { answer: careful(step, '0.45'), isDeparture: false };
+  const good = { answer: careful(step, residual), isDeparture: false };
   const left = step.isNeeded ? [] : [{ answer: null, isDeparture: true }];
   switch (act.type) {
     case 'checks':
@@ -57,11 +60,16 @@ function waysThrough(step: Step): { answer: StepAnswer | null; isDeparture: bool
       ];
     case 'since':
       return [good, { answer: { type: 'since', lasted: { text: '0', unit: 'h' } }, isDeparture: false }, ...left];
+    case 'times':
+      return [good, { answer: { type: 'times', times: 0 }, isDeparture: true }, ...left];
     // Cut short, or not constant.
     default:
       return [good, { answer: good.answer, isDeparture: true }, ...left];
   }
 }
+
+/** What chlorine is where all is well. */
+const carefulResidual = ({ tap }: TapPoint) => (tap.residualMinimum === null ? '0' : '0.45');
 
 /** A run of a protocol in which `pick` says which way through each step is gone. */
 function walk(protocol: Protocol, point: TapPoint, pick: (step: Step, ways: number) => number): RunState {
@@ -71,7 +79,7 @@ function walk(protocol: Protocol, point: TapPoint, pick: (step: Step, ways: numb
     const run = runState(book, point)!;
     if (!run.now) return run;
     const { step } = run.now;
-    const ways = waysThrough(step);
+    const ways = waysThrough(step, carefulResidual(point));
     const { answer, isDeparture } = ways[pick(step, ways.length)]!;
     const given = { entry: step.id, at: 0, departure: isDeparture ? 'why' : null, answer };
     book = { ...book, given: new Map(book.given).set(step.id, given) };
@@ -88,8 +96,16 @@ function worstOf({ steps }: RunState, point: TapPoint): 'routine' | 'special' | 
   return all.includes('invalid') ? 'invalid' : all.includes('special') ? 'special' : 'routine';
 }
 
+const said40 = fc.array(fc.nat(11), { minLength: 40, maxLength: 40 });
+const disinfection = fc.constantFrom(undefined, 'free-chlorine' as const, 'chloramine' as const, 'temporary' as const);
 const atTap = protocols.newest.filter(({ at = ['tap'] }) => at.includes('tap'));
-const pointFor = ({ where = {} }: Protocol): TapPoint => ({ ...tapPoint, kind: where.kinds?.[0] ?? tapPoint.kind });
+const pointFor = ({ where = {} }: Protocol): TapPoint => {
+  const origin = where.origins?.[0] ?? 'network';
+  const kind = where.kinds?.[0] ?? tapPoint.kind;
+  return origin === 'network'
+    ? { ...tapPoint, kind }
+    : { ...tapPoint, kind, water: origin, tap: { ...tapPoint.tap, residualMinimum: null } };
+};
 
 describe.each(atTap.map((protocol) => [protocol.id, protocol] as const))('%s', (_, protocol) => {
   const point = pointFor(protocol);
@@ -107,7 +123,7 @@ describe.each(atTap.map((protocol) => [protocol.id, protocol] as const))('%s', (
 
   it('says what one departure makes of the sample, whichever step it is at', () => {
     for (const departing of protocol.steps)
-      for (let way = 1; way < waysThrough(departing).length; way++) {
+      for (let way = 1; way < waysThrough(departing, '0.45').length; way++) {
         const run = walk(protocol, point, (step, ways) => (step.id === departing.id ? Math.min(way, ways - 1) : 0));
         expect(run.sample, `${departing.id} ${way}`).toBe(worstOf(run, point));
         // Whatever makes less of it is said beside the bottle.
@@ -117,8 +133,8 @@ describe.each(atTap.map((protocol) => [protocol.id, protocol] as const))('%s', (
 
   it('never ends as a routine sample after something that spoils it, by whatever way', () => {
     fc.assert(
-      fc.property(fc.array(fc.nat(11), { minLength: 40, maxLength: 40 }), fc.constantFrom(0.2, null), (said, residualMinimum) => {
-        const here: TapPoint = { ...point, tap: { ...point.tap, residualMinimum } };
+      fc.property(said40, fc.constantFrom(0.2, null), fc.subarray([...traitIds]), disinfection, (said, residualMinimum, traits, by) => {
+        const here: TapPoint = { ...point, traits, ...(by ? { disinfection: by } : {}), tap: { ...point.tap, residualMinimum } };
         let place = 0;
         // Two of three steps are done with care: else no path comes far.
         const run = walk(protocol, here, (_step, ways) => {
@@ -149,7 +165,7 @@ describe('ways to run a procedure', () => {
   it('are those for the point: at a shower never after flushing', () => {
     const ways = (kind: TapPoint['kind']) =>
       proceduresFor(['legionella'], { ...tapPoint, kind }, '2026-11-23').map(({ id, ways: all }) => [id, all.map((one) => one.id)]);
-    expect(ways('house-tap')).toEqual([['legionella', ['legionella-pre-flush', 'legionella-post-flush']]]);
+    expect(ways('house-tap')).toEqual([['legionella', ['legionella-pre-flush', 'legionella-post-flush', 'legionella-outbreak']]]);
     expect(ways('shower')).toEqual([['legionella', ['legionella-shower']]]);
     expect(mayRunAt(named('legionella-post-flush'), { ...tapPoint, kind: 'shower' })).toBe(false);
     expect(mayRunAt(named('legionella-pre-flush'), wellPoint)).toBe(false);
@@ -186,7 +202,7 @@ describe('ways to run a procedure', () => {
       formLines(fold(new Script().plan([analysis]).sampleTap({ procedure, bottle }).entries)!).find((line) => line.bottle.id === bottle)!
         .requests;
     expect(requests('lead', 'lead-random', '261123A-MH1-L')).toEqual(['Lead and copper at the tap', 'Lead, a litre at random in the day']);
-    expect(requests('coliforms', 'coliforms-distribution', '261123A-MH1-B')).toHaveLength(1);
+    expect(requests('coliforms', 'coliforms-as-drunk', '261123A-MH1-B')).toEqual(['Coliforms + E. coli', 'Coliforms, as people drink it']);
   });
 
   it('are asked of no round of a day before there were any: its books read as they always did', () => {
@@ -212,12 +228,94 @@ describe('ways to run a procedure', () => {
     expect(effectOf(random, { type: 'checks', yes: ['working-hours'], no: ['nothing-run'] }, tapPoint)).toBe('invalid');
   });
 
+  it('of bacteria are those of the water: of a network, of a source, of somebody’s own', () => {
+    const ways = (point: Partial<TapPoint>) =>
+      proceduresFor(['coliforms'], { ...tapPoint, ...point } as TapPoint, '2026-11-23').flatMap(({ ways: all }) => all.map(({ id }) => id));
+    expect(ways({})).toEqual(['coliforms-distribution', 'coliforms-outlet-first', 'coliforms-at-the-tap', 'coliforms-as-drunk']);
+    for (const raw of [{ kind: 'raw-tap' }, { kind: 'spring' }, { kind: 'outlet', water: 'raw' }] as const)
+      expect(ways(raw)).toEqual(['coliforms-raw']);
+    expect(ways({ kind: 'spring', water: 'treated' })).toContain('coliforms-distribution');
+    expect(ways({ water: 'private' })).toEqual(['private-near-well', 'private-drunk', 'private-flood']);
+  });
+
+  it('an earlier edition had for a point stay ways there', () => {
+    const book = new Script().plan(['coliforms'], {
+      visits: [{ id: newId(0), point: { ...tapPoint, kind: 'raw-tap' }, analyses: ['coliforms'] }],
+    });
+    const { id } = fold(book.entries)!.visits[0]!;
+    book.write(runStarted, { procedure: 'coliforms-distribution', protocol: 'coliforms-distribution', edition: '2026-2' }, { at: id });
+    const round = fold(book.entries)!;
+    expect([round.aside, round.visits[0]!.runs[0]!.protocol.edition]).toEqual([[], '2026-2']);
+  });
+
+  it('ride along where another protocol flushes the tap, and are run where none does', () => {
+    const asked = (...analyses: AnalysisId[]) => proceduresFor(analyses, tapPoint, '2026-11-24').map(({ id }) => id);
+    expect(asked('metals', 'nutrients')).toEqual(['chemistry-tap']);
+    expect(asked('metals', 'coliforms')).toEqual(['coliforms-distribution']);
+    expect(proceduresFor(['metals'], tapPoint, '2026-11-23')).toEqual([]);
+    expect(proceduresFor(['coliforms'], wellPoint, '2026-11-24').map(({ id }) => id)).toEqual(['coliforms-well']);
+  });
+
   it('of Legionella let hot water run a minute and cold two', () => {
     const clock = (option: number) => {
       const run = walk(named('legionella-pre-flush'), tapPoint, (step) => (step.id === 'water' ? option : 0));
       return run.steps.flatMap(({ step: { act } }) => (act.type === 'clock' ? [act.least] : []));
     };
     expect([clock(0), clock(1), clock(2)]).toEqual([[60], [120], [60]]);
+  });
+});
+
+describe('what a point is', () => {
+  const steps = (point: Partial<TapPoint>) => stepsAt(named('coliforms-distribution'), { ...tapPoint, ...point } as TapPoint, new Map());
+  const ids = (point: Partial<TapPoint>) => steps(point).map(({ id }) => id);
+
+  it('makes a dead end run longer, until the temperature holds', () => {
+    expect(ids({})).toEqual(expect.arrayContaining(['flush', 'temperature']));
+    expect(ids({ traits: ['dead-end'] })).toEqual(expect.arrayContaining(['flush-dead-end', 'temperature-holds']));
+    expect(ids({ traits: ['dead-end'] })).not.toContain('flush');
+  });
+
+  it('has total chlorine measured where chloramine disinfects, with a least and a most', () => {
+    const residual = steps({ disinfection: 'chloramine' }).find(({ id }) => id.startsWith('residual'))!;
+    const says = (text: string) =>
+      stopsOf(residual, { type: 'measure', reading: { text, unit: 'mg/L' } }, tapPoint).map(({ outcome }) => outcome);
+    expect([residual.id, says('0.1'), says('1.8'), says('4.2')]).toEqual(['residual-total', ['special'], [], ['special']]);
+    expect(ids({ disinfection: 'chloramine' })).not.toContain('residual');
+    expect(ids({ disinfection: 'temporary' })[0]).toBe('temporary');
+  });
+
+  it('takes the flame away where the outlet bears none, whoever asks for it', () => {
+    const disinfect = steps({ traits: ['no-flame'] }).find(({ id }) => id === 'disinfect')!;
+    expect(misfitAnswer(disinfect, { type: 'choose', option: 'flame' })).toMatchObject({ code: 'no-such-option' });
+    expect(misfitAnswer(disinfect, { type: 'choose', option: 'alcohol' })).toBeNull();
+  });
+
+  it('makes chlorine in raw water spoil the sample', () => {
+    const raw: TapPoint = { ...tapPoint, kind: 'raw-tap', tap: { ...tapPoint.tap, residualMinimum: null } };
+    const residual = stepsAt(named('coliforms-raw'), raw, new Map()).find(({ id }) => id === 'residual')!;
+    const says = (text: string) => stopsOf(residual, { type: 'measure', reading: { text, unit: 'mg/L' } }, raw).map((one) => one.outcome);
+    expect([says('0.02'), says('0.4')]).toEqual([[], ['invalid']]);
+  });
+});
+
+describe('what is counted', () => {
+  it('departs from the protocol when it was done too few times', () => {
+    const { steps } = named('pfas-533-tap');
+    const step = steps.find(({ id }) => id === 'shake')!;
+    const run: RunStep = {
+      step,
+      state: 'now',
+      clockFrom: null,
+      clockBackdated: 0,
+      restarts: [],
+      doneAt: null,
+      entry: null,
+      answer: null,
+      departure: null,
+      stops: [],
+    };
+    expect(departs(run, { type: 'times', times: 4 }, 0)).toMatchObject({ code: 'too-few-times', data: { least: 5, times: 4 } });
+    expect(departs(run, { type: 'times', times: 6 }, 0)).toBeNull();
   });
 });
 

@@ -6,7 +6,7 @@ import type { RunningClock } from './clock.ts';
 import { askRun, runningClocks, type DueRun } from './due.ts';
 import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
-import { findProtocol, isOver, mayRunAt, proceduresFor, runState, titleOf, type RunBook } from './run.ts';
+import { findProtocol, isOver, mayRunAt, procedureOf, proceduresFor, runState, takenBy, titleOf, type RunBook } from './run.ts';
 import type { RunStep } from './run-step.ts';
 
 /** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
@@ -42,7 +42,8 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   if (!stepDone.is(entry)) return null;
   const refused = misfitAnswer(now.step, entry.payload.answer);
   if (refused) return refused;
-  if (now.step.act.type === 'fill' && around.isToFill(now.step.act.analysis)) return misfit('fill-first', 'payload.step');
+  if (now.step.act.type === 'fill' && takenBy(run.protocol).some((analysis) => around.isToFill(analysis)))
+    return misfit('fill-first', 'payload.step');
   const ahead = now.step.act.type === 'clock' ? postdatedBy(entry) : 0;
   const departure =
     departs(now, entry.payload.answer, millis(entry.at)) ??
@@ -59,9 +60,9 @@ function startFits(
   if (runs.has(procedure)) return misfit('run-started', 'payload.procedure');
   const due = proceduresFor(around.analyses, around.point, around.date);
   const place = due.findIndex(({ id }) => id === procedure);
-  const own = due[place];
-  // A way that only a newer copy knows is kept, and judged by nothing here.
-  if (own && findProtocol(protocol, edition) && !own.ways.some(({ id }) => id === protocol)) return misfit('other-way', 'payload.protocol');
+  // A way that only a newer copy knows is kept, and judged by nothing here; one that an earlier edition had for such a point stays one.
+  const known = findProtocol(protocol, edition);
+  if (due[place] && known && procedureOf(known) !== procedure) return misfit('other-way', 'payload.protocol');
   const before = due.slice(0, Math.max(0, place)).find(({ id }) => {
     const run = runs.get(id);
     const state = run && runState(run, around.point);

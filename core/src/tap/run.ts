@@ -1,11 +1,11 @@
 import { worstSample, type AnalysisId, type SampleKind, type SampleReason } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
-import type { Point } from '../registers/index.ts';
+import type { Point, PointKind } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
 import { hour, second } from '../time/index.ts';
 import { effectOf, lastReading, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Effect, Protocol, Step, Where } from './protocol.ts';
+import type { Effect, Origin, Protocol, Step, Where } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 import { procedureTitles, protocols } from './tables/index.ts';
 
@@ -29,15 +29,38 @@ export interface RunState {
   finished: boolean;
 }
 
+const rawKinds: readonly PointKind[] = ['raw-tap', 'hand-pump', 'spring'];
+
+/** Whose water a point gives: as it was registered, else as its kind says. */
+export function originOf({ kind, water }: Pick<Point, 'kind' | 'water'>): Origin {
+  if (water === 'private' || water === 'raw') return water;
+  if (water !== undefined) return 'network';
+  return kind === 'private-well' ? 'private' : rawKinds.includes(kind) ? 'raw' : 'network';
+}
+
 /** Whether something is for a point. */
-function isFor({ kinds, notKinds, disinfected }: Where, point: Point): boolean {
+function isFor({ kinds, notKinds, disinfected, origins, by, trait }: Where, point: Point): boolean {
   const isDisinfected = point.type === 'tap' && point.tap.residualMinimum !== null;
   return (
-    (kinds === undefined || kinds.includes(point.kind)) &&
+    (kinds?.includes(point.kind) ?? true) &&
     !notKinds?.includes(point.kind) &&
-    (disinfected ?? isDisinfected) === isDisinfected
+    (disinfected ?? isDisinfected) === isDisinfected &&
+    (origins?.includes(originOf(point)) ?? true) &&
+    (by === undefined || (point.disinfection === by.kind) !== (by.not ?? false)) &&
+    (trait === undefined || (point.traits ?? []).includes(trait.id) !== (trait.not ?? false))
   );
 }
+
+/** A step as it is asked at a point: its words where the water is not disinfected, its choices where they may be made. */
+function stepAt(step: Step, point: Point): Step {
+  const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
+  const said = isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step;
+  if (said.act.type !== 'choose') return said;
+  return { ...said, act: { ...said.act, options: said.act.options.filter(({ where }) => !where || isFor(where, point)) } };
+}
+
+/** The analyses for which a protocol takes the samples. */
+export const takenBy = ({ analysis, also = [] }: Protocol): AnalysisId[] => [analysis, ...also];
 
 /** Whether a protocol may be run at a point. */
 export const mayRunAt = ({ at = ['tap'], where = {} }: Protocol, point: Point): boolean => at.includes(point.type) && isFor(where, point);
@@ -62,7 +85,8 @@ for (const { id, from } of protocols.all) if (from < (begins.get(id) ?? '9999'))
 export function proceduresFor(analyses: readonly AnalysisId[], point: Point, date: string): Procedure[] {
   const found = new Map<string, Protocol[]>();
   for (const protocol of protocols.newest) {
-    if (!analyses.includes(protocol.analysis) || !mayRunAt(protocol, point) || begins.get(protocol.id)! > date) continue;
+    if (!takenBy(protocol).some((one) => analyses.includes(one)) || protocol.ridesWith?.some((one) => analyses.includes(one))) continue;
+    if (!mayRunAt(protocol, point) || begins.get(protocol.id)! > date) continue;
     const id = procedureOf(protocol);
     found.set(id, [...(found.get(id) ?? []), protocol]);
   }
@@ -86,12 +110,20 @@ export function isOver({ finished, abandoned, givenUp }: RunState): boolean {
   return finished || abandoned || givenUp !== null;
 }
 
-function isAsked(step: Step, answers: ReadonlyMap<string, StepAnswer>, point: Point): boolean {
-  if (step.where && !isFor(step.where, point)) return false;
+/** The steps that a protocol may ask for at a point, whatever is answered. */
+export const stepsFor = ({ steps }: Protocol, point: Point): Step[] => steps.filter(({ where }) => !where || isFor(where, point));
+
+function isAsked(step: Step, answers: ReadonlyMap<string, StepAnswer>): boolean {
   if (!step.when) return true;
   const answer = answers.get(step.when.step);
   return answer?.type === 'choose' && step.when.chosen.includes(answer.option);
 }
+
+/** The steps of a protocol as they are asked at a point after some answers, by step. */
+export const stepsAt = (protocol: Protocol, point: Point, answers: ReadonlyMap<string, StepAnswer>): Step[] =>
+  stepsFor(protocol, point)
+    .filter((step) => isAsked(step, answers))
+    .map((step) => stepAt(step, point));
 
 interface Given {
   entry: string;
@@ -118,29 +150,25 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
   const protocol = findProtocol(start.protocol, start.edition);
   if (!protocol) return null;
   const answers = new Map([...given].flatMap(([step, { answer }]) => (answer ? [[step, answer] as const] : [])));
-  const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
   let reached = false;
-  const steps = protocol.steps
-    .filter((step) => isAsked(step, answers, point))
-    .map((step) => (isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step))
-    .map((step): RunStep => {
-      const closing = given.get(step.id);
-      const clock = clocks.get(step.id);
-      const state = closing ? (closing.answer ? 'done' : 'skipped') : reached ? 'later' : 'now';
-      if (!closing) reached = true;
-      return {
-        step,
-        state,
-        clockFrom: clock?.from ?? null,
-        clockBackdated: clock?.backdated ?? 0,
-        restarts: clock?.restarts ?? [],
-        doneAt: closing?.at ?? null,
-        entry: closing?.entry ?? null,
-        answer: closing?.answer ?? null,
-        departure: closing?.departure ?? null,
-        stops: closing?.answer ? stopsOf(step, closing.answer, point, answers) : [],
-      };
-    });
+  const steps = stepsAt(protocol, point, answers).map((step): RunStep => {
+    const closing = given.get(step.id);
+    const clock = clocks.get(step.id);
+    const state = closing ? (closing.answer ? 'done' : 'skipped') : reached ? 'later' : 'now';
+    if (!closing) reached = true;
+    return {
+      step,
+      state,
+      clockFrom: clock?.from ?? null,
+      clockBackdated: clock?.backdated ?? 0,
+      restarts: clock?.restarts ?? [],
+      doneAt: closing?.at ?? null,
+      entry: closing?.entry ?? null,
+      answer: closing?.answer ?? null,
+      departure: closing?.departure ?? null,
+      stops: closing?.answer ? stopsOf(step, closing.answer, point, answers) : [],
+    };
+  });
   const stops = steps.flatMap((step) => step.stops);
   const departures = steps.flatMap(({ step, departure, answer }) =>
     departure ? [{ step, reason: departure, effect: effectOf(step, answer, point) }] : [],

@@ -32,6 +32,7 @@ export const tapWords: Words = {
   'clock-backdated': ({ by }) => `The start of the clock was written down ${showDuration(Number(by))} after its time.`,
   'clock-postdated': ({ by }) => `The end of the clock was written down ${showDuration(Number(by))} before its time.`,
   needed: 'This step cannot be left out: what comes after it would not be safe.',
+  'too-few-times': ({ least, times }) => `At least ${least} times; ${times} were counted.`,
   'answered-no': ({ items }) => `Answered no: ${items}.`,
 };
 
@@ -52,6 +53,8 @@ function sayAnswer(procedure: string, id: string, answer: StepAnswer): string {
       return `: ${answer.readings.map(showTyped).join(', ')}`;
     case 'since':
       return `: ${showTyped(answer.lasted)}`;
+    case 'times':
+      return `: ${answer.times} times`;
     case 'choose':
       return `: ${(act?.type === 'choose' && act.options.find((option) => option.id === answer.option)?.label) || answer.option}`;
     case 'checks': {

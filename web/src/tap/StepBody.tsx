@@ -14,6 +14,8 @@ export interface StepDraft {
   reading: Typed;
   /** What was measured before, where it is measured until it is constant. */
   readings: Typed[];
+  /** How often it was done so far, where that is counted. */
+  times: number;
   departure: string;
 }
 
@@ -23,6 +25,7 @@ export const unanswered = ({ act }: Step): StepDraft => ({
   option: '',
   reading: { text: '', unit: act.type === 'measure' || act.type === 'constant' ? act.unit : act.type === 'since' ? 'h' : 'mg/L' },
   readings: [],
+  times: 0,
   departure: '',
 });
 
@@ -40,6 +43,8 @@ export function answerFrom({ act }: Step, draft: StepDraft): StepAnswer {
       return { type: 'constant', readings: draft.readings };
     case 'since':
       return { type: 'since', lasted: draft.reading };
+    case 'times':
+      return { type: 'times', times: draft.times };
     default:
       return { type: act.type };
   }
@@ -87,7 +92,13 @@ export function StepFields({ step, values, set }: StepFieldsProps) {
     case 'since':
       return (
         <Field name="reading" label={act.asks}>
-          <TypedInput units={['h', 'min']} label={act.asks} big autoFocus />
+          <TypedInput units={['h', 'min', 'd']} label={act.asks} big autoFocus />
+        </Field>
+      );
+    case 'times':
+      return (
+        <Field name="times" isBare>
+          <Counter least={act.least} />
         </Field>
       );
     case 'constant':
@@ -95,6 +106,27 @@ export function StepFields({ step, values, set }: StepFieldsProps) {
     default:
       return null;
   }
+}
+
+/** One press for each time, large enough for a thumb that looks elsewhere. */
+function Counter({ least, value = 0, onChange = () => undefined }: { least: number; value?: number; onChange?: (times: number) => void }) {
+  return (
+    <div className="row">
+      <Button size="large" className="counter" onClick={() => onChange(value + 1)}>
+        Once more
+      </Button>
+      <span className="figure" role="status">
+        <span className="value">
+          {value} <span className="small soft">of {least}</span>
+        </span>
+      </span>
+      {value > 0 && (
+        <Button size="large" type="text" onClick={() => onChange(value - 1)}>
+          One less
+        </Button>
+      )}
+    </div>
+  );
 }
 
 /** One reading after the other, until they hold; what is typed and not added yet is part of the draft as well. */

@@ -14,6 +14,7 @@ function answered(run: RunStep): string {
   if (run.answer?.type === 'measure') return showTyped(run.answer.reading);
   if (run.answer?.type === 'constant') return run.answer.readings.map(showTyped).join(', ');
   if (run.answer?.type === 'since') return showTyped(run.answer.lasted);
+  if (run.answer?.type === 'times') return `${run.answer.times} times`;
   if (run.answer?.type === 'choose' && run.step.act.type === 'choose') {
     const { option } = run.answer;
     return run.step.act.options.find((one) => one.id === option)?.label ?? option;

@@ -1,5 +1,5 @@
 import { shownSource } from '@fonte/core/editions';
-import { isOver, runsOf, runStarted, sampleReasons, saySample, type DueRun, type RunState } from '@fonte/core/tap';
+import { isOver, runsOf, runStarted, sampleReasons, saySample, type DueRun, type Protocol, type RunState } from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -93,9 +93,20 @@ function Reasons({ run }: { run: RunState }) {
   );
 }
 
+/** The way that was gone last at another point of the round, where it may be gone here too: shown, and one touch from another. */
+function wayBefore(visits: readonly VisitState[], { id }: VisitState, procedure: string, ways: readonly Protocol[]) {
+  return visits
+    .filter((one) => one.id !== id)
+    .flatMap(({ name, runs }) => runs.flatMap((run) => (run.procedure === procedure ? [{ ...run, name }] : [])))
+    .filter(({ protocol }) => ways.some((way) => way.id === protocol.id))
+    .sort((a, b) => a.startedAt - b.startedAt)
+    .at(-1);
+}
+
 function Start({ visit, due: { procedure, ways } }: { visit: VisitState; due: DueRun }) {
-  const [chosen, choose] = useState('');
-  const { append } = useRound();
+  const { append, round } = useRound();
+  const before = wayBefore(round.visits, visit, procedure, ways);
+  const [chosen, choose] = useState(before?.protocol.id ?? '');
   const { busy, run, say } = useAction();
   // One way is no choice; which of several the programme asks for nobody guesses.
   const protocol = ways.length === 1 ? ways[0]! : (ways.find(({ id }) => id === chosen) ?? null);
@@ -116,6 +127,7 @@ function Start({ visit, due: { procedure, ways } }: { visit: VisitState; due: Du
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
+      {before?.protocol.id === protocol.id && ways.length > 1 && <p>The way as at {before.name}.</p>}
       <p>
         {protocol.steps.length} steps.{' '}
         {!asksResidual

@@ -35,6 +35,7 @@ export const pointColumns: readonly PointColumn[] = [
   { name: 'walk_min', path: 'walk', is: 'number', unit: 'min' },
   { name: 'hazards', path: 'hazards', is: 'list' },
   { name: 'surroundings', path: 'surroundings', is: 'list' },
+  { name: 'traits', path: 'traits', is: 'list' },
   { name: 'outlet', path: 'tap.outlet', is: 'text', of: 'tap' },
   { name: 'least_free_chlorine_mg_L', path: 'tap.residualMinimum', is: 'number', unit: 'mg/L', of: 'tap' },
   { name: 'mark', path: 'well.measuringPoints.0.name', is: 'text', of: 'well' },

@@ -1,19 +1,36 @@
 import { shelf } from '../../editions/index.ts';
 import { coliformsDistribution2 } from './coliforms-distribution-2.ts';
 import { coliformsDistribution } from './coliforms-distribution.ts';
+import { chemistryTap, coliformsWell } from './chemistry.ts';
+import { coliformsAsDrunk, coliformsAtTheTap, coliformsDistribution3, coliformsOutletFirst, coliformsRaw } from './coliforms-ways.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
 import { leadFirstLitre, leadRandom } from './lead-ways.ts';
-import { pfas533Tap, pfas537Tap, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
-import { legionellaPostFlush, legionellaPreFlush, legionellaShower } from './legionella.ts';
+import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
+import {
+  legionellaOutbreak,
+  legionellaPostFlush,
+  legionellaPreFlush,
+  legionellaShower,
+  legionellaSwab,
+  legionellaTank,
+} from './legionella.ts';
+import { privateDrunk, privateFlood, privateNearWell } from './private-wells.ts';
 
 /** What procedures are called of which there are several ways. */
-export const procedureTitles: Readonly<Record<string, string>> = { 'lead-timed': 'Lead at the tap', legionella: 'Legionella' };
+export const procedureTitles: Readonly<Record<string, string>> = {
+  'lead-timed': 'Lead at the tap',
+  legionella: 'Legionella',
+  'coliforms-distribution': 'Coliforms',
+};
 
 /** Every edition of every protocol, in the order in which they are run at one visit: what others would change the water of comes first. */
 export const protocols = shelf([
   legionellaPreFlush,
   legionellaPostFlush,
   legionellaShower,
+  legionellaTank,
+  legionellaSwab,
+  legionellaOutbreak,
   leadTimed,
   leadTimed2,
   leadFirstLitre,
@@ -23,7 +40,19 @@ export const protocols = shelf([
   volatilesTap,
   radonTap,
   pfas533Tap,
+  pfas533Tap2,
   pfas537Tap,
+  pfas537Tap2,
+  chemistryTap,
   coliformsDistribution,
   coliformsDistribution2,
+  coliformsDistribution3,
+  coliformsOutletFirst,
+  coliformsAtTheTap,
+  coliformsAsDrunk,
+  coliformsRaw,
+  privateNearWell,
+  privateDrunk,
+  privateFlood,
+  coliformsWell,
 ]);

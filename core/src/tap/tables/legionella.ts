@@ -196,3 +196,120 @@ export const legionellaShower: Protocol = {
     ...firstWater,
   ],
 };
+
+const outbreak: Step = {
+  id: 'outbreak',
+  say: 'Before the first bottle: it is an outbreak',
+  why: 'People are ill. What is cleaned or flushed now can never be compared with what they have.',
+  source: practice,
+  caution: 'Vulnerable people do not sample. A mask by the risk assessment of the place; your public-health office leads.',
+  departed: 'special',
+  isNeeded: true,
+  act: {
+    type: 'checks',
+    items: [
+      {
+        id: 'office',
+        label: 'The public-health office knows, and has agreed to this outlet',
+        stop: special('Nobody who leads has agreed.', 'Call the office first: it says which outlets, and in which order.'),
+      },
+      {
+        id: 'lab',
+        label: 'The bottle goes to the public-health lab, which keeps what grows for typing',
+        stop: special('Another lab may not keep what grows.', 'Ask the office which lab; without typing nobody is linked to this water.'),
+      },
+      { id: 'untreated', label: 'Nothing was disinfected, heated or flushed since people fell ill', no: 'special' },
+    ],
+  },
+};
+
+/** Where people are ill: the first water alone, before anything is changed. */
+export const legionellaOutbreak: Protocol = {
+  ...shared,
+  id: 'legionella-outbreak',
+  title: 'Legionella in an outbreak',
+  freshFor: 600,
+  way: { of: 'legionella', says: 'People are ill: the first water alone, for the public-health lab, before anything is changed.' },
+  where: { notKinds: ['shower', 'tank', 'surface'] },
+  steps: [outbreak, ...legionellaPreFlush.steps],
+};
+
+/** Out of a tank, from under its surface. */
+export const legionellaTank: Protocol = {
+  ...shared,
+  id: 'legionella-tank',
+  title: 'Legionella out of a tank',
+  freshFor: 600,
+  way: { of: 'legionella', says: 'Dipped out of a tank through its hatch.' },
+  where: { kinds: ['tank'] },
+  steps: [
+    {
+      id: 'hatch',
+      say: 'Open the hatch, from outside',
+      why: 'What lies on the lid falls in: wipe it before.',
+      source: practice,
+      caution: 'A tank is a confined space: do not enter, do not lean in. Ladders, roofs and hot water. Your employer’s rules come first.',
+      departed: 'special',
+      isNeeded: true,
+      act: {
+        type: 'checks',
+        items: [
+          {
+            id: 'from-outside',
+            label: 'The water can be reached from a safe stand outside',
+            stop: {
+              outcome: 'abandoned',
+              say: 'Not without going in.',
+              advice: 'Take the drain or the outlet next to it, or ask for people trained for confined spaces.',
+              source: practice,
+            },
+          },
+          { id: 'still', label: 'The water was not stirred or treated today', no: 'special' },
+        ],
+      },
+    },
+    { ...temperature, say: 'Measure the temperature in the tank, away from the inlet' },
+    fill(
+      'Dip the bottle in at 45°, mouth down, turn it up under the surface; a small air gap',
+      'The film on the surface is not the water below it.',
+    ),
+    ...after,
+  ],
+};
+
+/** What grows on a surface. */
+export const legionellaSwab: Protocol = {
+  ...shared,
+  id: 'legionella-swab',
+  title: 'Legionella, swab of a surface',
+  freshFor: 600,
+  way: { of: 'legionella', says: 'A swab of what grows on a surface. It says what lives there, not how much is in the water.' },
+  where: { kinds: ['surface'] },
+  steps: [
+    {
+      id: 'surface',
+      say: 'Get to the surface before water runs over it',
+      why: 'A stream washes off what is looked for.',
+      source: practice,
+      caution: aerosol,
+      departed: 'special',
+      act: {
+        type: 'checks',
+        items: [
+          { id: 'not-run', label: 'Nothing was run or cleaned today', no: 'special' },
+          { id: 'sterile', label: 'The swab is sterile, its seal was whole', no: 'invalid' },
+        ],
+      },
+    },
+    {
+      id: 'turns',
+      say: 'Turn the swab over the whole surface, inside of the outlet and all',
+      why: 'What grows there sits in patches.',
+      source: practice,
+      departed: 'special',
+      act: { type: 'confirm' },
+    },
+    fill('Break it off into its tube with a little of the water', 'It must not dry.'),
+    after[1]!,
+  ],
+};

@@ -84,8 +84,19 @@ function pfas(analysis: AnalysisId, id: string, method: string): Protocol {
   };
 }
 
+/** As before; turning it over is counted. */
+const counted = (first: Protocol): Protocol => ({
+  ...first,
+  edition: '2026-2',
+  steps: first.steps.map((step) =>
+    step.id === 'shake' ? { ...step, say: 'Cap it and turn it over until the powder is gone', act: { type: 'times', least: 5 } } : step,
+  ),
+});
+
 export const pfas533Tap = pfas('pfas533', 'pfas-533-tap', 'EPA Method 533');
+export const pfas533Tap2 = counted(pfas533Tap);
 export const pfas537Tap = pfas('pfas537', 'pfas-537-tap', 'EPA Method 537.1');
+export const pfas537Tap2 = counted(pfas537Tap);
 
 /** What escapes into the air: a bubble takes it along. */
 function volatile(

@@ -65,6 +65,7 @@ export const units = {
   s: { dimension: 'duration', label: 's', factor: 1 },
   min: { dimension: 'duration', label: 'min', factor: 60 },
   h: { dimension: 'duration', label: 'h', factor: 3600 },
+  d: { dimension: 'duration', label: 'd', factor: 86_400 },
 
   degC: { dimension: 'temperature', label: '°C', factor: 1 },
   degF: { dimension: 'temperature', label: '°F', factor: 5 / 9, offset: -160 / 9 },

@@ -5,6 +5,7 @@ import {
   registered,
   sources,
   surrounding,
+  trait,
   waters,
   type Point,
   type Well,
@@ -69,7 +70,7 @@ function built(well: Well, { depth: [deep, fine], diameter: [wide, finer] }: (ty
 /** What the register knows of a point. */
 export function Facts({ point }: { point: Point }) {
   const { units } = useUnitSystem();
-  const { water, source, disinfection, siting, contacts = [], surroundings = [], alternatives = [] } = point;
+  const { water, source, disinfection, siting, contacts = [], surroundings = [], traits = [], alternatives = [] } = point;
   const rows: Row[] = [
     ['Kind', `${pointKind(point.kind).name}, ${point.use === 'supply' ? 'people drink it' : 'monitoring'}`],
     ...(point.type === 'tap'
@@ -80,6 +81,7 @@ export function Facts({ point }: { point: Point }) {
     ...row('Water', water && waters[water]),
     ...row('Source', source && sources[source]),
     ...row('Disinfection', disinfection && disinfections[disinfection]),
+    ...row('Special', traits.map((id) => trait(id).name).join('; ')),
     ...row('About it', surroundings.map((id) => surrounding(id).name).join('; ')),
     ...row('To ask', contacts.map(({ name, call }) => (call ? `${name}, ${call}` : name)).join('; ')),
     ...row(

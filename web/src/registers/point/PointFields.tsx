@@ -7,6 +7,8 @@ import {
   sources,
   surrounding,
   surroundingIds,
+  trait,
+  traitIds,
   waters,
 } from '@fonte/core/registers';
 import { pipe, pipeIds } from '@fonte/core/purge';
@@ -133,6 +135,9 @@ export function WaterFields() {
         <Field name="system" />
         <Field name="zone" />
       </div>
+      <Field name="traits" hint="It decides how a sample is taken there">
+        <Select size="large" mode="multiple" options={traitIds.map((id) => ({ value: id, label: trait(id).name }))} />
+      </Field>
       <Field name="surroundings" hint="It suggests what to test for">
         <Select size="large" mode="multiple" options={surroundingIds.map((id) => ({ value: id, label: surrounding(id).name }))} />
       </Field>

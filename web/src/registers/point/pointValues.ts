@@ -25,6 +25,7 @@ export interface PointValues {
   walk: Typed;
   hazards: string[];
   surroundings: string[];
+  traits: string[];
   alternatives: string[];
   contacts: ContactValues[];
   siting: { says: 'nothing' | 'routine' | 'not-routine'; number: string };
@@ -109,6 +110,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     walk: typedOf(point?.walk, 'min'),
     hazards: point?.hazards ?? [],
     surroundings: point?.surroundings ?? [],
+    traits: point?.traits ?? [],
     alternatives: point?.alternatives ?? [],
     contacts: (point?.contacts ?? []).map(contactValues),
     siting: {
@@ -157,6 +159,7 @@ interface Based {
   position?: object;
   hazards?: string[];
   surroundings?: string[];
+  traits?: string[];
   alternatives?: string[];
   contacts?: { name?: string; call?: string; weekdays?: number[]; from?: string; to?: string; more?: object[] }[];
   siting?: { says?: string; number?: string };
@@ -181,7 +184,7 @@ const contactOf = ({ weekdays = [], from, to, more = [], ...who }: NonNullable<B
 
 /** The point as the register has it: only what is of its type, and only what is said. */
 export function pointOf(values: object): object {
-  const { tap, well, position, hazards, surroundings, alternatives, contacts, siting, outOfUse, ...rest } = values as Based;
+  const { tap, well, position, hazards, surroundings, traits, alternatives, contacts, siting, outOfUse, ...rest } = values as Based;
   const { is, ...out } = outOfUse ?? {};
   const shared = {
     access: '',
@@ -189,6 +192,7 @@ export function pointOf(values: object): object {
     ...given('position', position),
     ...given('hazards', hazards),
     ...given('surroundings', surroundings),
+    ...given('traits', traits),
     ...given('alternatives', alternatives),
     ...given('contacts', contacts?.map(contactOf)),
     ...(siting?.says === 'routine' || siting?.says === 'not-routine'
