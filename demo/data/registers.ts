@@ -119,6 +119,7 @@ export const lots: Lot[] = [
   { id: id(54), name: 'Buffer pH 4', use: 'standard', lot: 'B4-090', expires: '2031-01-31', parameter: 'ph', nominal: 4.01 },
   { id: id(55), name: 'Conductivity standard', use: 'standard', lot: 'EC-771', expires: '2030-11-30', parameter: 'conductivity', nominal: 1413 },
   { id: id(56), name: 'Free chlorine tablets', use: 'reagent', lot: 'T1-5521', expires: '2030-09-30', parameter: 'freeChlorine', left: 84 },
+  { id: id(59), name: 'Total chlorine tablets', use: 'reagent', lot: 'T3-2290', expires: '2030-09-30', parameter: 'totalChlorine', left: 12 },
 ];
 
 export const boxes: Box[] = [

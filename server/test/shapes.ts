@@ -9,6 +9,7 @@ import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fon
 import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
 import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
+import { testBegun, testDropped, testRead } from '../../core/src/fieldtests/index.ts';
 import { idOf, lab, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
 import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
@@ -229,6 +230,25 @@ export const shapes: Record<string, () => Entry[]> = {
     script.plan([], { visits: [{ id: script.tap, point, analyses: ['pfas533', 'coliforms'] }] });
     return script.sampleTap({ procedure: 'pfas-533-tap', bottle: '261123A-MH1-PA', point }).sampleTap({ point, bottle: '261123A-MH1-B' })
       .entries;
+  },
+  'field-tests': () => {
+    const script = new Script().plan();
+    const instrument = { id: idOf(41), name: 'Blue photometer', serial: 'PM-1187' };
+    const lot = { id: idOf(56), name: 'Tablets', lot: 'T1-5521', expires: '2030-09-30' };
+    const begun = script.atTap(testBegun, { method: 'free-chlorine-low', instrument, lot, parts: 10 });
+    const shown = { is: 'number' as const, reading: { text: '0.42', unit: 'mg/L' as const } };
+    script.atTap(testRead, { method: 'free-chlorine-low', test: begun.id, shown }, 0.5);
+    const colour = script.atTap(testBegun, { method: 'fluoride-colour', otherwise: 'no white paper' });
+    script.atTap(testRead, { method: 'fluoride-colour', test: colour.id, shown: { is: 'class', from: 1, to: 1.5 } }, 2);
+    const spilt = script.atTap(testBegun, { method: 'total-chlorine-high' });
+    script.atTap(testDropped, { test: spilt.id, reason: 'spilt' });
+    script.atTap(testRead, {
+      method: 'conductivity',
+      shown: { is: 'number', reading: { text: '512', unit: 'uS/cm' } },
+      compensation: 'none',
+      temperature: { text: '17.1', unit: 'degC' },
+    });
+    return script.entries;
   },
   'well-with-layers': wellWithLayers,
   'logger-record': loggerRecord,

@@ -1,3 +1,4 @@
+import type { ParameterId } from '../parameters/index.ts';
 import type { ProbeParameter } from '../purge/index.ts';
 import type { Typed } from '../units/index.ts';
 
@@ -62,4 +63,21 @@ export interface WellDevices {
   pump: Pump;
   probe: Probe;
   disconnect: () => void;
+}
+
+/** A photometer with a cuvette in it. */
+export interface Photometer {
+  name: string;
+  /** What it shows now, as text in the unit of its method; null where that is over its range. */
+  read: (cuvette: PhotometerCuvette) => Promise<string | null>;
+}
+export interface PhotometerCuvette {
+  parameter: ParameterId;
+  /** When the reagent went in, ms since 1970 in UTC. */
+  begunAt: number;
+  /** The sample was made up to so many parts. */
+  parts: number;
+  isZeroed: boolean;
+  most: number;
+  step: number;
 }

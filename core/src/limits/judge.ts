@@ -26,7 +26,7 @@ export const verdictStates: readonly VerdictState[] = [
  * Why a result under a value is no proof that the water meets it: the sample was special or spoilt, what hangs on particles was
  * filtered off, or the pipes had been flushed of what comes from them. A number over a value is over it all the same.
  */
-export const weaknesses = ['invalid', 'special', 'contradicted', 'dissolved', 'flushed', 'told'] as const;
+export const weaknesses = ['invalid', 'special', 'contradicted', 'dissolved', 'flushed', 'told', 'screened', 'doubted'] as const;
 export type Weakness = (typeof weaknesses)[number];
 
 /** What is known of a sample besides its number. */

@@ -2,9 +2,11 @@ import type { ActAround, FollowUp } from '../act/index.ts';
 import { purpose, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import type { Misfit } from '../book/index.ts';
 import type { CustodyAround } from '../custody/index.ts';
+import type { FieldTestsAround } from '../fieldtests/index.ts';
 import type { FieldBottle, FillAround } from '../fill/index.ts';
 import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
+import type { PrepareBook } from '../prepare/index.ts';
 import type { PurgeAround } from '../purge/index.ts';
 import type { ReadAround } from '../read/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
@@ -73,7 +75,7 @@ export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAr
 }
 
 /** What each room of a visit sees of the others. */
-export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAround {
+export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTestsAround, FillAround {
   constructor(
     private readonly round: RoundBook,
     private readonly planned: PlannedVisit,
@@ -85,6 +87,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FillAro
 
   get point(): Point {
     return this.planned.point;
+  }
+
+  get prepare(): PrepareBook {
+    return this.round.prepare;
   }
 
   get tolerances(): Tolerances | null {

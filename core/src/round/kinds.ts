@@ -3,6 +3,7 @@ import { actRoom } from '../act/index.ts';
 import { arriveRoom } from '../arrive/index.ts';
 import { madeUnreadable, struck, type AnyKind } from '../book/index.ts';
 import { custodyRoom } from '../custody/index.ts';
+import { fieldTestsRoom } from '../fieldtests/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { levelRoom } from '../level/index.ts';
 import { picturesRoom } from '../pictures/index.ts';
@@ -20,6 +21,7 @@ export const visitRooms = {
   level: levelRoom,
   purge: purgeRoom,
   tap: runRoom,
+  fieldtests: fieldTestsRoom,
   fill: fillRoom,
   pictures: picturesRoom,
 } as const satisfies Partial<Record<StepRoom, unknown>>;

@@ -11,6 +11,7 @@ export const stepRooms = [
   'level',
   'purge',
   'tap',
+  'fieldtests',
   'fill',
   'pictures',
   'plan',
@@ -31,8 +32,8 @@ export type NextStep = z.infer<typeof NextStep>;
 /** A clock that runs at a visit. */
 export const VisitClock = RunningClock.omit({ procedure: true }).extend({
   /** Where it is looked after. */
-  room: z.enum(['tap', 'purge']),
-  /** The run it is of; null for the purge. */
+  room: z.enum(['tap', 'purge', 'fieldtests']),
+  /** The run it is of; null for the purge and for field tests. */
   procedure: z.string().nullable(),
   visit: z.string(),
   pointName: z.string(),

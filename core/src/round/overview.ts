@@ -1,4 +1,5 @@
 import { custodyRoom } from '../custody/index.ts';
+import { fieldTestsRoom } from '../fieldtests/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
@@ -14,6 +15,7 @@ export function overview(round: RoundState): RoundOverview {
     const [view, at] = [viewOf(visit), { visit: visit.id, pointName: visit.name }];
     return [
       ...runRoom.waiting!(view).map((clock) => ({ ...clock, ...at, room: 'tap' as const })),
+      ...fieldTestsRoom.waiting!(view).map((clock) => ({ ...clock, ...at, room: 'fieldtests' as const, procedure: null })),
       ...purgeRoom.waiting!(view).map(({ code, ...clock }) => ({
         ...clock,
         ...at,

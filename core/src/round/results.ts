@@ -17,6 +17,7 @@ import { openResults, openRows, standingResults, type LabResult, type ReadBook, 
 import { wallTime } from '../time/index.ts';
 import { handSamples, isAtLab, type HandSample } from './by-hand.ts';
 import { tablesOf } from './editions.ts';
+import { siteResults, type SiteResult } from './on-site.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
@@ -50,6 +51,8 @@ export interface VisitVerdict {
   judged: RoundResult[];
   /** By the set that leads. */
   sums: SumVerdict[];
+  /** What was measured at the point itself. */
+  onSite: SiteResult[];
 }
 
 /** A bottle of which not all that was asked for is reported. */
@@ -129,7 +132,15 @@ function judgeVisit(
       others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day, weakness) })),
     };
   });
-  return { visit: visit.id, pointName: visit.name, use, sets, judged: inReadingOrder(judged), sums: sumsOf(judged, set) };
+  return {
+    visit: visit.id,
+    pointName: visit.name,
+    use,
+    sets,
+    judged: inReadingOrder(judged),
+    sums: sumsOf(judged, set),
+    onSite: siteResults(visit, sets, zone),
+  };
 }
 
 /** The sums of a set over the results of one point. A duplicate is not a second share; a sum of less than routine samples proves nothing. */
@@ -202,7 +213,7 @@ export function judgeRound(visits: readonly VisitState[], book: ReadBook, zone: 
       const own = setsAt(visit, [first, ...others]);
       return own ? [judgeVisit(visit, standing, blanks, zone, own)] : [];
     })
-    .filter((verdict) => verdict.judged.length > 0)
+    .filter(({ judged, onSite }) => judged.length + onSite.length > 0)
     .sort((a, b) => Number(hasGerms(b)) - Number(hasGerms(a)));
   return {
     sets: [first, ...others],

@@ -11,6 +11,7 @@ import {
   type SampleReason,
 } from '../bottles/index.ts';
 import { misfit, type Misfit } from '../book/index.ts';
+import type { FieldTestsBook } from '../fieldtests/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
@@ -53,6 +54,8 @@ export interface VisitState {
   because: Because | null;
   table: BottleTable | null;
   pictures: PicturesBook;
+  /** Field tests, in the order of their last entry. */
+  tests: FieldTestsBook;
 }
 
 const special = (code: SampleReason['code']): SampleReason => ({ code, makes: 'special', data: {} });
@@ -124,6 +127,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     limits: visit.limits ?? null,
     because: visit.because ?? null,
     pictures: book.pictures,
+    tests: book.fieldtests,
   };
 }
 

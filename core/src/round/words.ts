@@ -5,6 +5,7 @@ import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '
 import { dayFindings } from '../day/index.ts';
 import { countFindings } from '../counts/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
+import { fieldTestFindings, fieldTestSays, fieldTestWords } from '../fieldtests/index.ts';
 import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { limitSets } from '../limits/index.ts';
@@ -29,6 +30,7 @@ export const misfitWords: Words = {
   ...levelWords,
   ...purgeWords,
   ...tapWords,
+  ...fieldTestWords,
   ...fillWords,
   ...pictureWords,
   ...custodyWords,
@@ -46,6 +48,7 @@ export const findingWords: FindingWords = {
   ...levelFindings,
   ...loggerFindings,
   ...purgeFindings,
+  ...fieldTestFindings,
   ...custodyFindings,
   ...dayFindings,
 };
@@ -72,6 +75,7 @@ const says = new Map<string, (payload: never) => string>([
   ...levelSays,
   ...purgeSays,
   ...tapSays,
+  ...fieldTestSays,
   ...fillSays,
   ...pictureSays,
   ...custodySays,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { entryKind, type EarlierVersion } from '../book/index.ts';
+import { entryKind, Id, type EarlierVersion } from '../book/index.ts';
 import { samplers } from '../roles/index.ts';
 import { Typed, typedOf } from '../units/index.ts';
 
@@ -68,7 +68,8 @@ const done = <A extends z.ZodType>(answer: A) => ({
   /** Why the step departs from the protocol: a clock cut short, a check answered no. */
   departure: reason.optional(),
 });
-export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure, ...done(StepAnswer) }), {
+/** `test` is the field test whose reading was taken over. */
+export const stepDone = entryKind('step-done', 'Step done', z.object({ procedure, ...done(StepAnswer), test: Id.optional() }), {
   ...written,
   earlier: [
     ofTheOneRun(z.object(done(FirstAnswer))),

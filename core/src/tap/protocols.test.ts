@@ -312,6 +312,7 @@ describe('what is counted', () => {
       entry: null,
       answer: null,
       departure: null,
+      test: null,
       stops: [],
     };
     expect(departs(run, { type: 'times', times: 4 }, 0)).toMatchObject({ code: 'too-few-times', data: { least: 5, times: 4 } });
@@ -332,6 +333,7 @@ describe('what is measured until it is constant', () => {
     entry: null,
     answer: null,
     departure: null,
+    test: null,
     stops: [],
   } as const;
   const answer = (...texts: string[]): StepAnswer => ({ type: 'constant', readings: texts.map(degrees) });

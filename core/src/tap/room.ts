@@ -112,7 +112,7 @@ export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
     }
     if (!stepDone.is(entry) && !stepSkipped.is(entry)) return runs;
     const { step, departure = null } = entry.payload;
-    const answer = stepDone.is(entry) ? entry.payload.answer : null;
-    return changed({ given: new Map(book.given).set(step, { entry: entry.id, at, departure, answer }) });
+    const [answer, test = null] = stepDone.is(entry) ? [entry.payload.answer, entry.payload.test] : [null];
+    return changed({ given: new Map(book.given).set(step, { entry: entry.id, at, departure, test, answer }) });
   },
 };

@@ -15,5 +15,7 @@ export interface RunStep {
   entry: string | null;
   answer: StepAnswer | null;
   departure: string | null;
+  /** The field test whose reading was taken over; null where it was typed. */
+  test: string | null;
   stops: Stop[];
 }

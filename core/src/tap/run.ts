@@ -129,6 +129,7 @@ interface Given {
   entry: string;
   at: number;
   departure: string | null;
+  test?: string | null;
   /** Null for a step that was left out. */
   answer: StepAnswer | null;
 }
@@ -166,6 +167,7 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
       entry: closing?.entry ?? null,
       answer: closing?.answer ?? null,
       departure: closing?.departure ?? null,
+      test: closing?.test ?? null,
       stops: closing?.answer ? stopsOf(step, closing.answer, point, answers) : [],
     };
   });

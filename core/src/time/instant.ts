@@ -32,6 +32,9 @@ export function millis(instant: Instant): number {
   return Date.parse(instant.utc);
 }
 
+/** The day (`YYYY-MM-DD`) of a moment by the clock on the wall where it was written. */
+export const localDate = (instant: Instant): string => new Date(millis(instant) + instant.offset * 60_000).toISOString().slice(0, 10);
+
 export const second = 1000;
 export const minute = 60 * second;
 export const hour = 60 * minute;

@@ -4,6 +4,7 @@ import { benchRoom } from '../bench/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { dayRoom } from '../day/room.ts';
 import { dueRoom } from '../due/room.ts';
+import { fieldTestsRoom } from '../fieldtests/room.ts';
 import { fillRoom } from '../fill/room.ts';
 import { levelRoom } from '../level/room.ts';
 import { loggerRoom } from '../logger/room.ts';
@@ -36,6 +37,7 @@ export const rooms: readonly WebRoom[] = [
   levelRoom,
   purgeRoom,
   tapRoom,
+  fieldTestsRoom,
   fillRoom,
   picturesRoom,
   custodyRoom,

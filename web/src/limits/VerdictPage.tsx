@@ -1,4 +1,4 @@
-import { sayBecause, sayWeakness, type SumVerdict, type VerdictState } from '@fonte/core/limits';
+import { sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
@@ -11,26 +11,17 @@ import { showMoment } from '../time/show.ts';
 import { refOf, shownSource } from '@fonte/core/editions';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
-import { Mark, type MarkKind } from '../theme/Mark.tsx';
+import { Mark } from '../theme/Mark.tsx';
+import { verdictWords as words } from './verdictWords.ts';
 import { How } from '../working/Figure.tsx';
 import { Blanks, Refused } from './Beside.tsx';
 import { headline } from './headline.ts';
+import { OnSite } from './OnSite.tsx';
 import { JudgeAnew } from './JudgeAnew.tsx';
 import { useLeadingLimits } from '../editions/leading.ts';
 import { ledBy } from './leading.ts';
 import { LimitScale } from './LimitScale.tsx';
 import './verdict.css';
-
-const words: Record<VerdictState, [string, MarkKind, string]> = {
-  'over-health': ['Over a health value', 'stop', 'stop'],
-  'over-action': ['Over the action level', 'stop', 'stop'],
-  'cannot-tell': ['Cannot tell', 'open', 'open'],
-  'proves-nothing': ['Proves nothing', 'open', 'open'],
-  'over-indicator': ['Over an indicator value', 'question', 'question'],
-  'over-aesthetic': ['Over a value for taste or looks', 'question', 'question'],
-  meets: ['Meets', 'good', 'good'],
-  'no-value': ['No value set', 'note', 'soft'],
-};
 
 /** The verdict in one sentence, bacteria first; then each result on its own scale. */
 export function VerdictPage() {
@@ -136,6 +127,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
             <Sum key={sum.rule.id} sum={sum} />
           ))}
       </ul>
+      <OnSite of={verdict.onSite} />
     </section>
   );
 }

@@ -37,6 +37,7 @@ const say = (
         use: 'supply',
         sets: [lead],
         sums: [],
+        onSite: [],
         judged: results.map((one) => ({
           result: one,
           verdict: judgeResult(one, lead, '2026-11-23', sample === 'routine' ? null : sample),

@@ -23,6 +23,7 @@ const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
   use: 'supply',
   sets,
   sums: [],
+  onSite: [],
   judged: [
     {
       result: fluoride,

@@ -1,3 +1,4 @@
+import type { JudgedResult } from '@fonte/core/limits';
 import { sumsOf, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
 
 /** A verdict as somebody sees it who looks at another of its sets first. What must be done still follows from the round's own lead. */
@@ -17,10 +18,11 @@ function visitLedBy(visit: VisitVerdict, id: string): VisitVerdict {
   const sets = firstIn(visit.sets, id);
   if (sets === visit.sets) return visit;
   const [lead] = sets;
-  const judged = visit.judged.map((one) => {
+  const ledIn = <J extends JudgedResult>(one: J): J => {
     const own = one.others.find(({ set }) => set === lead)!;
     const others = [{ set: visit.sets[0], verdict: one.verdict }, ...one.others.filter((other) => other !== own)];
     return { ...one, verdict: own.verdict, others };
-  });
-  return { ...visit, sets, judged, sums: sumsOf(judged, lead) };
+  };
+  const judged = visit.judged.map(ledIn);
+  return { ...visit, sets, judged, sums: sumsOf(judged, lead), onSite: visit.onSite.map(ledIn) };
 }

@@ -12,6 +12,8 @@ export interface StepDraft {
   checks: Record<string, 'yes' | 'no' | ''>;
   option: string;
   reading: Typed;
+  /** The field test that the reading was taken over from, and its text as it was taken. */
+  taken: { test: string; text: string } | null;
   /** What was measured before, where it is measured until it is constant. */
   readings: Typed[];
   /** How often it was done so far, where that is counted. */
@@ -24,6 +26,7 @@ export const unanswered = ({ act }: Step): StepDraft => ({
   checks: act.type === 'checks' ? Object.fromEntries(act.items.map((item) => [item.id, ''])) : {},
   option: '',
   reading: { text: '', unit: act.type === 'measure' || act.type === 'constant' ? act.unit : act.type === 'since' ? 'h' : 'mg/L' },
+  taken: null,
   readings: [],
   times: 0,
   departure: '',

@@ -20,6 +20,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { TakeOver } from '../fieldtests/index.ts';
 import { FillNow } from '../fill/index.ts';
 import { instrumentFor } from '@fonte/core/prepare';
 import { Unchecked, useShut } from '../prepare/index.ts';
@@ -109,7 +110,10 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       const problem = problemOf(draft);
       const answer = answerFrom(step, draft);
       const isDeparture = !problem && departs(now, answer, time) !== null;
-      const value = { procedure, step: step.id, answer, ...(isDeparture ? { departure: reason } : {}) };
+      // A number that was changed after it was taken over is nobody's but the typist's.
+      const { taken, reading } = draft;
+      const test = taken && answer.type === 'measure' && taken.text === reading.text ? { test: taken.test } : {};
+      const value = { procedure, step: step.id, answer, ...test, ...(isDeparture ? { departure: reason } : {}) };
       return { value, problems: problem ? [problem] : [] };
     },
     // An odd number is asked about before it is written: 20 for 0.20, 45 °C at a cold tap.
@@ -124,10 +128,10 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   });
   const problem = problemOf(form.values);
   const answer = answerFrom(step, form.values);
+  const runHere = visit.runs.find((one) => one.procedure === procedure);
+  const startedAt = runHere?.startedAt ?? 0;
   const before = new Map<string, StepAnswer>(
-    visit.runs
-      .find((one) => one.procedure === procedure)
-      ?.steps.flatMap((one) => (one.answer ? [[one.step.id, one.answer] as const] : [])) ?? [],
+    runHere?.steps.flatMap((one) => (one.answer ? [[one.step.id, one.answer] as const] : [])) ?? [],
   );
   const stops = problem ? [] : stopsOf(step, answer, visit.point, before);
   const departure = problem ? null : departs(now, answer, time);
@@ -207,6 +211,15 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
           }
         >
           {!detour && !isShut && <StepFields step={step} values={form.values} set={form.set} />}
+          {!detour && !isShut && act.type === 'measure' && (
+            <TakeOver
+              visit={visit}
+              parameter={act.parameter}
+              since={startedAt}
+              back={procedure}
+              take={(reading, test) => form.set({ reading, taken: { test, text: reading.text } })}
+            />
+          )}
           {stops.map((stop) => (
             <Warning key={stop.say} stop={stop} />
           ))}

@@ -42,6 +42,7 @@ export const parameters = {
   turbidity: { name: 'Turbidity', unit: 'NTU', decimals: 1, possible: [0, 10_000], usual: [0, 1000] },
   redox: { name: 'Redox potential', unit: 'mV', decimals: 0, possible: [-1000, 1200], usual: [-400, 800] },
   freeChlorine: { name: 'Free chlorine', unit: 'mg/L', decimals: 2, possible: [0, 500], usual: [0, 4] },
+  monochloramine: { name: 'Monochloramine', unit: 'mg/L', decimals: 2, possible: [0, 50], usual: [0, 4] },
   totalChlorine: { name: 'Total chlorine', unit: 'mg/L', decimals: 2, possible: [0, 500], usual: [0, 5] },
 
   coliforms: { name: 'Coliform bacteria', unit: 'per100mL', decimals: 0, possible: [0, 1e9] },

@@ -18,6 +18,7 @@ export const parameterSpellings: Record<ParameterId, readonly string[]> = {
     'chlorelibre',
     'freieschlor',
   ],
+  monochloramine: ['monochloramine', 'chloramine', 'monocloramina', 'nh2cl'],
   totalChlorine: [
     'totalchlorine',
     'chlorinetotal',

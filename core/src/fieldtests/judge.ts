@@ -1,0 +1,113 @@
+import type { Finding } from '../findings/index.ts';
+import { conductivityAt25, inOwnUnit, oxygenSaturation, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
+import { base, convert, readNumber, type Typed } from '../units/index.ts';
+import type { Shown } from './entries.ts';
+import { method, type MethodId } from './methods.ts';
+
+/** What a test says of the water, in the parameter's own unit: a number, a bound, or a class of a chart. */
+export interface Told {
+  parameter: ParameterId;
+  form: 'value' | 'below' | 'above' | 'class';
+  /** What it is at least and at most; no end above where the range shows no more. */
+  low: number;
+  high: number;
+}
+
+/** What a reading is read beside. */
+export interface Beside {
+  parts?: number;
+  compensation?: 'meter' | 'none' | undefined;
+  temperature?: Typed | undefined;
+  elevation?: Typed | undefined;
+}
+
+const own = (id: MethodId, value: number) => convert(value, method(id).unit, parameter(method(id).parameter).unit);
+
+/** A number as it was shown, in the parameter's own unit, before any dilution; null where it is none. */
+function numberShown(id: MethodId, reading: Typed, { compensation, temperature }: Beside): number | null {
+  if (!readNumber(reading.text).ok) return null;
+  const value = inOwnUnit(method(id).parameter, reading);
+  const isRaw = method(id).beside === 'compensation' && compensation === 'none' && temperature !== undefined;
+  return isRaw && value > 0 ? conductivityAt25({ measured: value, temperature: base(temperature) }).value : value;
+}
+
+/**
+ * What a test tells. Below the method's step it is not told from nothing; over its range it is only known to be more. A sample that was
+ * made up to n parts has n times as much. Null for a text that is no number.
+ */
+export function tell(id: MethodId, shown: Shown, beside: Beside = {}): Told | null {
+  const { parameter: of, step, range } = method(id);
+  const { parts = 1 } = beside;
+  const told = (form: Told['form'], low: number, high: number): Told => ({ parameter: of, form, low: low * parts, high: high * parts });
+  if (shown.is === 'class') return told('class', own(id, shown.from), own(id, shown.to));
+  const most = range ? own(id, range[1]) : Infinity;
+  if (shown.is === 'over') return told('above', most === Infinity ? 0 : most, Infinity);
+  const value = numberShown(id, shown.reading, beside);
+  if (value === null) return null;
+  if (value > most) return told('above', most, Infinity);
+  return step !== undefined && value < own(id, step) * (1 - 1e-9) ? told('below', 0, own(id, step)) : told('value', value, value);
+}
+
+/** Oxygen beyond this part of what air gives is asked about: more is rare in water that no sun shines on. Common practice. */
+const overSaturated = 1.1;
+
+/** What of oxygen the air would give, as a part; null where nobody says how warm it is. */
+export function saturationOf({ low }: Told, { temperature, elevation }: Beside): number | null {
+  if (!temperature || !readNumber(temperature.text).ok) return null;
+  const at = elevation && readNumber(elevation.text).ok ? base(elevation) : 0;
+  return low / oxygenSaturation(base(temperature), at).value;
+}
+
+/** What is around a test that is asked about. */
+export interface Asked {
+  /** Water before any disinfection. */
+  isRaw: boolean;
+  /** What free or total chlorine, the other of the two, was told last; null where it was not. */
+  other: Told | null;
+  /** Between which values the instrument may be used, in the parameter's own unit. */
+  ranges?: readonly { parameter: ParameterId; from: number; to: number }[] | undefined;
+}
+
+/** What the difference of free and total chlorine is judged to: one step of a photometer. */
+const chlorineStep = 0.02;
+
+/** Whether more is said to be free than there is in all. */
+export function isFreeAboveTotal(one: Told, other: Told | null): boolean {
+  const [free, total] = one.parameter === 'freeChlorine' ? [one, other] : [other, one];
+  return (
+    free?.parameter === 'freeChlorine' &&
+    total?.parameter === 'totalChlorine' &&
+    free.low > total.high + Math.max(chlorineStep, 0.05 * free.low)
+  );
+}
+
+/** What is odd about a reading before it is written down; `stop` cannot be. */
+export function questionTest(id: MethodId, shown: Shown, beside: Beside, { isRaw, other, ranges = [] }: Asked): Finding[] {
+  const { parameter: of, chart } = method(id);
+  if (shown.is === 'number') {
+    const odd = questionReading(of, shown.reading);
+    if (odd.some(({ severity }) => severity === 'stop')) return odd;
+  }
+  const told = tell(id, shown, beside);
+  if (!told) return [];
+  const found: Finding[] = shown.is === 'number' && (beside.parts ?? 1) === 1 ? questionReading(of, shown.reading) : [];
+  const ask = (code: string, data: Finding['data'] = {}) => found.push({ code, severity: 'question', field: of, data });
+  const note = (code: string, data: Finding['data'] = {}) => found.push({ code, severity: 'note', field: of, data });
+  const [least, most] = parameter(of).possible;
+  if (told.low < least || (Number.isFinite(told.high) && told.high > most))
+    return [{ code: 'impossible', severity: 'stop', field: of, data: { parameter: of, least, most, unit: parameter(of).unit } }];
+  if (isFreeAboveTotal(told, other)) ask('free-above-total', { free: told.low, other: other!.low });
+  if (isRaw && /Chlorine$|chloramine$/.test(of) && told.form !== 'below' && told.low > chlorineStep)
+    ask('chlorine-in-raw', { low: told.low });
+  if (of === 'oxygen') {
+    const part = saturationOf(told, beside);
+    if (part !== null && part > overSaturated) ask('over-saturated', { percent: Math.round(part * 100) });
+  }
+  const range = ranges.find((one) => one.parameter === of);
+  if (range && told.form === 'value' && (told.low / (beside.parts ?? 1) < range.from || told.high / (beside.parts ?? 1) > range.to))
+    ask('instrument-range', { from: range.from, to: range.to, unit: parameter(of).unit });
+  if (told.form === 'below') note('not-from-zero', { high: told.high, unit: parameter(of).unit });
+  if (told.form === 'above') note('dilute', { low: told.low, unit: parameter(of).unit });
+  if (chart && shown.is === 'class' && shown.from !== shown.to) note('between-steps', { to: shown.to, unit: method(id).unit });
+  return found;
+}

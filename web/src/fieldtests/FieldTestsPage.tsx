@@ -1,0 +1,255 @@
+import {
+  combinedChlorine,
+  hasClock,
+  method,
+  methodIds,
+  methodsFor,
+  sayDoubt,
+  sayTold,
+  testBegun,
+  testDropped,
+  testRead,
+  type FieldTest,
+  MethodId,
+} from '@fonte/core/fieldtests';
+import { parameter, ParameterId, type ParameterId as Parameter } from '@fonte/core/parameters';
+import type { VisitState } from '@fonte/core/round';
+import { showNumber } from '@fonte/core/units';
+import { Button, Radio } from 'antd';
+import { Link, useSearchParams } from 'react-router';
+import { Correct } from '../book/Correct.tsx';
+import { useRound } from '../book/useRound.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { FormDialog } from '../form/FormDialog.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { Unchecked, useShut } from '../prepare/index.ts';
+import { May } from '../session/May.tsx';
+import { Mark } from '../theme/Mark.tsx';
+import { Countdown } from '../time/Countdown.tsx';
+import { showTime } from '../time/show.ts';
+import { useNow } from '../time/useNow.ts';
+import { roomPath } from '../visit/paths.ts';
+import { atVisit } from '../visit/useVisit.tsx';
+import { VisitHead } from '../visit/VisitNav.tsx';
+import { Begin, Guide } from './Begin.tsx';
+import { ReadForm } from './ReadForm.tsx';
+import './fieldtests.css';
+
+/** What is measured and by which method, as the address has it. */
+interface Said {
+  of: Parameter;
+  by?: MethodId;
+}
+
+const isRunning = ({ readAt, dropped }: FieldTest) => readAt === null && dropped === null;
+
+/** Tests made at the point: what runs, what is to be begun, what they told. */
+function FieldTestsAt({ visit }: { visit: VisitState }) {
+  const { id } = useRound();
+  const [search, setSearch] = useSearchParams();
+  const [of, by] = [ParameterId.safeParse(search.get('of')), MethodId.safeParse(search.get('by'))];
+  // In the address: it is the same one after a reload.
+  const choose = (said: Said | null) =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        for (const key of ['of', 'by'] as const) {
+          const value = said?.[key];
+          if (value) after.set(key, value);
+          else after.delete(key);
+        }
+        return after;
+      },
+      { replace: true },
+    );
+  const back = search.get('back');
+  const running = visit.tests.filter(isRunning);
+  return (
+    <div className="stack-wide">
+      <VisitHead visit={visit} />
+      {back && (
+        <p>
+          <Link className="strong" to={roomPath(id, 'tap', visit.id, back)}>
+            Back to the protocol
+          </Link>
+        </p>
+      )}
+      {running.map((test) => (
+        <Running key={test.id} visit={visit} test={test} />
+      ))}
+      <May do={testBegun}>
+        <New visit={visit} of={of.data ?? null} by={by.data ?? null} choose={choose} />
+      </May>
+      <Made visit={visit} />
+    </div>
+  );
+}
+
+/** What can be measured, in the order of the table. */
+const measurable = [...new Set(methodIds.map((id) => method(id).parameter))];
+
+const nameOf = (id: Parameter) => parameter(id).name.replace(/ \(.*\)| at 25 °C/, '');
+
+/** What is measured, then by which method, then the test itself. */
+function New({
+  visit,
+  of,
+  by,
+  choose,
+}: {
+  visit: VisitState;
+  of: Parameter | null;
+  by: MethodId | null;
+  choose: (said: Said | null) => void;
+}) {
+  const ways = of ? methodsFor(of) : [];
+  const chosen = by && ways.includes(by) ? by : ways.length === 1 ? ways[0]! : null;
+  const isShut = useShut(chosen ? method(chosen).instrument : null);
+  const isBegun = visit.tests.some((test) => isRunning(test) && test.method === chosen);
+  return (
+    <section className="panel stack new-test">
+      <h2>Test something</h2>
+      {of ? (
+        <p className="row">
+          <span className="strong">{nameOf(of)}</span>
+          <Button size="large" type="text" onClick={() => choose(null)}>
+            Something else
+          </Button>
+        </p>
+      ) : (
+        <Radio.Group
+          className="measurables"
+          optionType="button"
+          size="large"
+          aria-label="What is measured"
+          value={null}
+          onChange={(event) => choose({ of: event.target.value as Parameter })}
+          options={measurable.map((id) => ({ value: id, label: nameOf(id) }))}
+        />
+      )}
+      {of && ways.length > 1 && (
+        <Radio.Group
+          className="measurables"
+          optionType="button"
+          size="large"
+          aria-label="By which method"
+          value={chosen}
+          onChange={(event) => choose({ of, by: event.target.value as MethodId })}
+          options={ways.map((id) => ({ value: id, label: method(id).name }))}
+        />
+      )}
+      {chosen && isShut && <Unchecked kind={method(chosen).instrument!} />}
+      {chosen && !isShut && isBegun && <p className="soft">One of these is running above.</p>}
+      {chosen && !isShut && !isBegun && (
+        <div className="test-guided">
+          <Guide id={chosen} />
+          {hasClock(chosen) ? (
+            <Begin key={chosen} visit={visit} id={chosen} begun={() => choose(null)} />
+          ) : (
+            <ReadForm key={chosen} visit={visit} id={chosen} test={null} />
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** A test whose reagent is in: its clock, and what is read at its end. */
+function Running({ visit, test }: { visit: VisitState; test: FieldTest }) {
+  const time = useNow();
+  const { clock, name } = method(test.method);
+  return (
+    <section className="panel stack running-test" aria-label={name}>
+      <h2>{name}</h2>
+      {clock && test.begunAt !== null && (
+        <>
+          <Countdown big from={test.begunAt} least={clock.least} most={clock.most} now={time} />
+          <p className="soft small">
+            Read between {clock.least} and {clock.most} s after the reagent.
+          </p>
+        </>
+      )}
+      <May do={testRead}>
+        <ReadForm visit={visit} id={test.method} test={test} beside={<Drop visit={visit} test={test} />} />
+      </May>
+    </section>
+  );
+}
+
+function Drop({ visit, test }: { visit: VisitState; test: FieldTest }) {
+  return (
+    <FormDialog type="text" by={testDropped.by} open="Give this test up" title="Give the test up">
+      {(close) => <DropForm visit={visit} test={test} close={close} />}
+    </FormDialog>
+  );
+}
+
+function DropForm({ visit, test, close }: { visit: VisitState; test: FieldTest; close: () => void }) {
+  const { append } = useRound();
+  const form = useEntryForm({
+    keep: `fielddrop.${test.id}`,
+    initial: { reason: '' },
+    schema: testDropped.payload,
+    read: ({ reason }) => ({ value: { test: test.id, reason }, problems: [] }),
+    write: async (payload, { id, kept }) => {
+      await append(testDropped, payload, { at: visit.id, id, kept });
+      close();
+    },
+  });
+  return (
+    <EntryForm of={form} submit="Give it up" tone="danger" enter="nothing" className="stack" leave={{ says: 'Back', by: close }}>
+      <Field name="reason" placeholder="spilt, bubbles …" />
+    </EntryForm>
+  );
+}
+
+/** What the tests of this point told, the last first, with what may be doubted of each. */
+function Made({ visit }: { visit: VisitState }) {
+  const { round } = useRound();
+  const made = visit.tests.filter(({ readAt, dropped }) => readAt !== null || dropped !== null).toReversed();
+  const combined = combinedChlorine(visit.tests);
+  if (made.length === 0) return null;
+  const shown = (value: number) => showNumber(value, 2);
+  return (
+    <section className="stack">
+      <h2>Measured here</h2>
+      <ul className="plain tests-made">
+        {combined && (
+          <li>
+            <span className="figure">
+              <span className="soft small">Combined chlorine, total − free</span>
+              <span className="value">
+                {combined.low === combined.high ? shown(combined.low) : `${shown(combined.low)} to ${shown(combined.high)}`} mg/L
+              </span>
+            </span>
+          </li>
+        )}
+        {made.map((test) => (
+          <li key={test.id}>
+            <span className="figure">
+              <span className="soft small">
+                {method(test.method).name}, {test.readAt === null ? '' : showTime(test.readAt, round.plan.zone)}
+                {test.instrument ? `, ${test.instrument}` : ''}
+                {test.lot ? `, lot ${test.lot.lot}` : ''}
+              </span>
+              <span className="value">{test.told ? sayTold(test.told) : 'Given up'}</span>
+            </span>
+            {test.saturation !== null && <span className="small">{Math.round(test.saturation * 100)} % of what air gives.</span>}
+            {test.dropped !== null && <span className="small">{test.dropped}</span>}
+            {test.kept !== null && <span className="small soft">Kept: {test.kept}</span>}
+            {test.doubts.map((doubt) => (
+              <span key={doubt.code} className="word tone-question">
+                <Mark kind="question" size={15} />
+                {sayDoubt(doubt)}
+              </span>
+            ))}
+            {test.entry && <Correct entry={test.entry} kind={testRead} what={method(test.method).name} />}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+export const FieldTestsPage = atVisit(FieldTestsAt);

@@ -1,0 +1,1 @@
+export { TakeOver } from './TakeOver.tsx';
