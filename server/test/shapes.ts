@@ -8,8 +8,9 @@ import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fonte/core/read';
 import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
 import { fold } from '@fonte/core/round';
-import { minute } from '@fonte/core/time';
-import { testBegun, testDropped, testRead } from '../../core/src/fieldtests/index.ts';
+import { hour, minute } from '@fonte/core/time';
+import { cultureBegun, cultureDropped, cultureRead } from '@fonte/core/culture';
+import { testBegun, testDropped, testRead } from '@fonte/core/fieldtests';
 import { idOf, lab, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
 import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
@@ -248,6 +249,20 @@ export const shapes: Record<string, () => Entry[]> = {
       compensation: 'none',
       temperature: { text: '17.1', unit: 'degC' },
     });
+    return script.entries;
+  },
+  'own-bench': () => {
+    const script = new Script().plan().sampleTap();
+    const medium = { lot: 'M-204', expires: '2027-05-31' };
+    const bottle = '261123A-MH1-B';
+    const begin = { method: 'wells-51' as const, bottles: [bottle], medium, warmth: { text: '35.1', unit: 'degC' as const } };
+    const failed = script.write(cultureBegun, begin);
+    script.write(cultureDropped, { culture: failed.id, reason: 'the current failed' });
+    const { id: culture } = script.write(cultureBegun, { ...begin, hasBlank: true, hasControl: true });
+    script.now += 25 * hour;
+    const what = { is: 'bottle' as const, bottle };
+    script.write(cultureRead, { culture, what, counted: { of: 'wells', coliforms: [5], ecoli: [2] } });
+    script.write(cultureRead, { culture, what: { is: 'blank' }, counted: { of: 'growth', grew: true } });
     return script.entries;
   },
   'well-with-layers': wellWithLayers,

@@ -132,3 +132,25 @@ export function questionMpn({ rarity }: Mpn): Finding[] {
   if (rarity >= odd.asked) return [];
   return [{ code: 'wells-unlikely', severity: rarity < odd.none ? 'stop' : 'question', data: { rarity } }];
 }
+
+/** The chance of so many or fewer where so many are to be expected (Poisson). */
+function chanceUpTo(count: number, expected: number): number {
+  let [term, sum] = [Math.exp(-expected), 0];
+  for (let one = 0; one <= count; one++) {
+    sum += term;
+    term *= expected / (one + 1);
+  }
+  return sum;
+}
+
+/**
+ * The 95 % limits of a count of colonies, as a Poisson count has them. Source: Garwood (1936); ISO 8199:2018, annex B (from memory).
+ * @param count colonies, from 0 to some hundreds
+ */
+export function colonyLimits(count: number): { from: number; to: number } {
+  const where = (chance: (expected: number) => number) => crossing(chance, 1e-6, 10 * count + 20);
+  return {
+    from: count === 0 ? 0 : where((expected) => chanceUpTo(count - 1, expected) - 0.975),
+    to: where((expected) => chanceUpTo(count, expected) - 0.025),
+  };
+}

@@ -26,7 +26,17 @@ export const verdictStates: readonly VerdictState[] = [
  * Why a result under a value is no proof that the water meets it: the sample was special or spoilt, what hangs on particles was
  * filtered off, or the pipes had been flushed of what comes from them. A number over a value is over it all the same.
  */
-export const weaknesses = ['invalid', 'special', 'contradicted', 'dissolved', 'flushed', 'told', 'screened', 'doubted'] as const;
+export const weaknesses = [
+  'invalid',
+  'special',
+  'contradicted',
+  'dissolved',
+  'flushed',
+  'told',
+  'screened',
+  'doubted',
+  'own-bench',
+] as const;
 export type Weakness = (typeof weaknesses)[number];
 
 /** What is known of a sample besides its number. */
@@ -36,6 +46,8 @@ export interface Sampled {
   isTold: boolean;
   /** Something else was told than is reported. */
   isContradicted: boolean;
+  /** Counted on the own bench and in no lab. */
+  isOwnBench?: boolean;
   /** Filtered water of a supply: what people drink is not. */
   isDissolved: boolean;
   /** Not the water that stood in the pipes. */
@@ -43,12 +55,15 @@ export interface Sampled {
 }
 
 /** Why a result of a parameter would be no proof where it lies under a value; null where it is one. */
-export function weaknessOf(id: ParameterId, { sample, isTold, isContradicted, isDissolved, isFlushed }: Sampled): Weakness | null {
+export function weaknessOf(
+  id: ParameterId,
+  { sample, isTold, isContradicted, isOwnBench = false, isDissolved, isFlushed }: Sampled,
+): Weakness | null {
   if (sample !== 'routine') return sample;
   if (isContradicted) return 'contradicted';
   if (isDissolved) return 'dissolved';
   if (isFlushed && fromFittings.includes(id)) return 'flushed';
-  return isTold ? 'told' : null;
+  return isTold ? 'told' : isOwnBench ? 'own-bench' : null;
 }
 
 /** What a result says against one value, as a code with its numbers in the parameter's own unit. */

@@ -5,8 +5,10 @@ import type { ReadBook, RoundReport } from './reports.ts';
 /** A result that holds, with where it comes from. */
 export interface Standing {
   result: LabResult;
-  /** Its report, by hash; null for what was only told. */
+  /** Its report, by hash; null for what was only told, and for what was counted on the own bench. */
   report: string | null;
+  /** The culture on the own bench that it was counted in. */
+  bench?: string;
   /** When it was known first (ms): told, or with the first report that says it so. */
   known: number;
   /** The lab will send another report for it. */
@@ -18,6 +20,9 @@ export interface Standing {
 /** What was measured: a parameter in a bottle, by its fraction. */
 export const measuredOf = ({ bottle, parameter: id, fraction }: Pick<LabResult, 'bottle' | 'parameter' | 'fraction'>) =>
   `${bottle} ${id}${fraction ? ` ${fraction}` : ''}`;
+
+/** Whether it was found by somebody who measured it, and is not only told. */
+export const isReported = ({ report, bench }: Pick<Standing, 'report' | 'bench'>): boolean => report !== null || bench !== undefined;
 
 const isAlike = (a: LabResult, b: LabResult) =>
   a.form === b.form && a.value === b.value && (a.inclusive ?? false) === (b.inclusive ?? false);
@@ -162,9 +167,7 @@ export function openResults(
   book: ReadBook,
   standing: readonly Standing[],
 ): ParameterId[] {
-  const got = new Set(
-    standing.filter(({ result, report }) => report !== null && result.bottle === bottle.id).map(({ result }) => result.parameter),
-  );
+  const got = new Set(standing.filter((one) => isReported(one) && one.result.bottle === bottle.id).map(({ result }) => result.parameter));
   const without = new Set(book.without.filter((one) => one.bottle === bottle.id).flatMap(({ parameters }) => parameters));
   return bottle.card.parameters.filter((id) => !got.has(id) && !without.has(id));
 }

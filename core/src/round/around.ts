@@ -1,6 +1,7 @@
 import type { ActAround, FollowUp } from '../act/index.ts';
 import { purpose, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import type { Misfit } from '../book/index.ts';
+import type { CultureAround } from '../culture/index.ts';
 import type { CustodyAround } from '../custody/index.ts';
 import type { FieldTestsAround } from '../fieldtests/index.ts';
 import type { FieldBottle, FillAround } from '../fill/index.ts';
@@ -19,7 +20,7 @@ import type { RoundBook } from './state.ts';
 import { fillGate, visitState, type VisitState } from './visit.ts';
 
 /** What each room of the whole round sees of the others. Nothing is worked out before a room asks for it. */
-export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAround {
+export class AroundRound implements PlanAround, CustodyAround, CultureAround, ReadAround, ActAround {
   constructor(private readonly round: RoundBook) {}
 
   get table(): BottleTable | null {
@@ -46,6 +47,14 @@ export class AroundRound implements PlanAround, CustodyAround, ReadAround, ActAr
   isInCooler(id: string): boolean {
     const bottle = this.bottle(id);
     return bottle?.stage === 'filled' && !bottle.lost;
+  }
+
+  isToGrow(id: string): boolean {
+    return this.isInCooler(id) && this.bottle(id)!.card.parameters.includes('coliforms');
+  }
+
+  growBy(id: string): number | null {
+    return this.bottle(id)?.holding?.deadline ?? null;
   }
 
   measuredIn(id: string): readonly ParameterId[] | null {

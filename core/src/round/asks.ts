@@ -20,6 +20,7 @@ export const askWords: Words = {
   settle: many('Settle what stands aside: 1 entry', (count) => `Settle what stands aside: ${count} entries`),
   'hand-over': many('Hand over 1 bottle', (count) => `Hand over ${count} bottles`),
   'ask-lab': 'Ask the lab for its answer',
+  'read-culture': many('Count what grows on the bench', (count) => `Count what grows on the bench: ${count} cultures`),
   'read-report': 'Read the report',
   'follow-up': many('Follow up: 1 thing to do', (count) => `Follow up: ${count} things to do`),
   'wait-for-report': 'Wait for the report',

@@ -1,7 +1,8 @@
+import type { CultureBook } from '../culture/index.ts';
 import { worstSample, type SampleKind, type SampleReason, type Stage } from '../bottles/index.ts';
 import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
-import { isStillOut, type ReadBook, type Standing } from '../read/index.ts';
+import { isReported, isStillOut, type ReadBook, type Standing } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
@@ -11,7 +12,10 @@ export interface BottleState extends FieldBottle {
   holding: Holding | null;
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
+  /** It left for the lab, or for the own bench. */
   handedOver: boolean;
+  /** It was put into the incubator of the own bench. */
+  onBench: boolean;
   /** What its sample is, by the worst of its reasons. */
   sample: SampleKind;
   /** What of the protocol departs, and what that makes of the sample. */
@@ -25,6 +29,7 @@ interface Surroundings {
   standing: readonly Standing[];
   measured: boolean;
   packed: boolean;
+  cultures: CultureBook;
   reasons: readonly SampleReason[];
 }
 
@@ -32,7 +37,7 @@ function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | 
   if (bottle.state === 'filled' && handed && accepted !== false) {
     if (!isStillOut(bottle, around.report, around.standing)) return 'judged';
     // A report that says something of it, and not all that was asked for.
-    if (around.standing.some(({ report, result }) => report !== null && result.bottle === bottle.id)) return 'reported';
+    if (around.standing.some((one) => isReported(one) && one.result.bottle === bottle.id)) return 'reported';
   }
   if (handed) return 'handed-over';
   if (bottle.state === 'filled' || bottle.filledAt !== null) return 'filled';
@@ -43,6 +48,7 @@ function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | 
 /** Places a bottle of the field in the stream. */
 export function bottleInStream(bottle: FieldBottle, around: Surroundings): BottleState {
   const handOver = around.handOvers.findLast((candidate) => candidate.form.bottles.some((line) => line.bottle === bottle.id));
+  const onBench = around.cultures.some(({ dropped, bottles }) => dropped === null && bottles.includes(bottle.id));
   const answer = handOver?.answer?.bottles.find((line) => line.bottle === bottle.id);
   const accepted = answer?.accepted ?? null;
   const lost = bottle.discarded
@@ -56,8 +62,9 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
     sample: worstSample(around.reasons.map(({ makes }) => makes)),
     reasons: around.reasons,
     accepted,
-    handedOver: handOver !== undefined,
-    stage: stageOf(bottle, around, accepted, handOver !== undefined),
+    handedOver: handOver !== undefined || onBench,
+    onBench,
+    stage: stageOf(bottle, around, accepted, handOver !== undefined || onBench),
     holding: bottle.filledAt === null ? null : holdingOf(bottle.rule, bottle.card, bottle.filledAt, around.lab),
   };
 }

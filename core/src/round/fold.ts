@@ -1,5 +1,6 @@
 import type { FollowUp } from '../act/index.ts';
 import { isBefore, standing, struck, upgraded, type Aside, type Correction, type Entry, type Strike } from '../book/index.ts';
+import type { CultureBook } from '../culture/index.ts';
 import type { HandOver } from '../custody/index.ts';
 import type { Plan, PlanBook, RoundEditions } from '../plan/index.ts';
 import type { RoundReport, ToldResult, Without } from '../read/index.ts';
@@ -30,6 +31,8 @@ export interface RoundState {
   visits: VisitState[];
   bottles: BottleState[];
   handOvers: readonly HandOver[];
+  /** What grows, or was counted, on the own bench. */
+  cultures: CultureBook;
   reports: readonly RoundReport[];
   /** Results that were told before their report came, and those that nobody waits for any more. */
   told: readonly ToldResult[];
@@ -104,6 +107,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: round.custody,
+    cultures: round.culture,
     ...round.report,
     handSamples: handSamples(visits, round.report),
     ...judge(round, visits),

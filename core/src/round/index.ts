@@ -16,3 +16,4 @@ export * from './endpoints.ts';
 export * from './agenda.ts';
 export * from './by-hand.ts';
 export * from './samples.ts';
+export { benchCount } from './standing.ts';

@@ -2,6 +2,7 @@ import { accessNoted } from '../access/index.ts';
 import { actRoom } from '../act/index.ts';
 import { arriveRoom } from '../arrive/index.ts';
 import { madeUnreadable, struck, type AnyKind } from '../book/index.ts';
+import { cultureRoom } from '../culture/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fieldTestsRoom } from '../fieldtests/index.ts';
 import { fillRoom } from '../fill/index.ts';
@@ -31,6 +32,7 @@ export const roundRooms = {
   plan: planRoom,
   prepare: prepareRoom,
   custody: custodyRoom,
+  culture: cultureRoom,
   report: readRoom,
   verdict: actRoom,
 } as const satisfies Partial<Record<StepRoom, unknown>>;

@@ -17,6 +17,7 @@ export const stepRooms = [
   'plan',
   'prepare',
   'custody',
+  'culture',
   'report',
   'verdict',
 ] as const;
@@ -32,10 +33,11 @@ export type NextStep = z.infer<typeof NextStep>;
 /** A clock that runs at a visit. */
 export const VisitClock = RunningClock.omit({ procedure: true }).extend({
   /** Where it is looked after. */
-  room: z.enum(['tap', 'purge', 'fieldtests']),
-  /** The run it is of; null for the purge and for field tests. */
+  room: z.enum(['tap', 'purge', 'fieldtests', 'culture']),
+  /** The run it is of; null for anything else. */
   procedure: z.string().nullable(),
-  visit: z.string(),
+  /** Null for what stands on the own bench. */
+  visit: z.string().nullable(),
   pointName: z.string(),
 });
 export type VisitClock = z.infer<typeof VisitClock>;

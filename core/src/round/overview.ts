@@ -1,3 +1,4 @@
+import { cultureMethod, isCounted } from '../culture/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fieldTestsRoom } from '../fieldtests/index.ts';
 import { purgeRoom } from '../purge/index.ts';
@@ -25,6 +26,12 @@ export function overview(round: RoundState): RoundOverview {
       })),
     ];
   });
+  const onBench = round.cultures.flatMap((culture): VisitClock[] => {
+    if (isCounted(culture)) return [];
+    const { name: method, least, most } = cultureMethod(culture.method);
+    const pointName = culture.bottles.join(', ');
+    return [{ room: 'culture', procedure: null, visit: null, say: `Count: ${method}`, from: culture.at, least, most, pointName }];
+  });
   const waiting = custodyRoom.waiting!(round).map((one) => ({ ...one, pointName: nameOf(one.visit) ?? '' }));
   const { name, code, date, zone, system } = round.plan;
   return {
@@ -35,7 +42,7 @@ export function overview(round: RoundState): RoundOverview {
     system,
     next,
     nextPoint: nameOf(next?.visit ?? null),
-    clocks,
+    clocks: [...clocks, ...onBench],
     points: round.visits.map((visit) => ({ name: visit.name, type: visit.point.type })),
     stages: round.bottles.filter((bottle) => !bottle.lost).map((bottle) => bottle.stage),
     waiting: waiting.sort((a, b) => a.deadline - b.deadline),

@@ -13,16 +13,17 @@ import {
   type SumVerdict,
 } from '../limits/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
-import { openResults, openRows, standingResults, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
+import { openResults, openRows, isReported, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
 import { handSamples, isAtLab, type HandSample } from './by-hand.ts';
 import { tablesOf } from './editions.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
+import { standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
 /** A judged result with what its bottle was, and where it comes from. */
-export interface RoundResult extends JudgedResult, Pick<Standing, 'report' | 'known' | 'isPreliminary'> {
+export interface RoundResult extends JudgedResult, Pick<Standing, 'report' | 'bench' | 'known' | 'isPreliminary'> {
   sample: SampleKind;
   purpose: PurposeId;
   /** What passed a filter: by the report's word or by the bottle's. */
@@ -117,7 +118,8 @@ function judgeVisit(
       parameter(result.parameter).isBound === true && (result.fraction ?? (bottle.card.filter ? 'dissolved' : 'total')) === 'dissolved';
     const weakness = weaknessOf(result.parameter, {
       sample: bottle.sample,
-      isTold: one.report === null,
+      isTold: !isReported(one),
+      isOwnBench: one.bench !== undefined,
       isContradicted: one.isContradicted,
       isDissolved: isDissolved && use === 'supply',
       isFlushed: type === 'tap' && bottle.rule !== 'lead',
@@ -197,9 +199,10 @@ function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
 }
 
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */
-export function judgeRound(visits: readonly VisitState[], book: ReadBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
+function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: string, sets: readonly LimitSet[]): RoundVerdict | null {
   const [first, ...others] = sets;
-  const standing = standingResults(book);
+  const standing = standingIn(round);
+  const book = round.report;
   if (!first || standing.length + book.byHand.length === 0) return null;
   const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
   const blanks = visits.flatMap((visit) =>
@@ -241,7 +244,7 @@ export function judge(round: RoundBook, visits: readonly VisitState[]): { verdic
   if (!plan || !editions) return { verdict: null, followUps: [] };
   const tables = tablesOf(editions);
   const isLeadKnown = tables.limits[0] !== undefined && refOf(tables.limits[0]) === editions.limits[0];
-  const verdict = isLeadKnown ? judgeRound(visits, round.report, plan.zone, tables.limits) : null;
+  const verdict = isLeadKnown ? judgeRound(visits, round, plan.zone, tables.limits) : null;
   const judged =
     verdict && tables.followUps
       ? followUps({ occasions: verdict.occasions, zone: plan.zone, table: tables.followUps, done: round.verdict })

@@ -19,10 +19,10 @@ import { bottlesAt, labellingOf, nthVisit, type PlannedVisit } from '../plan/ind
 import { gearReasons } from '../prepare/index.ts';
 import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { standingResults } from '../read/index.ts';
 import { runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
+import { standingIn } from './standing.ts';
 import { emptyVisit, type RoundBook, type VisitBook } from './state.ts';
 
 /** Everything that is known of one visit. A well has a level and a purge; runs are of wells and taps. */
@@ -85,7 +85,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const nth = nthVisit(plan!.visits, id);
   const sampled = { date: plan!.date, point, analyses, runs, unknownRuns, table };
   const arrival = arrivalState(book.arrive, table, analyses);
-  const around = { lab: plan!.lab, handOvers: round.custody, report: round.report, standing: standingResults(round.report) };
+  const around = { lab: plan!.lab, handOvers: round.custody, cultures: round.culture, report: round.report, standing: standingIn(round) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (
     table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
@@ -135,6 +135,7 @@ interface Seen {
   plan: RoundBook['plan'];
   prepare: RoundBook['prepare'];
   custody: RoundBook['custody'];
+  culture: RoundBook['culture'];
   report: RoundBook['report'];
   visit: VisitState;
 }
@@ -144,16 +145,23 @@ const seen = new WeakMap<VisitBook, Map<string, Seen>>();
 
 /** One visit of a round as it stands; null when the round has none such. */
 export function visitState(round: RoundBook, id: string): VisitState | null {
-  const { plan, prepare, custody, report } = round;
+  const { plan, prepare, custody, culture, report } = round;
   const planned = plan.plan?.visits.find((candidate) => candidate.id === id);
   if (!planned || !plan.editions) return null;
   const book = round.visits.get(id) ?? emptyVisit;
   const known = seen.get(book)?.get(id);
-  if (known && known.plan === plan && known.prepare.gear === prepare.gear && known.custody === custody && known.report === report)
+  if (
+    known &&
+    known.plan === plan &&
+    known.prepare.gear === prepare.gear &&
+    known.custody === custody &&
+    known.culture === culture &&
+    known.report === report
+  )
     return known.visit;
   const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
   // What nothing was written at yet is shared by all rounds, and would be kept for ever.
-  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, report, visit }));
+  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, culture, report, visit }));
   return visit;
 }
 

@@ -4,6 +4,7 @@ import { arriveSays, arriveWords } from '../arrive/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { dayFindings } from '../day/index.ts';
 import { countFindings } from '../counts/index.ts';
+import { cultureSays, cultureWords } from '../culture/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
 import { fieldTestFindings, fieldTestSays, fieldTestWords } from '../fieldtests/index.ts';
 import { fillSays, fillWords } from '../fill/index.ts';
@@ -34,6 +35,7 @@ export const misfitWords: Words = {
   ...fillWords,
   ...pictureWords,
   ...custodyWords,
+  ...cultureWords,
   ...readWords,
   ...actWords,
 };
@@ -79,6 +81,7 @@ const says = new Map<string, (payload: never) => string>([
   ...fillSays,
   ...pictureSays,
   ...custodySays,
+  ...cultureSays,
   ...readSays,
   ...actSays,
 ]);

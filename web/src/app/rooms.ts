@@ -1,6 +1,7 @@
 import { accessRoom } from '../access/room.ts';
 import { arriveRoom } from '../arrive/room.ts';
 import { benchRoom } from '../bench/room.ts';
+import { cultureRoom } from '../culture/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { dayRoom } from '../day/room.ts';
 import { dueRoom } from '../due/room.ts';
@@ -41,6 +42,7 @@ export const rooms: readonly WebRoom[] = [
   fillRoom,
   picturesRoom,
   custodyRoom,
+  cultureRoom,
   readRoom,
   loggerRoom,
   limitsRoom,

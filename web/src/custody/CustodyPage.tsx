@@ -1,5 +1,6 @@
 import { formLines } from '@fonte/core/round';
 import { handedOver } from '@fonte/core/custody';
+import { Link } from 'react-router';
 import { Proven } from '../access/index.ts';
 import { useMay } from '../session/May.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
@@ -10,7 +11,7 @@ import { Handed } from './Handed.tsx';
 
 /** The count, the temperature, what the lab would refuse and why, the signature. */
 export function CustodyPage() {
-  const { round } = useRound();
+  const { id, round } = useRound();
   const { lab } = round.plan;
   const lines = formLines(round);
   const may = useMay(handedOver);
@@ -20,6 +21,11 @@ export function CustodyPage() {
       {lines.length > 0 && lab?.paper && (
         <p>
           <span className="strong">{lab.name} wants on paper:</span> {lab.paper}
+        </p>
+      )}
+      {(round.cultures.length > 0 || lines.some(({ bottle }) => bottle.card.parameters.includes('coliforms'))) && (
+        <p>
+          <Link to={`/rounds/${id}/culture`}>Bacteria on the own bench</Link>
         </p>
       )}
       {lines.length > 0 && may && (

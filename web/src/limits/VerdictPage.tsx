@@ -1,7 +1,8 @@
+import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
 import { sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
-import type { RoundResult, RoundVerdict, VisitVerdict } from '@fonte/core/round';
+import { benchCount, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
 import { showNumber } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
@@ -179,14 +180,21 @@ function about(one: RoundResult, because: readonly string[]): string {
     .join(' ');
 }
 
+/** A count of the own bench as it was made: a most probable number, not what a judgement makes of it. */
+function asCounted(cultures: CultureBook, { bottle, parameter: of }: RoundResult['result']): { text: string; unit: string } {
+  const found = benchCount(cultures, bottle);
+  return { text: found ? sayCount(found.count[of as 'coliforms' | 'ecoli']) : '', unit: 'per 100 mL' };
+}
+
 function Line({ one }: { one: RoundResult }) {
   const { round } = useRound();
   const { result, verdict, others, sample } = one;
   const [word, kind, tone] = words[verdict.state];
-  const { text, unit } = asPrinted(result);
+  const { text, unit } = one.bench === undefined ? asPrinted(result) : asCounted(round.cultures, result);
   const bottle = round.bottles.find(({ id }) => id === result.bottle);
   // Why the sample is less than a routine one is said where that weakens the number, or where it is over a value all the same.
   const because = sample === 'routine' ? [] : (bottle?.reasons ?? []).filter(({ makes }) => makes !== 'routine').map(saySample);
+  const bench = one.bench === undefined ? null : benchCount(round.cultures, result.bottle);
   const report = round.reports.find(({ sha256 }) => sha256 === one.report);
   return (
     <li className={verdict.state}>
@@ -208,7 +216,9 @@ function Line({ one }: { one: RoundResult }) {
         {about(one, because)}{' '}
         {report
           ? `${round.reports.length > 1 ? `${report.name}, line` : 'Line'} ${result.line}: “${result.written.result} ${result.written.unit}”.`
-          : `Told ${showMoment(one.known, round.plan.zone)}.`}
+          : bench
+            ? `Own bench, counted ${showMoment(one.known, round.plan.zone)}. ${sayLimits(bench.count[result.parameter as 'coliforms' | 'ecoli'])} ${bench.doubts.map(sayCultureDoubt).join(' ')}`
+            : `Told ${showMoment(one.known, round.plan.zone)}.`}
         {result.labLimit ? ` The lab’s own limit: ${result.labLimit}.` : ''}
       </span>
       {others.length > 0 && (

@@ -32,7 +32,11 @@ function gapsIn({ gaps, visits }: RoundVerdict): string[] {
 /** Germs that were found, or of which nobody can tell, whatever a set says of them. */
 function germsIn(verdict: RoundVerdict): { found: string[]; open: string[] } {
   const germs = verdict.visits.flatMap((visit) => visit.judged).filter(({ result }) => isGerm(result.parameter));
-  const named = (all: typeof germs, what: string) => [...new Set(all.map(({ result }) => `${inText(result.parameter)} ${what}`))];
+  const named = (all: typeof germs, what: string) =>
+    [...new Set(all.map(({ result }) => result.parameter))].map((id) => {
+      const isOfBench = all.every(({ result, bench }) => result.parameter !== id || bench !== undefined);
+      return `${inText(id)} ${what}${isOfBench ? ' on the own bench' : ''}`;
+    });
   const isFound = ({ result }: (typeof germs)[number]) => boundsOf(result).low > 0;
   const isOpen = ({ result, verdict: one }: (typeof germs)[number]) =>
     !['meets', 'proves-nothing'].includes(one.state) && result.form !== 'absent' && result.value !== 0;

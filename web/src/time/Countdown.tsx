@@ -31,7 +31,7 @@ export function Countdown({ from, least, most = null, now, big }: Props) {
       role="timer"
       aria-label={`${showDuration(time)} ${said}`}
     >
-      <span className="time">{showDuration(time)}</span>
+      <span className={`time${showDuration(time).length > 6 ? ' long' : ''}`}>{showDuration(time)}</span>
       <span className="small">{said}</span>
       {big && (
         <span className="vessel" aria-hidden="true">

@@ -8,6 +8,7 @@ export interface TrayRow {
 
 export const trays = {
   'wells-51': { name: '51 equal wells of 100 mL', sets: [{ volume: 100 / 51, wells: 51 }] },
+  'bottle-1': { name: 'One bottle of 100 mL', sets: [{ volume: 100, wells: 1 }] },
   'tubes-10': { name: '10 tubes of 10 mL', sets: [{ volume: 10, wells: 10 }] },
   'tubes-5': {
     name: '5 tubes each of 10, 1 and 0.1 mL',
