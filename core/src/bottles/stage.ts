@@ -27,6 +27,7 @@ export interface SampleReason {
     | 'stop'
     | 'departure'
     | 'stale'
+    | 'begun-again'
     | 'no-protocol'
     | 'unknown-protocol'
     | 'not-fit'

@@ -115,10 +115,18 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
   }
 
   isToFill(analysis: AnalysisId): boolean {
+    return this.hasBottle(analysis, ({ state }) => state === 'empty');
+  }
+
+  isFilled(analysis: AnalysisId): boolean {
+    return this.hasBottle(analysis, ({ filledAt }) => filledAt !== null);
+  }
+
+  /** Whether a bottle of the point's water for an analysis is of a kind. */
+  private hasBottle(analysis: AnalysisId, is: (bottle: BottleState) => boolean): boolean {
     const { table, bottles } = this.visit();
     return (
-      table !== null &&
-      bottles.some(({ state, rule, purpose: id }) => state === 'empty' && purpose(id).isWater && rulesFor(table, [analysis]).includes(rule))
+      table !== null && bottles.some((one) => purpose(one.purpose).isWater && rulesFor(table, [analysis]).includes(one.rule) && is(one))
     );
   }
 

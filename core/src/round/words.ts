@@ -20,7 +20,7 @@ import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerFindings, registerSays } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
-import { tapSays, tapWords } from '../tap/index.ts';
+import { tapFindings, tapSays, tapWords } from '../tap/index.ts';
 
 /** The words of every room for its misfits. */
 export const misfitWords: Words = {
@@ -50,6 +50,7 @@ export const findingWords: FindingWords = {
   ...levelFindings,
   ...loggerFindings,
   ...purgeFindings,
+  ...tapFindings,
   ...fieldTestFindings,
   ...custodyFindings,
   ...dayFindings,

@@ -1,4 +1,5 @@
 import { misfit, type Misfit } from '../book/index.ts';
+import type { Finding } from '../findings/index.ts';
 import { questionReading } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
 import { base, convert, readNumber, type Typed, type UnitId } from '../units/index.ts';
@@ -63,6 +64,18 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point, before: An
     });
   }
   return [];
+}
+
+/** What is odd about the numbers of an answer, before it is written down: the parameter's own questions, and the step's. */
+export function questionStep({ act }: Step, answer: StepAnswer): Finding[] {
+  if (act.type !== 'measure' && act.type !== 'constant') return [];
+  const readings = answer.type === 'measure' ? [answer.reading] : answer.type === 'constant' ? answer.readings : [];
+  const found = readings.flatMap((reading) => questionReading(act.parameter, reading)).filter(({ severity }) => severity === 'question');
+  const asked = act.type === 'measure' ? act.asked : undefined;
+  const value = measuredIn(answer, act.unit);
+  return asked && value !== null && value > asked.above
+    ? [...found, { code: 'asked-above', severity: 'question', field: act.parameter, data: { says: asked.says } }]
+    : found;
 }
 
 /** Whether some answer to a step would be a stop at this point: without the answer nobody knows what the sample is. */

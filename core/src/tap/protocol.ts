@@ -31,6 +31,12 @@ export interface MeasureStop extends Stop {
 /** Whose water a point gives: a network's, a source's before anything is done to it, or somebody's own. */
 export type Origin = 'network' | 'raw' | 'private';
 
+/** A number above which somebody is asked whether it is so, in the step's unit, and what it would mean. */
+export interface AskedAbove {
+  above: number;
+  says: string;
+}
+
 /** At which points something is for; all that is said has to hold. */
 export interface Where {
   kinds?: readonly PointKind[];
@@ -61,7 +67,7 @@ export type StepAct =
    * makes it start anew, as when somebody draws water that must stand.
    */
   | { type: 'clock'; least: number; most?: number; usual?: string; restart?: string }
-  | { type: 'measure'; parameter: ParameterId; unit: UnitId; stops: readonly MeasureStop[] }
+  | { type: 'measure'; parameter: ParameterId; unit: UnitId; stops: readonly MeasureStop[]; asked?: AskedAbove }
   /** Measured again and again until so many readings in a row lie within a width, in the step's unit. */
   | { type: 'constant'; parameter: ParameterId; unit: UnitId; within: number; count: number }
   /** How long something has been so: at least so many seconds, or it stops the run. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerTo as careful, Script, tapPoint, wellPoint } from '../../test/script.ts';
-import { fold, formLines } from '../round/index.ts';
+import { fold, foresee, formLines } from '../round/index.ts';
 import { newId, type Entry } from '../book/index.ts';
 import type { AnalysisId } from '../bottles/index.ts';
 import { bottleFilled } from '../fill/index.ts';
@@ -16,9 +16,12 @@ import {
   procedureOf,
   proceduresFor,
   protocols,
+  questionStep,
+  runGivenUp,
   runStarted,
   runState,
   sampleReasons,
+  saySample,
   stepsAt,
   stopsOf,
   type Protocol,
@@ -262,6 +265,47 @@ describe('ways to run a procedure', () => {
       return run.steps.flatMap(({ step: { act } }) => (act.type === 'clock' ? [act.least] : []));
     };
     expect([clock(0), clock(1), clock(2)]).toEqual([[60], [120], [60]]);
+  });
+});
+
+describe('a run that came to nothing', () => {
+  const again = (book: Script) => misfitIn(book.entries, book.make(runStarted, start('coliforms-as-drunk'), book.tap));
+  const start = (protocol: string) => ({ procedure: 'coliforms-distribution', protocol, edition: named(protocol).edition });
+  const misfitIn = (entries: readonly Entry[], entry: Entry) => foresee(entries, entry).misfit?.code ?? null;
+
+  it('is begun again, by another way too, while its bottle is empty; what came before is told beside it', () => {
+    const book = new Script().plan();
+    book.start();
+    expect(again(book)).toBe('run-started');
+    book.atTap(runGivenUp, { procedure: 'coliforms-distribution', reason: 'the tap fell off' });
+    expect(again(book)).toBeNull();
+    book.sampleTap({ procedure: 'coliforms-as-drunk' });
+    const visit = fold(book.entries)!.visits.find(({ id }) => id === book.tap)!;
+    expect(visit.runs.map(({ protocol, finished }) => [protocol.id, finished])).toEqual([['coliforms-as-drunk', true]]);
+    expect(visit.bottles[0]!.sample).toBe('routine');
+    expect(visit.bottles[0]!.reasons.map(saySample)).toEqual([
+      'Begun anew: “Coliforms, distribution” had come to nothing. the tap fell off',
+    ]);
+  });
+
+  it('is so by a stop as well, and not once its bottle was filled', () => {
+    const book = new Script().plan();
+    const { steps } = book.start();
+    const fitness = steps.find(({ id }) => id === 'fitness')!;
+    const no = { type: 'checks' as const, yes: ['outlet-down', 'in-use'], no: ['no-treatment'] };
+    book.done(fitness.id, no, 'a filter that cannot be bypassed');
+    expect(again(book)).toBeNull();
+    const filled = new Script().plan().sampleTap({ before: 'cold' });
+    filled.atTap(runGivenUp, { procedure: 'coliforms-distribution', reason: 'called away' });
+    expect(again(filled)).toBe('run-started');
+  });
+});
+
+describe('what a step asks about', () => {
+  it('is warm water at a cold tap, as well as what is unusual anywhere', () => {
+    const step = stepsAt(named('coliforms-distribution'), tapPoint, new Map()).find(({ id }) => id === 'temperature')!;
+    const codes = (text: string) => questionStep(step, { type: 'measure', reading: degrees(text) }).map(({ code }) => code);
+    expect([codes('17'), codes('26'), codes('31')]).toEqual([[], ['asked-above'], ['unusual', 'asked-above']]);
   });
 });
 

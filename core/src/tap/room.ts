@@ -6,7 +6,7 @@ import type { RunningClock } from './clock.ts';
 import { askRun, runningClocks, type DueRun } from './due.ts';
 import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
-import { findProtocol, isOver, mayRunAt, procedureOf, proceduresFor, runState, takenBy, titleOf, type RunBook } from './run.ts';
+import { asBefore, findProtocol, isOver, mayRunAt, procedureOf, proceduresFor, runState, takenBy, titleOf, type RunBook } from './run.ts';
 import type { RunStep } from './run-step.ts';
 
 /** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
@@ -20,6 +20,8 @@ export interface RunAround {
   analyses: readonly AnalysisId[];
   /** Whether a bottle that the protocol fills is still empty. */
   isToFill: (analysis: AnalysisId) => boolean;
+  /** Whether a bottle that the protocol fills was filled. */
+  isFilled: (analysis: AnalysisId) => boolean;
 }
 
 function clockFits(now: RunStep, { reason }: { reason?: string | undefined }): Misfit | null {
@@ -51,13 +53,20 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   return entry.payload.departure ? null : departure;
 }
 
+/** What came to nothing may be begun again while its bottle is empty; what was filled keeps the run that filled it. */
+function mayBeginAgain(book: RunBook, around: RunAround): boolean {
+  const run = runState(book, around.point);
+  return run !== null && (run.abandoned || run.givenUp !== null) && !takenBy(run.protocol).some((analysis) => around.isFilled(analysis));
+}
+
 /** A run that is asked for and has to be over before another is started: the first water is gone once a tap was flushed. */
 function startFits(
   runs: RunsBook,
   { procedure, protocol, edition }: { procedure: string; protocol: string; edition: string },
   around: RunAround,
 ): Misfit | null {
-  if (runs.has(procedure)) return misfit('run-started', 'payload.procedure');
+  const earlier = runs.get(procedure);
+  if (earlier && !mayBeginAgain(earlier, around)) return misfit('run-started', 'payload.procedure');
   const due = proceduresFor(around.analyses, around.point, around.date);
   const place = due.findIndex(({ id }) => id === procedure);
   // A way that only a newer copy knows is kept, and judged by nothing here; one that an earlier edition had for such a point stays one.
@@ -94,13 +103,16 @@ export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
     const book = runs.get((entry.payload as { procedure: string }).procedure);
     return book ? stepFits(book, entry, around) : misfit('start-first', 'payload.procedure');
   },
-  advance: (runs, entry) => {
+  advance: (runs, entry, { point }) => {
     const at = millis(entry.at);
     const { procedure } = entry.payload as { procedure: string };
     if (runStarted.is(entry)) {
       const { protocol, edition } = entry.payload;
       const start = { at, protocol, edition, entry: entry.id };
-      return new Map(runs).set(procedure, { procedure, start, given: new Map(), clocks: new Map(), givenUp: null });
+      const earlier = runs.get(procedure);
+      const was = earlier && runState(earlier, point);
+      const before = was ? [...was.before, asBefore(was)] : [];
+      return new Map(runs).set(procedure, { procedure, start, given: new Map(), clocks: new Map(), givenUp: null, before });
     }
     const book = runs.get(procedure)!;
     const changed = (change: Partial<RunBook>) => new Map(runs).set(procedure, { ...book, ...change });

@@ -25,6 +25,8 @@ export interface RunState {
   abandoned: boolean;
   /** Given up by a person, and why. */
   givenUp: string | null;
+  /** Runs before it that came to nothing: when each was begun (ms), and why it ended. */
+  before: readonly RunBefore[];
   departures: { step: Step; reason: string; effect: Effect }[];
   finished: boolean;
 }
@@ -141,13 +143,28 @@ export interface RunBook {
   given: ReadonlyMap<string, Given>;
   clocks: ReadonlyMap<string, { from: number; backdated: number; restarts: readonly string[] }>;
   givenUp: string | null;
+  before?: readonly RunBefore[];
 }
+
+/** A run that was given up or ended by a stop, before its bottle was filled. */
+export interface RunBefore {
+  at: number;
+  protocol: string;
+  why: string;
+}
+
+/** What a run that came to nothing is remembered by. */
+export const asBefore = ({ startedAt, protocol, givenUp, steps }: RunState): RunBefore => ({
+  at: startedAt,
+  protocol: protocol.title,
+  why: givenUp ?? steps.flatMap(({ stops }) => stops).find(({ outcome }) => outcome === 'abandoned')?.say ?? '',
+});
 
 /**
  * Where a run stands; null for an edition that is not known here, see {@link unknownRun}. Steps whose condition is not met
  * are left out of the list once the choice they hang on is made.
  */
-export function runState({ procedure, start, given, clocks, givenUp }: RunBook, point: Point): RunState | null {
+export function runState({ procedure, start, given, clocks, givenUp, before = [] }: RunBook, point: Point): RunState | null {
   const protocol = findProtocol(start.protocol, start.edition);
   if (!protocol) return null;
   const answers = new Map([...given].flatMap(([step, { answer }]) => (answer ? [[step, answer] as const] : [])));
@@ -185,6 +202,7 @@ export function runState({ procedure, start, given, clocks, givenUp }: RunBook, 
     now,
     abandoned,
     givenUp,
+    before,
     sample: worstSample([
       ...stops.map(({ outcome }) => (outcome === 'invalid' ? outcome : ('special' as const))),
       ...departures.flatMap(({ effect }) => (effect === 'noted' ? [] : [effect])),
@@ -229,5 +247,6 @@ export function sampleReasons(run: RunState, filledAt: number | null): SampleRea
     data: { step: step.say, reason },
   }));
   const stale: SampleReason[] = filledAt !== null && isStale(run, filledAt) ? [{ code: 'stale', makes: 'special', data: {} }] : [];
-  return [...stops, ...departures, ...stale];
+  const again = run.before.map(({ protocol, why }): SampleReason => ({ code: 'begun-again', makes: 'routine', data: { protocol, why } }));
+  return [...again, ...stops, ...departures, ...stale];
 }

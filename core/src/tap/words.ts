@@ -1,5 +1,5 @@
 import type { SampleReason } from '../bottles/index.ts';
-import { sayFinding, type Words } from '../findings/index.ts';
+import { sayFinding, type FindingWords, type Words } from '../findings/index.ts';
 import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 import { inBook, type Says } from '../book/index.ts';
@@ -9,6 +9,10 @@ import { procedureOf } from './run.ts';
 import { protocols } from './tables/index.ts';
 
 const lasting = (seconds: unknown) => (Number(seconds) < 300 ? `${Math.floor(Number(seconds))} s` : showDuration(Number(seconds) * second));
+
+export const tapFindings: FindingWords = {
+  'asked-above': [({ says }) => String(says), 'Keep it if it says the same.'],
+};
 
 export const tapWords: Words = {
   'not-here': ({ type }) => `This protocol is not for a ${type}.`,
@@ -92,6 +96,7 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
   const says = {
     stop: () => data['say']!,
     departure: () => `“${data['step']}” departs from the protocol: ${data['reason']}.`.replace(/\.\.$/, '.'),
+    'begun-again': () => `Begun anew: “${data['protocol']}” had come to nothing. ${data['why']}`,
     stale: () => 'Filled too long after the tap was flushed and measured: this is other water.',
     'no-protocol': () => 'Bacteria taken without a protocol.',
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,

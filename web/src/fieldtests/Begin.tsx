@@ -41,7 +41,7 @@ export function Guide({ id }: { id: MethodId }) {
 
 /** From the cuvette to the reagent: with the press of its button the clock runs. */
 export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; begun: () => void }) {
-  const { append } = useRound();
+  const { append, round } = useRound();
   const instruments = useInstruments(id);
   const lots = useLots(id);
   const form = useEntryForm<Draft, z.output<typeof testBegun.payload>>({
@@ -69,7 +69,7 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
   return (
     <EntryForm of={form} submit="Reagent is in: start its clock" enter="nothing" className="stack begin-test">
       <InstrumentField instruments={instruments} />
-      <LotField lots={lots} tests={visit.tests} chosen={chosen ?? ''} />
+      <LotField lots={lots} tests={round.visits.flatMap(({ tests }) => tests)} chosen={chosen ?? ''} />
       {lot && lot.expires < visit.date && !isOtherwise && (
         <p className="finding question">This lot is out of date. Take another, or say below what was otherwise.</p>
       )}

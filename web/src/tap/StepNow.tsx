@@ -3,6 +3,7 @@ import {
   departs,
   effectOf,
   misfitAnswer,
+  questionStep,
   runGivenUp,
   runThatFills,
   stepDone,
@@ -14,7 +15,6 @@ import {
   type StepAnswer,
 } from '@fonte/core/tap';
 import { sayMisfit, type VisitState } from '@fonte/core/round';
-import { questionReading } from '@fonte/core/parameters';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
@@ -118,9 +118,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
     },
     // An odd number is asked about before it is written: 20 for 0.20, 45 °C at a cold tap.
     ask: (_, draft) => {
-      if (detour || (act.type !== 'measure' && act.type !== 'constant')) return [];
-      const readings = act.type === 'measure' ? [draft.reading] : draft.readings;
-      return readings.flatMap((reading) => questionReading(act.parameter, reading)).filter(({ severity }) => severity === 'question');
+      return detour ? [] : questionStep(step, answerFrom(step, draft));
     },
     at: (path) =>
       path === 'reason' ? 'departure' : path.replace(/^answer\.(?:lasted|reading)\b/, 'reading').replace(/^answer\.readings\b/, 'readings'),

@@ -1,5 +1,15 @@
 import { shownSource } from '@fonte/core/editions';
-import { isOver, runsOf, runStarted, sampleReasons, saySample, type DueRun, type Protocol, type RunState } from '@fonte/core/tap';
+import {
+  isOver,
+  runsOf,
+  runStarted,
+  runThatFills,
+  sampleReasons,
+  saySample,
+  type DueRun,
+  type Protocol,
+  type RunState,
+} from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -32,11 +42,12 @@ function TapAt({ visit }: { visit: VisitState }) {
   const { procedure } = useParams();
   const due = chosenRun(visit, procedure);
   const unknown = visit.unknownRuns[0];
+  const [isAgain, setAgain] = useState(false);
   return (
     <div className="stack-wide">
       <VisitHead visit={visit}>{due?.run && <SampleType run={due.run} />}</VisitHead>
-      {due?.run ? (
-        <Running key={due.procedure} visit={visit} run={due.run} />
+      {due?.run && !(isAgain && mayBeginAgain(visit, due.run)) ? (
+        <Running key={due.procedure} visit={visit} run={due.run} again={() => setAgain(true)} />
       ) : due ? (
         <Start visit={visit} due={due} />
       ) : unknown ? (
@@ -162,7 +173,13 @@ function Start({ visit, due: { procedure, ways } }: { visit: VisitState; due: Du
   );
 }
 
-function Running({ visit, run }: { visit: VisitState; run: RunState }) {
+/** What came to nothing may be begun again while none of its bottles was filled. */
+function mayBeginAgain(visit: VisitState, run: RunState): boolean {
+  const own = visit.bottles.filter((bottle) => runThatFills(visit, bottle)?.procedure === run.procedure);
+  return (run.abandoned || run.givenUp !== null) && own.every(({ filledAt }) => filledAt === null);
+}
+
+function Running({ visit, run, again }: { visit: VisitState; run: RunState; again: () => void }) {
   const { id, round } = useRound();
   return (
     <div className="tap">
@@ -179,6 +196,15 @@ function Running({ visit, run }: { visit: VisitState; run: RunState }) {
               <span className="strong">Given up.</span> {run.givenUp}
             </p>
           </section>
+        )}
+        {mayBeginAgain(visit, run) && (
+          <May do={runStarted}>
+            <div>
+              <Button size="large" onClick={again}>
+                Begin it again
+              </Button>
+            </div>
+          </May>
         )}
         {run.finished && (
           <section className="stack">

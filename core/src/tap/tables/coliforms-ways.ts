@@ -37,6 +37,9 @@ const hold = (where: Step['where']): Partial<Step> => (where ? { where } : {});
 const atDeadEnd = { trait: { id: 'dead-end' } } as const;
 const elsewhere = { trait: { id: 'dead-end', not: true } } as const;
 
+/** Warmer than a main usually is: hot water, or a house that was not flushed. Common practice. */
+const notCold = { above: 25, says: 'Over 25 °C is warm for a main: is it the cold tap, and has it run long enough?' };
+
 /** Two minutes or more; at a dead end five, and until the temperature holds. */
 export const flushing: readonly Step[] = [
   step('flush', hold(elsewhere)),
@@ -47,7 +50,7 @@ export const flushing: readonly Step[] = [
     source: 'Five minutes or more at a dead end: common practice',
     act: { type: 'clock', least: 300, usual: '5 min or longer at a dead end' },
   }),
-  step('temperature', hold(elsewhere)),
+  step('temperature', { ...hold(elsewhere), act: { type: 'measure', parameter: 'temperature', unit: 'degC', stops: [], asked: notCold } }),
   step('temperature', {
     id: 'temperature-holds',
     say: 'Measure the water temperature until it holds',

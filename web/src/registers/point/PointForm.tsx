@@ -57,6 +57,7 @@ function PointForm({ thing }: { thing: Point | null }) {
             <Select
               size="large"
               placeholder="Choose"
+              listHeight={520}
               options={pointKindIds
                 .filter((id) => pointKind(id).type === entry.values.type)
                 .map((id) => ({ value: id, label: pointKind(id).name }))}
