@@ -56,6 +56,8 @@ await page.evaluate(() => {
 });
 await tick(page, 'Drips or leaks at stem or mouth');
 await click(page, 'Nothing wrong: it is fit');
+// It goes on by itself once it is written down.
+await page.waitForFunction(() => !location.pathname.endsWith('/arrive'));
 await home(page);
 await click(page, 'Go on');
 await walk.arrive(page);

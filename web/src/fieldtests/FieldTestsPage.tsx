@@ -16,6 +16,7 @@ import { parameter, ParameterId, type ParameterId as Parameter } from '@fonte/co
 import type { VisitState } from '@fonte/core/round';
 import { showNumber } from '@fonte/core/units';
 import { Button, Radio } from 'antd';
+import { useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
@@ -30,6 +31,7 @@ import { Countdown } from '../time/Countdown.tsx';
 import { showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { roomPath } from '../visit/paths.ts';
+import { useInSight } from '../visit/useInSight.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Begin, Guide } from './Begin.tsx';
@@ -61,7 +63,7 @@ function FieldTestsAt({ visit }: { visit: VisitState }) {
         }
         return after;
       },
-      { replace: true },
+      { replace: true, preventScrollReset: true },
     );
   const back = search.get('back');
   const running = visit.tests.filter(isRunning);
@@ -158,9 +160,11 @@ function New({
 /** A test whose reagent is in: its clock, and what is read at its end. */
 function Running({ visit, test }: { visit: VisitState; test: FieldTest }) {
   const time = useNow();
+  const part = useRef<HTMLElement>(null);
+  useInSight(part);
   const { clock, name } = method(test.method);
   return (
-    <section className="panel stack running-test" aria-label={name}>
+    <section className="panel stack running-test" aria-label={name} ref={part}>
       <h2>{name}</h2>
       {clock && test.begunAt !== null && (
         <>

@@ -33,6 +33,7 @@ import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
+import { useInSight } from '../visit/useInSight.ts';
 import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
 
 /** What else than the answer a person may be about to say, each with a reason. */
@@ -84,6 +85,8 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
   useEffect(() => {
     if (document.activeElement === document.body) heading.current?.focus();
   }, []);
+
+  useInSight(heading);
 
   const instrument = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;
   // Leaving the step out, or giving up, needs no instrument.
