@@ -4,7 +4,9 @@ import { seriousBarriers } from './axe.ts';
 import { choose, click, desk, overflow, phone, see, tick, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
+import { protocolNamed, walkProtocol } from './walk-protocol.ts';
 import * as walk from './walk.ts';
+import { tapPoint } from '../core/test/script.ts';
 
 /* Bacteria that are grown and counted on one's own bench, from the tap to the verdict. */
 
@@ -23,14 +25,9 @@ describe.sequential('Bacteria on the own bench', () => {
     await click(page, 'Tannery and market hall', 'link');
     await click(page, 'Market hall', 'link');
     await walk.arrive(page);
-    await walk.startAtTheTap(page);
-    await walk.waitClock(page, 'Run cold water, full and steady');
-    await walk.measureStep(page, 'Measure the water temperature', '17.4');
-    await walk.measureStep(page, 'Measure free chlorine', '0.42');
-    await walk.chooseDisinfection(page, 'Alcohol');
-    await walk.waitClock(page, 'Close the tap, wet the outlet inside and out, wait');
-    await walk.waitClock(page, 'Open and rinse the disinfectant off');
-    await walk.fillAndPutBack(page, bottle);
+    await walk.chooseWay(page, 'Coliforms, as people drink it');
+    await click(page, 'Start at the tap');
+    await walkProtocol(page, protocolNamed('coliforms-as-drunk'), tapPoint, '0.42');
     await page.goto(page.url().replace(/\/at\/.*/, '/custody'), { waitUntil: 'domcontentloaded' });
     await click(page, 'Bacteria on the own bench', 'link');
     await see(page, 'Into the incubator');
@@ -103,9 +100,8 @@ describe.sequential('Bacteria on the own bench', () => {
     await see(page, 'Call the authority and the operator now');
     await see(page, 'Own bench, counted Tue 24 Nov');
     await see(page, 'The blank grew: what is positive proves nothing.');
-    await walk.unfold(page, 'Measured at the point: 2');
-    await see(page, '17.4 °C');
-    await see(page, 'Coliforms, distribution, Mon 23 Nov');
+    await walk.unfold(page, 'Measured at the point: 1');
+    await see(page, 'Coliforms, as people drink it, Mon 23 Nov');
     expect(await seriousBarriers(page)).toEqual([]);
   });
 });

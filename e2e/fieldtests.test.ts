@@ -26,7 +26,7 @@ describe.sequential('A photometer', () => {
     await page.goto(`${server.address}/rounds`, { waitUntil: 'domcontentloaded' });
     await click(page, 'Tannery and market hall', 'link');
     await click(page, 'Market hall', 'link');
-    await click(page, 'Field tests', 'link');
+    await click(page, 'Tests', 'link');
     await test('Total chlorine', 'Total chlorine, 0 to 2 mg/L');
     await see(page, 'set zero with this water');
     await option(page, 'Reagent', 'T3-2290, 12 left');

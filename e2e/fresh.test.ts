@@ -60,6 +60,7 @@ describe.sequential('an empty database, on a phone', () => {
   it('makes a special sample of one with too little chlorine, by the point’s own minimum', async () => {
     await click(page, 'Go on');
     await walk.arrive(page);
+    await walk.chooseWay(page, 'Coliforms, distribution');
     await see(page, 'at least 0.30 mg/L free chlorine here');
     await walk.startAtTheTap(page);
     await see(page, 'Run cold water');

@@ -43,6 +43,16 @@ describe.sequential('Legionella and lead at one tap', () => {
     await tick(page, 'Legionella, the first water');
     await click(page, 'Start at the tap');
     await see(page, 'Ask since when nobody has used it');
+    // The wrong outlet: given up, and begun again at the right one.
+    await click(page, 'Give this protocol up');
+    await type(page, 'The whole protocol is given up: no sample of it. Say why', 'that was the garden tap');
+    await click(page, 'Give the protocol up');
+    await see(page, 'Given up.');
+    await click(page, 'Begin it again');
+    await see(page, 'Which way does the programme ask for?');
+    await tick(page, 'Legionella, the first water');
+    await click(page, 'Start at the tap');
+    await see(page, 'had come to nothing. that was the garden tap');
     await click(page, 'Done');
     await type(page, 'For how long has nobody used it?', '1,5');
     await see(page, 'Used within two hours: what stood in it is gone.');

@@ -3,6 +3,7 @@ import type { Ask } from '../book/index.ts';
 import type { Point } from '../registers/index.ts';
 import type { RunningClock } from './clock.ts';
 import type { Protocol } from './protocol.ts';
+import { spoiltByDisinfection } from './tables/spoilt.ts';
 import { isOver, proceduresFor, takenBy, titleOf, type RunState } from './run.ts';
 
 interface Sampled {
@@ -49,6 +50,13 @@ export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: Rule
   const { table } = visit;
   if (!table || !purpose(id).isWater) return null;
   return runsOf(visit).find(({ protocol }) => rulesFor(table, takenBy(protocol)).includes(rule)) ?? null;
+}
+
+/** What of a visit a protocol would spoil if it were run now: it disinfects the outlet, and their bottles are still to be filled. */
+export function spoiltBy(protocol: Protocol, runs: readonly DueRun[]): DueRun[] {
+  if (!protocol.steps.some(({ id }) => id === 'disinfect')) return [];
+  const isLeft = ({ run }: DueRun) => run === null || !isOver(run);
+  return runs.filter((one) => one.protocol.id !== protocol.id && isLeft(one) && spoiltByDisinfection.includes(one.protocol.analysis));
 }
 
 /** What is asked for next of the runs of a visit, or null when all are over. A clock that runs waits. */

@@ -22,6 +22,7 @@ import {
   runState,
   sampleReasons,
   saySample,
+  spoiltBy,
   stepsAt,
   stopsOf,
   type Protocol,
@@ -173,7 +174,7 @@ describe('ways to run a procedure', () => {
     expect(mayRunAt(named('legionella-post-flush'), { ...tapPoint, kind: 'shower' })).toBe(false);
     expect(mayRunAt(named('legionella-pre-flush'), wellPoint)).toBe(false);
     expect(proceduresFor(['lead'], tapPoint, '2026-11-23').map(({ ways: all }) => all.map(({ id }) => id))).toEqual([
-      ['lead-timed', 'lead-first-litre', 'lead-random'],
+      ['lead-timed', 'lead-first-litre', 'lead-fifth-litre', 'lead-random'],
     ]);
   });
 
@@ -306,6 +307,25 @@ describe('what a step asks about', () => {
     const step = stepsAt(named('coliforms-distribution'), tapPoint, new Map()).find(({ id }) => id === 'temperature')!;
     const codes = (text: string) => questionStep(step, { type: 'measure', reading: degrees(text) }).map(({ code }) => code);
     expect([codes('17'), codes('26'), codes('31')]).toEqual([[], ['asked-above'], ['unusual', 'asked-above']]);
+  });
+});
+
+describe('tests that meet at one tap', () => {
+  const spoils = (protocol: string, book: Script) =>
+    spoiltBy(named(protocol), fold(book.entries)!.visits.find(({ id }) => id === book.tap)!.due).map(({ title }) => title);
+
+  it('are told apart before one of them spoils another: what disinfects, and what bleach makes or takes away', () => {
+    const book = new Script().plan(['legionella', 'trihalomethanes', 'lead']);
+    expect(spoils('legionella-post-flush', book)).toEqual(['Trihalomethanes at a tap']);
+    expect(spoils('legionella-pre-flush', book)).toEqual([]);
+  });
+
+  it('are spoilt no more once nothing is left of them to be taken', () => {
+    const book = new Script().plan(['trihalomethanes', 'coliforms']);
+    expect(spoils('coliforms-distribution', book)).toEqual(['Trihalomethanes at a tap']);
+    book.start('trihalomethanes-tap');
+    book.atTap(runGivenUp, { procedure: 'trihalomethanes-tap', reason: 'one vial broke' });
+    expect(spoils('coliforms-distribution', book)).toEqual([]);
   });
 });
 

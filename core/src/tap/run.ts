@@ -1,13 +1,14 @@
 import { worstSample, type AnalysisId, type SampleKind, type SampleReason } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
-import type { Point, PointKind } from '../registers/index.ts';
+import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
 import { hour, second } from '../time/index.ts';
 import { effectOf, lastReading, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Effect, Origin, Protocol, Step, Where } from './protocol.ts';
+import type { Effect, Protocol, Step } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 import { procedureTitles, protocols } from './tables/index.ts';
+import { isFor, stepsAt } from './where.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
@@ -29,36 +30,6 @@ export interface RunState {
   before: readonly RunBefore[];
   departures: { step: Step; reason: string; effect: Effect }[];
   finished: boolean;
-}
-
-const rawKinds: readonly PointKind[] = ['raw-tap', 'hand-pump', 'spring'];
-
-/** Whose water a point gives: as it was registered, else as its kind says. */
-export function originOf({ kind, water }: Pick<Point, 'kind' | 'water'>): Origin {
-  if (water === 'private' || water === 'raw') return water;
-  if (water !== undefined) return 'network';
-  return kind === 'private-well' ? 'private' : rawKinds.includes(kind) ? 'raw' : 'network';
-}
-
-/** Whether something is for a point. */
-function isFor({ kinds, notKinds, disinfected, origins, by, trait }: Where, point: Point): boolean {
-  const isDisinfected = point.type === 'tap' && point.tap.residualMinimum !== null;
-  return (
-    (kinds?.includes(point.kind) ?? true) &&
-    !notKinds?.includes(point.kind) &&
-    (disinfected ?? isDisinfected) === isDisinfected &&
-    (origins?.includes(originOf(point)) ?? true) &&
-    (by === undefined || (point.disinfection === by.kind) !== (by.not ?? false)) &&
-    (trait === undefined || (point.traits ?? []).includes(trait.id) !== (trait.not ?? false))
-  );
-}
-
-/** A step as it is asked at a point: its words where the water is not disinfected, its choices where they may be made. */
-function stepAt(step: Step, point: Point): Step {
-  const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
-  const said = isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step;
-  if (said.act.type !== 'choose') return said;
-  return { ...said, act: { ...said.act, options: said.act.options.filter(({ where }) => !where || isFor(where, point)) } };
 }
 
 /** The analyses for which a protocol takes the samples. */
@@ -111,21 +82,6 @@ export function findProtocol(id: string, edition: string): Protocol | null {
 export function isOver({ finished, abandoned, givenUp }: RunState): boolean {
   return finished || abandoned || givenUp !== null;
 }
-
-/** The steps that a protocol may ask for at a point, whatever is answered. */
-export const stepsFor = ({ steps }: Protocol, point: Point): Step[] => steps.filter(({ where }) => !where || isFor(where, point));
-
-function isAsked(step: Step, answers: ReadonlyMap<string, StepAnswer>): boolean {
-  if (!step.when) return true;
-  const answer = answers.get(step.when.step);
-  return answer?.type === 'choose' && step.when.chosen.includes(answer.option);
-}
-
-/** The steps of a protocol as they are asked at a point after some answers, by step. */
-export const stepsAt = (protocol: Protocol, point: Point, answers: ReadonlyMap<string, StepAnswer>): Step[] =>
-  stepsFor(protocol, point)
-    .filter((step) => isAsked(step, answers))
-    .map((step) => stepAt(step, point));
 
 interface Given {
   entry: string;

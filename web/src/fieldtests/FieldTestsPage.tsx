@@ -1,11 +1,8 @@
 import {
-  combinedChlorine,
   hasClock,
   method,
   methodIds,
   methodsFor,
-  sayDoubt,
-  sayTold,
   testBegun,
   testDropped,
   testRead,
@@ -14,11 +11,9 @@ import {
 } from '@fonte/core/fieldtests';
 import { parameter, ParameterId, type ParameterId as Parameter } from '@fonte/core/parameters';
 import type { VisitState } from '@fonte/core/round';
-import { showNumber } from '@fonte/core/units';
 import { Button, Radio } from 'antd';
 import { useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
@@ -26,15 +21,14 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { Unchecked, useShut } from '../prepare/index.ts';
 import { May } from '../session/May.tsx';
-import { Mark } from '../theme/Mark.tsx';
 import { Countdown } from '../time/Countdown.tsx';
-import { showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { roomPath } from '../visit/paths.ts';
 import { useInSight } from '../visit/useInSight.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Begin, Guide } from './Begin.tsx';
+import { Results } from './Results.tsx';
 import { ReadForm } from './ReadForm.tsx';
 import './fieldtests.css';
 
@@ -83,7 +77,7 @@ function FieldTestsAt({ visit }: { visit: VisitState }) {
       <May do={testBegun}>
         <New visit={visit} of={of.data ?? null} by={by.data ?? null} choose={choose} />
       </May>
-      <Made visit={visit} />
+      <Results visit={visit} />
     </div>
   );
 }
@@ -205,54 +199,6 @@ function DropForm({ visit, test, close }: { visit: VisitState; test: FieldTest; 
     <EntryForm of={form} submit="Give it up" tone="danger" enter="nothing" className="stack" leave={{ says: 'Back', by: close }}>
       <Field name="reason" placeholder="spilt, bubbles …" />
     </EntryForm>
-  );
-}
-
-/** What the tests of this point told, the last first, with what may be doubted of each. */
-function Made({ visit }: { visit: VisitState }) {
-  const { round } = useRound();
-  const made = visit.tests.filter(({ readAt, dropped }) => readAt !== null || dropped !== null).toReversed();
-  const combined = combinedChlorine(visit.tests);
-  if (made.length === 0) return null;
-  const shown = (value: number) => showNumber(value, 2);
-  return (
-    <section className="stack">
-      <h2>Measured here</h2>
-      <ul className="plain tests-made">
-        {combined && (
-          <li>
-            <span className="figure">
-              <span className="soft small">Combined chlorine, total − free</span>
-              <span className="value">
-                {combined.low === combined.high ? shown(combined.low) : `${shown(combined.low)} to ${shown(combined.high)}`} mg/L
-              </span>
-            </span>
-          </li>
-        )}
-        {made.map((test) => (
-          <li key={test.id}>
-            <span className="figure">
-              <span className="soft small">
-                {method(test.method).name}, {test.readAt === null ? '' : showTime(test.readAt, round.plan.zone)}
-                {test.instrument ? `, ${test.instrument}` : ''}
-                {test.lot ? `, lot ${test.lot.lot}` : ''}
-              </span>
-              <span className="value">{test.told ? sayTold(test.told) : 'Given up'}</span>
-            </span>
-            {test.saturation !== null && <span className="small">{Math.round(test.saturation * 100)} % of what air gives.</span>}
-            {test.dropped !== null && <span className="small">{test.dropped}</span>}
-            {test.kept !== null && <span className="small soft">Kept: {test.kept}</span>}
-            {test.doubts.map((doubt) => (
-              <span key={doubt.code} className="word tone-question">
-                <Mark kind="question" size={15} />
-                {sayDoubt(doubt)}
-              </span>
-            ))}
-            {test.entry && <Correct entry={test.entry} kind={testRead} what={method(test.method).name} />}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

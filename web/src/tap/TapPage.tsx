@@ -1,32 +1,18 @@
-import { shownSource } from '@fonte/core/editions';
-import {
-  isOver,
-  runsOf,
-  runStarted,
-  runThatFills,
-  sampleReasons,
-  saySample,
-  type DueRun,
-  type Protocol,
-  type RunState,
-} from '@fonte/core/tap';
+import { isOver, runsOf, runStarted, runThatFills, sampleReasons, saySample, type DueRun, type RunState } from '@fonte/core/tap';
 import type { VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Empty } from '../feedback/Feedback.tsx';
-import { Said } from '../feedback/Said.tsx';
 import { May } from '../session/May.tsx';
-import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
-import { Cautions } from '../visit/Cautions.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
 import { Bottles } from '../fill/index.ts';
-import { Choices } from './Choices.tsx';
+import { Start } from './Start.tsx';
 import { StepNow } from './StepNow.tsx';
 import { StepList } from './StepList.tsx';
 import './tap.css';
@@ -100,75 +86,6 @@ function Reasons({ run }: { run: RunState }) {
           <li key={JSON.stringify(reason)}>{saySample(reason)}</li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-/** The way that was gone last at another point of the round, where it may be gone here too: shown, and one touch from another. */
-function wayBefore(visits: readonly VisitState[], { id }: VisitState, procedure: string, ways: readonly Protocol[]) {
-  return visits
-    .filter((one) => one.id !== id)
-    .flatMap(({ name, runs }) => runs.flatMap((run) => (run.procedure === procedure ? [{ ...run, name }] : [])))
-    .filter(({ protocol }) => ways.some((way) => way.id === protocol.id))
-    .sort((a, b) => a.startedAt - b.startedAt)
-    .at(-1);
-}
-
-function Start({ visit, due: { procedure, ways } }: { visit: VisitState; due: DueRun }) {
-  const { append, round } = useRound();
-  const before = wayBefore(round.visits, visit, procedure, ways);
-  const [chosen, choose] = useState(before?.protocol.id ?? '');
-  const { busy, run, say } = useAction();
-  // One way is no choice; which of several the programme asks for nobody guesses.
-  const protocol = ways.length === 1 ? ways[0]! : (ways.find(({ id }) => id === chosen) ?? null);
-  if (!protocol)
-    return (
-      <section className="stack">
-        <h2>Which way does the programme ask for?</h2>
-        <Choices
-          value={chosen}
-          onChange={choose}
-          options={ways.map(({ id, title, way }) => ({ id, label: title, ...(way ? { caution: way.says } : {}) }))}
-        />
-        <p className="soft small">Ask the lab or whoever ordered it where it is not said: the results are not the same.</p>
-      </section>
-    );
-  const asksResidual = protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
-  const minimum = visit.point.type === 'tap' ? visit.point.tap.residualMinimum : null;
-  return (
-    <section className="stack">
-      <h2>{protocol.title}</h2>
-      {before?.protocol.id === protocol.id && ways.length > 1 && <p>The way as at {before.name}.</p>}
-      <p>
-        {protocol.steps.length} steps.{' '}
-        {!asksResidual
-          ? ''
-          : minimum === null
-            ? 'This water is not disinfected: free chlorine must read zero here.'
-            : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
-      </p>
-      <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>
-      <Cautions point={visit.point} at="tap" />
-      <Said say={say} />
-      <May do={runStarted}>
-        <Button
-          type="primary"
-          size="large"
-          loading={busy}
-          onClick={() =>
-            void run(() => append(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition }, { at: visit.id }))
-          }
-        >
-          Start at the tap
-        </Button>
-      </May>
-      {ways.length > 1 && (
-        <div>
-          <Button type="text" onClick={() => choose('')}>
-            Another way
-          </Button>
-        </div>
-      )}
     </section>
   );
 }

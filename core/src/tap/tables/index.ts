@@ -4,7 +4,7 @@ import { coliformsDistribution } from './coliforms-distribution.ts';
 import { chemistryTap, coliformsWell } from './chemistry.ts';
 import { coliformsAsDrunk, coliformsAtTheTap, coliformsDistribution3, coliformsOutletFirst, coliformsRaw } from './coliforms-ways.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
-import { leadFirstLitre, leadRandom } from './lead-ways.ts';
+import { leadFifthLitre, leadFirstLitre, leadRandom } from './lead-ways.ts';
 import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
 import {
   legionellaOutbreak,
@@ -34,6 +34,7 @@ export const protocols = shelf([
   leadTimed,
   leadTimed2,
   leadFirstLitre,
+  leadFifthLitre,
   leadRandom,
   // Before anything is disinfected: bleach makes of water what is looked for in it.
   trihalomethanesTap,

@@ -38,6 +38,35 @@ export const leadFirstLitre: Protocol = {
   ],
 };
 
+const fifth = '40 CFR 141.86(b)(3) (from memory): first and fifth litre at a lead service line';
+
+/** What stood in the line to the house: behind the water of the house itself. */
+export const leadFifthLitre: Protocol = {
+  ...shared,
+  id: 'lead-fifth-litre',
+  title: 'Lead, the fifth litre after six hours',
+  source: `${fifth}; common practice`,
+  way: {
+    of,
+    says: 'The fifth litre of a tap that stood for six hours: what stood in a lead line in the street. The first is a visit of its own.',
+  },
+  freshFor: 600,
+  steps: [
+    timed('fitness'),
+    leadFirstLitre.steps.find(({ id }) => id === 'stood')!,
+    {
+      id: 'four-litres',
+      say: 'Open slowly and catch four litres, one after the other, without closing the tap',
+      why: 'They stood in the pipes of the house. A tap that is closed between mixes them with what comes behind.',
+      source: fifth,
+      departed: 'invalid',
+      act: { type: 'times', least: 4 },
+    },
+    { ...timed('fill'), say: 'Catch the fifth litre in the bottle, all of it', source: fifth },
+    timed('put-back'),
+  ],
+};
+
 /** As people happen to drink it. */
 export const leadRandom: Protocol = {
   ...shared,
