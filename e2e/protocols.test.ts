@@ -2,6 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { analysisName, bottleTables } from '../core/src/bottles/index.ts';
 import { pointKind, waters, type PointKind, type TapPoint } from '../core/src/registers/index.ts';
+import { wellPoint } from '../core/test/script.ts';
 import { seriousBarriers } from './axe.ts';
 import { choose, click, desk, option, overflow, phone, see, shows, tick, type } from './browser.ts';
 import type { Running } from './harness.ts';
@@ -117,5 +118,38 @@ describe.each(all.filter(([, , inShort]) => isLong || inShort))('%s', (id, place
     await walkProtocol(page, protocol, point, place.least === null ? '0' : '0.42');
     expect(await shows(page, 'Routine sample so far')).toBe(true);
     expect(await overflow(page)).toBeLessThanOrEqual(0);
+  }, 180_000);
+});
+
+describe.runIf(isLong)('coliforms-well', () => {
+  it('is walked at a well once that is past its purge', async () => {
+    await page.setViewport(desk);
+    await page.goto(`${server.address}/rounds/new`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Plan a round');
+    await walk.skip(page, '1 d');
+    await page.goto(`${server.address}/rounds/new`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Plan a round');
+    await tick(page, 'Waterworks well');
+    await only('Waterworks well', 'Coliforms + E. coli');
+    await type(page, 'Name', 'Raw water');
+    await type(page, 'System or site', 'Marenta');
+    await click(page, 'Plan it');
+    await see(page, 'Field book');
+    await click(page, 'Go on');
+    await walk.arrive(page);
+    await click(page, 'The level cannot be read');
+    await choose(page, 'What is it', 'No way in for a tape');
+    await type(page, 'Why it cannot be read', 'the pump head has no opening');
+    await click(page, 'Leave the level out');
+    await walk.closed(page);
+    await click(page, 'Purge', 'link');
+    await choose(page, 'Method', 'No purge');
+    await choose(page, 'The sample is taken', 'By a passive sampler');
+    await type(page, 'Why there is no purge', 'it pumps all day');
+    await click(page, 'Go without a purge');
+    await click(page, 'Coliforms at a well', 'link');
+    await click(page, 'Start at the well');
+    await walkProtocol(page, protocolNamed('coliforms-well'), wellPoint, '0');
+    expect(await shows(page, 'Routine sample so far')).toBe(true);
   }, 180_000);
 });

@@ -77,7 +77,7 @@ export function Start({ visit, due: { procedure, ways } }: { visit: VisitState; 
             void run(() => append(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition }, { at: visit.id }))
           }
         >
-          Start at the tap
+          {visit.point.type === 'tap' ? 'Start at the tap' : 'Start at the well'}
         </Button>
       </May>
       {ways.length > 1 && (
