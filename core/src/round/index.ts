@@ -3,6 +3,7 @@ export * from './editions.ts';
 export * from './fold.ts';
 export * from './visit.ts';
 export * from './results.ts';
+export type { OpenBottle, VerdictGaps } from './gaps.ts';
 export type { SiteResult } from './on-site.ts';
 export * from './bottle.ts';
 export * from './lines.ts';

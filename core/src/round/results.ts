@@ -12,11 +12,12 @@ import {
   type LimitSet,
   type SumVerdict,
 } from '../limits/index.ts';
-import { parameter, type ParameterId } from '../parameters/index.ts';
-import { openResults, openRows, isReported, type LabResult, type ReadBook, type Standing } from '../read/index.ts';
+import { parameter } from '../parameters/index.ts';
+import { isReported, type LabResult, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
-import { handSamples, isAtLab, type HandSample } from './by-hand.ts';
+import { handSamples, type HandSample } from './by-hand.ts';
 import { tablesOf } from './editions.ts';
+import { gapsOf, type VerdictGaps } from './gaps.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
 import { standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
@@ -54,28 +55,6 @@ export interface VisitVerdict {
   sums: SumVerdict[];
   /** What was measured at the point itself. */
   onSite: SiteResult[];
-}
-
-/** A bottle of which not all that was asked for is reported. */
-export interface OpenBottle {
-  bottle: string;
-  visit: string;
-  pointName: string;
-  parameters: ParameterId[];
-}
-
-/** What a verdict does not know yet. */
-export interface VerdictGaps {
-  pending: OpenBottle[];
-  /** Rows of its reports that nobody understood. */
-  rows: number;
-  /** Results that will not come, by what somebody said. */
-  without: number;
-  /** Of the results that were asked for, how many are there. */
-  reported: number;
-  asked: number;
-  /** Samples that nobody compared by hand yet. */
-  byHand: number;
 }
 
 export interface RoundVerdict {
@@ -172,23 +151,6 @@ function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict
     }),
   );
   return [...results, ...together];
-}
-
-/** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
-function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonly Standing[]): VerdictGaps {
-  const bottles = visits.flatMap((visit) => visit.bottles.filter(isAtLab).map((bottle) => ({ visit, bottle })));
-  const pending = bottles.flatMap(({ visit, bottle }): OpenBottle[] => {
-    const parameters = openResults(bottle, book, standing);
-    return parameters.length > 0 ? [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, parameters }] : [];
-  });
-  const asked = bottles.reduce((sum, { bottle }) => sum + bottle.card.parameters.length, 0);
-  const without = book.without
-    .filter(({ bottle }) => bottles.some((one) => one.bottle.id === bottle))
-    .reduce((sum, one) => sum + one.parameters.length, 0);
-  const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
-  const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
-  const byHand = handSamples(visits, book).filter(({ given }) => !given).length;
-  return { pending, rows, without, asked, reported: asked - open - without, byHand };
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */

@@ -33,6 +33,20 @@ import {
   type StepAnswer,
 } from './index.ts';
 
+/** A step that is asked now, and nothing said to it yet. */
+const nowAt = (step: Step): RunStep => ({
+  step,
+  state: 'now',
+  clockFrom: null,
+  clockBackdated: 0,
+  restarts: [],
+  doneAt: null,
+  entry: null,
+  answer: null,
+  departure: null,
+  test: null,
+  stops: [],
+});
 const named = (id: string) => protocols.newest.find((one) => one.id === id)!;
 const degrees = (text: string): Typed => ({ text, unit: 'degC' });
 
@@ -366,19 +380,7 @@ describe('what is counted', () => {
   it('departs from the protocol when it was done too few times', () => {
     const { steps } = named('pfas-533-tap');
     const step = steps.find(({ id }) => id === 'shake')!;
-    const run: RunStep = {
-      step,
-      state: 'now',
-      clockFrom: null,
-      clockBackdated: 0,
-      restarts: [],
-      doneAt: null,
-      entry: null,
-      answer: null,
-      departure: null,
-      test: null,
-      stops: [],
-    };
+    const run = nowAt(step);
     expect(departs(run, { type: 'times', times: 4 }, 0)).toMatchObject({ code: 'too-few-times', data: { least: 5, times: 4 } });
     expect(departs(run, { type: 'times', times: 6 }, 0)).toBeNull();
   });
@@ -387,19 +389,7 @@ describe('what is counted', () => {
 describe('what is measured until it is constant', () => {
   const act = { type: 'constant', parameter: 'temperature', unit: 'degC', within: 0.2, count: 3 } as const;
   const step: Step = { id: 'constant', say: 'Measure', why: '', source: 'x', departed: 'special', act };
-  const now = {
-    step,
-    state: 'now',
-    clockFrom: null,
-    clockBackdated: 0,
-    restarts: [],
-    doneAt: null,
-    entry: null,
-    answer: null,
-    departure: null,
-    test: null,
-    stops: [],
-  } as const;
+  const now = nowAt(step);
   const answer = (...texts: string[]): StepAnswer => ({ type: 'constant', readings: texts.map(degrees) });
 
   it('is so once the last readings lie within the width, whatever was before and in whatever unit', () => {
@@ -410,8 +400,8 @@ describe('what is measured until it is constant', () => {
   });
 
   it('is a departure with a reason while it is not, and refuses what no water has', () => {
-    expect(departs({ ...now, restarts: [], stops: [] }, answer('19', '18.4', '18'), 0)).toMatchObject({ code: 'not-constant' });
-    expect(departs({ ...now, restarts: [], stops: [] }, answer('19', '18.1', '18', '18.1'), 0)).toBeNull();
+    expect(departs(now, answer('19', '18.4', '18'), 0)).toMatchObject({ code: 'not-constant' });
+    expect(departs(now, answer('19', '18.1', '18', '18.1'), 0)).toBeNull();
     expect(misfitAnswer(step, answer('18', '180'))).toMatchObject({ code: 'cannot-be', field: 'payload.answer.readings.1' });
     expect(misfitAnswer(step, { type: 'confirm' })).toMatchObject({ code: 'other-answer' });
   });

@@ -6,8 +6,6 @@ import {
   cultureWords,
   impossibleCount,
   questionCount,
-  sayCount,
-  sayLimits,
   timeDeparts,
   type Counted,
   type Culture,
@@ -24,6 +22,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import type { FieldProblem } from '../form/values.ts';
 import { now } from '../time/clock.ts';
 import { useNow } from '../time/useNow.ts';
+import { Counts } from './Counts.tsx';
 
 interface Draft {
   coliforms: string[];
@@ -167,17 +166,7 @@ export function CountForm({
           <Checkbox>Too many colonies to count</Checkbox>
         </Field>
       )}
-      {count && (
-        <div className="figures">
-          {(['coliforms', 'ecoli'] as const).map((of) => (
-            <p key={of} className="figure">
-              <span className="soft small">{of === 'coliforms' ? 'Coliforms per 100 mL' : 'E. coli per 100 mL'}</span>
-              <span className="value">{sayCount(count[of])}</span>
-              <span className="small soft">{sayLimits(count[of])}</span>
-            </p>
-          ))}
-        </div>
-      )}
+      {count && <Counts of={count} />}
       <Findings of={asked(draft)} />
       {asked(draft).length > 0 && <Field name="kept" />}
       {late && <Field name="departure" label={say(cultureWords, { code: `culture-${late}` })} />}

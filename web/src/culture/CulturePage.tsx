@@ -5,9 +5,7 @@ import {
   cultureRead,
   doubtsOf,
   isCounted,
-  sayCount,
   sayCultureDoubt,
-  sayLimits,
   type BottleCount,
   type Culture,
 } from '@fonte/core/culture';
@@ -28,6 +26,7 @@ import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { BeginCulture } from './BeginCulture.tsx';
 import { CountForm } from './CountForm.tsx';
+import { Counts } from './Counts.tsx';
 import './culture.css';
 
 /** Bacteria that are grown and counted by those who took them. */
@@ -148,15 +147,7 @@ function Counted({ culture, count }: { culture: Culture; count: BottleCount }) {
   const { round } = useRound();
   return (
     <>
-      <div className="figures">
-        {(['coliforms', 'ecoli'] as const).map((of) => (
-          <p key={of} className="figure">
-            <span className="soft small">{of === 'coliforms' ? 'Coliforms per 100 mL' : 'E. coli per 100 mL'}</span>
-            <span className="value">{sayCount(count[of])}</span>
-            <span className="small soft">{sayLimits(count[of])}</span>
-          </p>
-        ))}
-      </div>
+      <Counts of={count} />
       <p className="small soft">
         Counted {showMoment(count.at, round.plan.zone)}. {count.kept ? `Kept: ${count.kept}` : ''}
       </p>

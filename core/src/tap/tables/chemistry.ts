@@ -1,6 +1,6 @@
 import type { AnalysisId } from '../../bottles/index.ts';
 import type { Protocol } from '../protocol.ts';
-import { step } from './coliforms-ways.ts';
+import { mustBeZero, step } from './coliforms-ways.ts';
 
 const practice = 'Common practice';
 const nfm = 'USGS National Field Manual, chapter A4 (from memory)';
@@ -141,20 +141,11 @@ export const coliformsWell: Protocol = {
       why: 'Zero says that no disinfectant is left, of yours or of the well’s.',
       source: practice,
       departed: 'special',
-      act: {
-        type: 'measure',
-        parameter: 'freeChlorine',
-        unit: 'mg/L',
-        stops: [
-          {
-            above: 0.05,
-            outcome: 'invalid',
-            say: 'There is chlorine in it: not rinsed off, or the well was chlorinated.',
-            advice: 'Rinse on and measure again before you write this down. After a shock chlorination wait until it reads zero.',
-            source: practice,
-          },
-        ],
-      },
+      act: mustBeZero(
+        'invalid',
+        'There is chlorine in it: not rinsed off, or the well was chlorinated.',
+        'Rinse on and measure again before you write this down. After a shock chlorination wait until it reads zero.',
+      ),
     },
     step('fill', { say: 'Fill the bacteria first', why: 'Open it only now; air left over it. The other bottles come after.' }),
     step('cold'),

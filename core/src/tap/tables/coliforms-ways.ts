@@ -1,4 +1,4 @@
-import type { Protocol, Step, Stop } from '../protocol.ts';
+import type { Protocol, Step, StepAct, Stop } from '../protocol.ts';
 import { coliformsDistribution2 } from './coliforms-distribution-2.ts';
 
 const practice = 'Common practice';
@@ -11,6 +11,14 @@ const special = (say: string, advice: string, source = practice): Stop => ({ out
 export const step = (id: string, change: Partial<Step> = {}): Step => ({
   ...coliformsDistribution2.steps.find((one) => one.id === id)!,
   ...change,
+});
+
+/** Free chlorine that must not be there; 0.05 mg/L is what a photometer may show of none. Common practice. */
+export const mustBeZero = (outcome: Stop['outcome'], say: string, advice: string): StepAct => ({
+  type: 'measure',
+  parameter: 'freeChlorine',
+  unit: 'mg/L',
+  stops: [{ above: 0.05, outcome, say, advice, source: practice }],
 });
 
 /** Disinfected for a time: nobody knows yet whether that is over. */
@@ -268,20 +276,11 @@ export const coliformsRaw: Protocol = {
       say: 'Measure free chlorine: it must be zero',
       why: 'Zero is the proof that this is raw water.',
       source: practice,
-      act: {
-        type: 'measure',
-        parameter: 'freeChlorine',
-        unit: 'mg/L',
-        stops: [
-          {
-            above: 0.05,
-            outcome: 'invalid',
-            say: 'Chlorine in raw water: the wrong tap, or the well was chlorinated.',
-            advice: 'Find the tap before the dosing. After a shock chlorination take no sample until it reads zero.',
-            source: practice,
-          },
-        ],
-      },
+      act: mustBeZero(
+        'invalid',
+        'Chlorine in raw water: the wrong tap, or the well was chlorinated.',
+        'Find the tap before the dosing. After a shock chlorination take no sample until it reads zero.',
+      ),
     }),
     ...disinfecting,
     step('residual-again'),

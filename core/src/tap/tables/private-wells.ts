@@ -1,5 +1,5 @@
 import type { Protocol, Step, Stop } from '../protocol.ts';
-import { filling, step } from './coliforms-ways.ts';
+import { filling, mustBeZero, step } from './coliforms-ways.ts';
 
 const practice = 'Common practice';
 const of = 'coliforms-distribution';
@@ -13,21 +13,11 @@ const zero = (outcome: Stop['outcome']): Step =>
     say: 'Measure free chlorine: it must be zero',
     why: 'A well of one’s own has none, but for a time after it was disinfected.',
     source: practice,
-    act: {
-      type: 'measure',
-      parameter: 'freeChlorine',
-      unit: 'mg/L',
-      stops: [
-        {
-          above: 0.05,
-          ...stop(
-            outcome,
-            'There is chlorine in it: the well was disinfected, and the result would be too good.',
-            'Run it off outside, away from plants and septic tank, and come back when it reads zero.',
-          ),
-        },
-      ],
-    },
+    act: mustBeZero(
+      outcome,
+      'There is chlorine in it: the well was disinfected, and the result would be too good.',
+      'Run it off outside, away from plants and septic tank, and come back when it reads zero.',
+    ),
   });
 
 /** Always here, not after one of several ways to disinfect. */

@@ -1,0 +1,43 @@
+import type { ParameterId } from '../parameters/index.ts';
+import { openResults, openRows, type ReadBook, type Standing } from '../read/index.ts';
+import { handSamples, isAtLab } from './by-hand.ts';
+import type { VisitState } from './visit.ts';
+
+/** A bottle of which not all that was asked for is reported. */
+export interface OpenBottle {
+  bottle: string;
+  visit: string;
+  pointName: string;
+  parameters: ParameterId[];
+}
+
+/** What a verdict does not know yet. */
+export interface VerdictGaps {
+  pending: OpenBottle[];
+  /** Rows of its reports that nobody understood. */
+  rows: number;
+  /** Results that will not come, by what somebody said. */
+  without: number;
+  /** Of the results that were asked for, how many are there. */
+  reported: number;
+  asked: number;
+  /** Samples that nobody compared by hand yet. */
+  byHand: number;
+}
+
+/** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
+export function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonly Standing[]): VerdictGaps {
+  const bottles = visits.flatMap((visit) => visit.bottles.filter(isAtLab).map((bottle) => ({ visit, bottle })));
+  const pending = bottles.flatMap(({ visit, bottle }): OpenBottle[] => {
+    const parameters = openResults(bottle, book, standing);
+    return parameters.length > 0 ? [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, parameters }] : [];
+  });
+  const asked = bottles.reduce((sum, { bottle }) => sum + bottle.card.parameters.length, 0);
+  const without = book.without
+    .filter(({ bottle }) => bottles.some((one) => one.bottle.id === bottle))
+    .reduce((sum, one) => sum + one.parameters.length, 0);
+  const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
+  const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
+  const byHand = handSamples(visits, book).filter(({ given }) => !given).length;
+  return { pending, rows, without, asked, reported: asked - open - without, byHand };
+}
