@@ -131,6 +131,13 @@ module.exports = {
       to: { path: 'node_modules/(react|express|typeorm|antd|swr)' },
     },
     { name: 'server-without-web', severity: 'error', from: { path: '^server/' }, to: { path: '^(web|demo|e2e)/' } },
+    {
+      name: 'the-lab-stands-alone',
+      severity: 'error',
+      comment: 'The simulated lab shares no code with the product: the two must be able to disagree.',
+      from: { path: '^demo/lab/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(core|server|web|demo/(?!lab/))' },
+    },
     { name: 'web-without-server', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|e2e)/' } },
   ],
   options: {

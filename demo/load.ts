@@ -1,14 +1,13 @@
 import { generateKeyPairSync, sign } from 'node:crypto';
 import { sha256Hex, signEntry, writeEntry, type Entry } from '@fonte/core/book';
 import { handedOver, labAnswered } from '@fonte/core/custody';
-import type { IntakeRequest } from '@fonte/core/lab';
 import { reportReceived } from '@fonte/core/read';
 import { deviceRegistered, type Device } from '@fonte/core/registers';
 import { server } from '@fonte/core/roles';
 import { day, hour } from '@fonte/core/time';
 import { keepFile, serverPen, type Services } from '@fonte/server';
 import { device, people } from './data/registers.ts';
-import { reportCsv } from './lab/lab.ts';
+import { reportCsv } from './lab/report.ts';
 import { levelRounds, registers, schoolRound, todayRound } from './scenario.ts';
 
 /** The phone that the demo's past was written on signs it, as every device does. Its key is made with the demo, and forgotten. */
@@ -55,32 +54,14 @@ async function reportWaiting(
   const answer = { reference, bottles: form.bottles.map(({ bottle }) => ({ bottle, accepted: true })) };
   await books.appendOwn(writeEntry(serverPen(book, at + 600_000), labAnswered, { handOver, ...answer }));
   const { bottles } = await books.round(book);
-  const lines = form.bottles.map(({ bottle }): IntakeRequest['bottles'][number] => ({
-    bottle,
-    point: 'SC1',
-    pointName: 'School',
-    rule: bottle.endsWith('B') ? 'bacteria' : 'metals',
-    collectedAt: new Date(bottles.find(({ id }) => id === bottle)!.filledAt!).toISOString(),
-    sampleType: 'routine',
-    purpose: 'sample',
-    residual: '0.41 mg/L',
-    condition: 'good',
-    requests: [],
+  const kept = form.bottles.map(({ bottle }) => ({
+    label: bottle,
+    kind: bottle.endsWith('B') ? 'MB' : 'MD',
+    taken: new Date(bottles.find(({ id }) => id === bottle)!.filledAt!).toISOString(),
+    role: 'sample',
+    location: { code: 'SC1' },
   }));
-  const view = (await books.view(book))!;
-  const request: IntakeRequest = {
-    handOver,
-    book: { id: book, ...view.head! },
-    round: '',
-    system: '',
-    collector: '',
-    handedOverAt: new Date(at).toISOString(),
-    coolerTemperature: 4.6,
-    seal: '',
-    count: lines.length,
-    bottles: lines,
-  };
-  const bytes = reportCsv({ reference, request, answer });
+  const bytes = reportCsv(reference, kept);
   await store.write((query) => keepFile(query, bytes));
   const received = { sha256: sha256Hex(bytes), name: `${reference}.csv`, size: bytes.length, from: 'lab' as const, fault: null };
   await books.appendOwn(writeEntry(serverPen(book, at + 28 * hour), reportReceived, received));

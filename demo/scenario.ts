@@ -22,7 +22,7 @@ import { clockStarted, protocols, runStarted, stepDone, stepsAt, type Step, type
 import { atWall, day, minute, wallTime } from '@fonte/core/time';
 import type { z } from 'zod';
 import { levelHistory } from './data/history.ts';
-import { boxes, device, instruments, lab, lots, people, points, programmes, zone } from './data/registers.ts';
+import { boxes, coastLab, device, instruments, lab, lots, people, points, programmes, zone } from './data/registers.ts';
 
 const [technician, coordinator] = people as [Person, Person];
 const system = 'Marenta municipal supply';
@@ -67,7 +67,7 @@ export function registers(start: number): Entry[] {
   const at = (book: string, author: string) => ({ book, author, device: author === server ? server : device, now, offset: -60 });
   return [
     ...people.map((person) => writeEntry(at(person.id, server), personRegistered, person)),
-    writeEntry(at(lab.id, coordinator.id), labRegistered, lab),
+    ...[lab, coastLab].map((one) => writeEntry(at(one.id, coordinator.id), labRegistered, one)),
     ...points.map((point) => writeEntry(at(point.id, coordinator.id), pointRegistered, point)),
     ...instruments.map((one) => writeEntry(at(one.id, coordinator.id), instrumentRegistered, one)),
     ...lots.map((one) => writeEntry(at(one.id, coordinator.id), lotRegistered, one)),
@@ -189,15 +189,15 @@ export function schoolRound(start: number): { entries: Entry[]; book: string; ha
   round.at(visit, bottleFilled, { bottle: bottles.metals }, 3 * minute);
   const handOver = round.write(
     handedOver,
-    {
-      to: lab.id,
-      releasedBy: technician.name,
-      receivedBy: 'Intake desk',
-      coolerTemperature: { text: '4.6', unit: 'degC' },
-      seal: '0412',
-      signature: technician.name,
+    handedOver.payload.parse({
+      from: { as: 'person', name: technician.name },
+      to: { as: 'lab', lab: lab.id, name: lab.name },
+      takenBy: 'Intake desk',
+      boxes: [{ box: '', name: 'Cooler', temperature: { text: '4.6', unit: 'degC' }, seal: '0412' }],
       bottles: Object.values(bottles).map((bottle) => ({ bottle, condition: 'good' as const })),
-    },
+      counted: Object.values(bottles).length,
+      signed: { name: technician.name },
+    }),
     60 * minute,
   );
   return { entries: round.entries, book: round.book, handOver: handOver.id };

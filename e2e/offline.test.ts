@@ -229,11 +229,12 @@ describe.sequential('a day without signal', () => {
     await page.goto(`${server.address}/rounds/${round}/custody`);
     await see(page, '2 bottles to hand over');
     await type(page, 'To which lab, or whom', 'Island lab');
-    await type(page, 'In the cooler now', '4.1');
-    await type(page, 'Taken by', 'Courier');
+    await type(page, 'In the box now', '4.1');
+    await type(page, 'Taken by', 'Night desk');
+    await type(page, 'Bottles counted by who takes them', '2');
     await type(page, 'Sign as Rui Vale', 'Rui Vale');
-    await click(page, 'Hand over 2');
-    await see(page, '2 handed over');
+    await click(page, 'Hand over 2 bottles');
+    await see(page, '2 to Island lab');
     await page.goto(`${server.address}/rounds/${round}/book`);
     await see(page, 'Only on this device so far.');
     expect(await seriousBarriers(page)).toEqual([]);

@@ -121,7 +121,7 @@ await click(page, 'Go on');
 await walk.signOver(page, { temperature: '7.2', seal: '0431' });
 await shot('custody');
 await walk.signOver(page, { temperature: '4.4', seal: '0431' });
-await click(page, 'Hand over 5');
+await click(page, 'Hand over 5 bottles');
 await click(page, 'Ask the lab for its answer');
 await see(page, 'Accepted');
 await walk.skip(page, '1 d');

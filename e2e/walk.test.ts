@@ -202,17 +202,17 @@ describe.sequential('a round from plan to verdict', () => {
     await click(page, 'Go on');
     await see(page, '5 bottles to hand over');
     await walk.signOver(page, { temperature: '11', seal: '' });
-    await see(page, 'Too warm: the lab takes it at 1 °C to 6 °C.');
-    await see(page, 'This lab asks for a seal number.');
+    await see(page, 'Too warm: 11.0 °C. The lab takes these at 1 °C to 6 °C.');
+    await see(page, 'Cooler: this lab asks for a seal number.');
     await walk.signOver(page, { temperature: '4.4', seal: '0431' });
     await see(page, 'Nothing the lab would refuse');
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     await noSeriousBarrier();
     await option(page, 'Condition of 261123A-MW3-A', 'Leaking');
     await see(page, 'The lab would refuse a bottle');
-    await click(page, 'Hand over 5 all the same');
+    await click(page, 'Hand over 5 bottles all the same');
     await click(page, 'Ask the lab for its answer');
-    await see(page, '261123A-MW3-A: Leaking on arrival');
+    await see(page, '261123A-MW3-A: Arrived leaking');
   });
 
   it('reads the lab’s own CSV: units, decimal commas, reporting limits, and what it could not understand', async () => {
@@ -242,7 +242,7 @@ describe.sequential('a round from plan to verdict', () => {
       'E. coli',
     ]);
     await see(page, 'Only known to be below 20 µg/L, and the limit is 10 µg/L.');
-    await see(page, 'refused, Leaking on arrival');
+    await see(page, 'refused, Arrived leaking');
     await see(page, '1 row of it was not understood');
     await click(page, 'They do not matter', 'button');
     await type(page, 'Why', 'chromium (VI) was not asked for');

@@ -120,9 +120,11 @@ export async function chooseDisinfection(page: Page, option: string): Promise<vo
 }
 
 export async function signOver(page: Page, { temperature, seal }: { temperature: string; seal: string }): Promise<void> {
-  await type(page, 'In the cooler now', temperature);
+  await type(page, 'In the box now', temperature);
   await type(page, 'Seal number', seal);
   await type(page, 'Taken by', 'Intake desk');
+  const count = await page.evaluate(() => /(\d+) bottles? on the form/.exec(document.body.innerText)?.[1] ?? '');
+  await type(page, 'Bottles counted by who takes them', count);
   await type(page, 'Sign as Inês Faria', 'Inês Faria');
 }
 

@@ -5,7 +5,7 @@ import type { Lab, Person, TapPoint, WellPoint } from '../src/registers/index.ts
 import { editionsOn } from '../src/round/index.ts';
 import { instantAt, minute } from '../src/time/index.ts';
 import { fitnessJudged, riskChecked } from '../src/arrive/index.ts';
-import { handedOver } from '../src/custody/index.ts';
+import { handedOver, type BottleCondition } from '../src/custody/index.ts';
 import { bottleFilled } from '../src/fill/index.ts';
 import {
   clockStarted,
@@ -13,6 +13,7 @@ import {
   protocols,
   runStarted,
   stepDone,
+  stepSkipped,
   stepsAt,
   type Protocol,
   type Step,
@@ -95,6 +96,31 @@ export function answerTo({ act }: Step, residual: string): StepAnswer {
       return { type: act.type };
   }
 }
+
+/** What is written where one hands bottles over to the lab of these tests. */
+export function handing(
+  bottles: readonly (string | { bottle: string; condition: BottleCondition })[],
+  {
+    temperature = '4.2',
+    seal = '',
+    from = technician.name,
+    takenBy = 'Desk',
+    to = { as: 'lab' as const, lab: lab.id },
+    ...more
+  }: Handing = {},
+): z.output<typeof handedOver.payload> {
+  return handedOver.payload.parse({
+    from: { as: 'person', name: from },
+    to,
+    takenBy,
+    boxes: [{ box: '', name: 'Cooler', temperature: { text: temperature, unit: 'degC' }, seal }],
+    bottles: bottles.map((one) => (typeof one === 'string' ? { bottle: one, condition: 'good' as const } : one)),
+    counted: bottles.length,
+    signed: { name: from },
+    ...more,
+  });
+}
+type Handing = { temperature?: string; seal?: string; from?: string } & Partial<Omit<z.input<typeof handedOver.payload>, 'from'>>;
 
 /** Writes a book step by step, a minute apart. Monday 23 November 2026, 09:00 on the Azores. */
 export class Script {
@@ -182,15 +208,7 @@ export class Script {
 
   /** Hands bottles in good order over to the lab. */
   handOver(bottles: readonly string[]) {
-    return this.write(handedOver, {
-      to: lab.id,
-      releasedBy: technician.name,
-      receivedBy: 'Desk',
-      coolerTemperature: { text: '4', unit: 'degC' },
-      seal: '',
-      signature: technician.name,
-      bottles: bottles.map((bottle) => ({ bottle, condition: 'good' as const })),
-    });
+    return this.write(handedOver, handing(bottles, { temperature: '4' }));
   }
 
   /** Runs a protocol at the tap, up to the step that is named or to the end. */
@@ -200,18 +218,33 @@ export class Script {
     procedure: named = 'coliforms-distribution',
     bottle = '261123A-MH1-B',
     point = tapPoint,
-  }: { before?: string; residual?: string; procedure?: string; bottle?: string; point?: TapPoint } = {}): this {
+    odd = {},
+  }: {
+    before?: string;
+    residual?: string;
+    procedure?: string;
+    bottle?: string;
+    point?: TapPoint;
+    /** Steps that go otherwise: left out for a reason, or so many minutes long. */
+    odd?: Readonly<Record<string, { skip?: string; minutes?: number; departure?: string }>>;
+  } = {}): this {
     const protocol = this.start(named);
     const procedure = procedureOf(protocol);
     const answers = new Map<string, StepAnswer>();
     const next = () => stepsAt(protocol, point, answers).find(({ id }) => !answers.has(id));
     for (let step = next(); step && step.id !== before; step = next()) {
+      const { skip, departure, ...taken } = odd[step.id] ?? {};
+      if (skip !== undefined) {
+        answers.set(step.id, { type: 'confirm' });
+        this.atTap(stepSkipped, { procedure, step: step.id, departure: skip });
+        continue;
+      }
       if (step.act.type === 'clock') this.atTap(clockStarted, { procedure, step: step.id });
       if (step.act.type === 'fill') this.atTap(bottleFilled, { bottle });
-      const minutes = step.act.type === 'clock' ? 1 + step.act.least / 60 : 1;
+      const minutes = taken.minutes ?? (step.act.type === 'clock' ? 1 + step.act.least / 60 : 1);
       const answer = answerTo(step, residual);
       answers.set(step.id, answer);
-      this.done(step.id, answer, undefined, { minutes, procedure });
+      this.done(step.id, answer, departure, { minutes, procedure });
     }
     return this;
   }

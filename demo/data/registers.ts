@@ -1,3 +1,4 @@
+import { analysisIds } from '@fonte/core/bottles';
 import type { Programme } from '@fonte/core/due';
 import type { Box, Instrument, Lab, Lot, Person, Point } from '@fonte/core/registers';
 
@@ -25,10 +26,38 @@ export const lab: Lab = {
     hours: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, opens: '09:00', closes: '12:30' })),
   }],
   paper: 'The form, signed, in the lid of the box.',
-  temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 } },
-  holding: { bacteria: 18 },
+  temperature: { bacteria: { least: 1, most: 10 }, chilled: { least: 1, most: 6 }, cool: { least: 6, most: 20 }, plate: { least: 1, most: 8 } },
+  holding: { bacteria: 18, legionella: 24 },
+  startsAfter: { bacteria: 3, nitrogen: 24 },
+  coolingWithin: 3, residualMost: 5,
+  stagnation: [{ least: 1800, most: 2700 }, { least: 21_600, most: 64_800 }],
+  asksForBlanks: ['volatiles', 'pfas533', 'pfas537'],
+  takes: analysisIds.filter((one) => one !== 'radon' && one !== 'grossActivity'),
+  accredited: analysisIds.filter((one) => one !== 'silica' && one !== 'sulfide'),
+  reportsFrom: { ammonium: 0.03 },
+  form: [
+    { field: 'quote', always: 'MARENTA-26' }, { field: 'system' }, { field: 'sampler' }, { field: 'notes', always: '–' }, { field: 'point' },
+    { field: 'collectedOn' }, { field: 'collectedAt' }, { field: 'sampleType' }, { field: 'analyses' }, { field: 'preservative' },
+    { field: 'filtered' }, { field: 'residualFree' }, { field: 'stagnation' },
+  ],
+  codes: {
+    bacteria: 'MB', plate: 'PL', enterococci: 'EN', legionella: 'LG', general: 'FQ', nitrogen: 'NO', ammonium: 'NH', metals: 'MD',
+    totalMetals: 'MT', lead: 'PB', volatiles: 'VO', pfas533: 'PF', pfas537: 'PF',
+  },
   position: { latitude: 36.5604, longitude: -31.0512 },
   closedDays: [{ date: '2026-12-08', name: 'Holiday' }, { date: '2026-12-25', name: 'Christmas' }, { date: '2027-01-01', name: 'New Year' }],
+};
+
+/** On the mainland, over night by courier: it takes paper and mail, and has no desk that could be asked. */
+export const coastLab: Lab = {
+  id: id(11), name: 'Costa Leste trace laboratory', zone: 'Europe/Lisbon', source: 'Its letter of terms, 2026', asksForSeal: true,
+  intake: [1, 2, 3, 4].map((weekday) => ({ weekday, opens: '09:00', closes: '17:00' })),
+  cutOffs: [], dropOffs: [], closedDays: [], paper: 'The form on paper, in the box, and by mail before it leaves.',
+  temperature: { chilled: { least: 0, most: 10 } }, holding: {}, takes: ['pfas533', 'pfas537', 'volatiles', 'nutrients', 'metals', 'pesticides'],
+  asksForBlanks: ['pfas533', 'pfas537', 'volatiles'],
+  form: [
+    { field: 'facility' }, { field: 'programme' }, { field: 'billTo', always: 'Municipality of Marenta' }, { field: 'source' }, { field: 'collectedAt' },
+  ],
 };
 
 const at = (latitude: number, longitude: number) => ({ latitude, longitude });

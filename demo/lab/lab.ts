@@ -1,90 +1,91 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { IntakeRequest, type IntakeAnswer } from '@fonte/core/lab';
-import { hour, wallTime, type Clock } from '@fonte/core/time';
 import express from 'express';
-import { findings, ordinary } from '../data/lab-findings.ts';
-import { isOpen, rulesOf, said, zone } from './rules.ts';
+import { onTheWall } from './clock.ts';
+import { readConsignment, type Consignment } from './form.ts';
+import contract from './openapi.json' with { type: 'json' };
+import { reportCsv } from './report.ts';
+import { turnsAway } from './rules.ts';
 
-/** How long the simulated lab takes for a report. */
-export const reportAfter = 20 * hour;
+/** How long the simulated lab takes for a report, in ms. */
+export const reportAfter = 20 * 3_600_000;
 
 interface Order {
-  reference: string;
-  request: IntakeRequest;
-  answer: IntakeAnswer;
+  number: string;
+  at: number;
+  form: Consignment;
+  /** Why each container is sent back, by its label; null where it is kept. */
+  decided: Map<string, string | null>;
 }
 
-const decimal = (value: number) => String(value).replace('.', ',');
-
-function refusal(request: IntakeRequest, line: IntakeRequest['bottles'][number], now: number): string | null {
-  const rules = rulesOf(line.rule);
-  if (line.condition !== 'good') return `${said[line.condition]} on arrival`;
-  const cooler = request.coolerTemperature;
-  if (cooler > rules.warmest || cooler < rules.coldest)
-    return `Cooler at ${decimal(cooler)} °C; accepted at ${rules.coldest} to ${rules.warmest} °C`;
-  if (rules.hours && now - Date.parse(line.collectedAt) > rules.hours * hour) return `More than ${rules.hours} h since collection`;
-  if (line.residual === '') return 'Residual not stated';
-  return isOpen(rules, now) ? null : 'Intake closed';
+interface Manners {
+  /** ms from the form to the decision on kinds that are looked at later. */
+  decidesAfter?: number;
 }
 
-/** The report in the lab's own form: Windows-1252, semicolons, decimal commas, its own column names and units. */
-export function reportCsv(order: Order): Buffer {
-  const accepted = order.request.bottles.filter((line) =>
-    order.answer.bottles.some((answer) => answer.bottle === line.bottle && answer.accepted),
-  );
-  const rows = accepted.flatMap((line) => {
-    const { date, time } = wallTime(Date.parse(line.collectedAt), zone);
-    const collected = `${date.split('-').reverse().join('/')} ${time}`;
-    const isBlank = line.purpose === 'field-blank';
-    return (findings[line.point]?.[line.rule] ?? ordinary[line.rule] ?? []).map((found) => {
-      // Clean water stays clean in this lab.
-      const value = isBlank && found.limit ? `<${found.limit}` : found.value;
-      return [line.bottle, collected, found.test, found.limit, value, found.unit, found.method].join(';');
-    });
-  });
-  const head = [
-    `Boletim de ensaio ${order.reference}`,
-    '',
-    'Amostra;Data de colheita;Ensaio;Limite de quantificação;Resultado;Unidade;Método',
-  ];
-  return Buffer.from(`${[...head, ...rows].join('\r\n')}\r\n`, 'latin1');
+/** What the lab says about an order by now. */
+function settlement({ number, at, form, decided }: Order, now: number, { decidesAfter = 0 }: Manners) {
+  const isOpen = now < at + decidesAfter;
+  return {
+    consignment: number,
+    state: isOpen ? ('open' as const) : ('settled' as const),
+    containers: form.containers.map(({ label }) => {
+      if (isOpen) return { label, decision: 'open' as const };
+      const why = decided.get(label) ?? null;
+      return why === null ? { label, decision: 'taken' as const } : { label, decision: 'sent-back' as const, remark: why };
+    }),
+  };
 }
 
-/** A made-up lab with an intake desk, as an outside service over HTTP. */
-export async function startLab(clock: Clock, port = 0): Promise<{ address: string; server: Server }> {
-  const orders = new Map<string, Order & { at: number }>();
+export interface RunningLab {
+  address: string;
+  server: Server;
+  /** A container breaks on the bench, after it was taken. */
+  breaks: (label: string) => void;
+}
+
+/** A made-up lab with an intake desk, as an outside service over HTTP. It shares no code with the product. */
+export async function startLab(clock: () => number, port = 0, manners: Manners = {}): Promise<RunningLab> {
+  const orders = new Map<string, Order>();
   const app = express();
-  app.use(express.json({ limit: '1mb' }));
+  app.use(express.json({ limit: '4mb' }));
 
-  app.post('/intake', (request, response) => {
-    const form = IntakeRequest.safeParse(request.body);
-    if (!form.success) return void response.status(400).json({ error: 'The form cannot be read.' });
-    const known = [...orders.values()].find((order) => order.request.handOver === form.data.handOver);
-    if (known) return void response.json(known.answer);
-    const at = clock();
-    const reference = `PN-${wallTime(at, zone).date.slice(2, 7).replace('-', '')}-${String(orders.size + 101)}`;
-    const answer: IntakeAnswer = {
-      reference,
-      bottles: form.data.bottles.map((line) => {
-        const reason = refusal(form.data, line, at);
-        return reason === null ? { bottle: line.bottle, accepted: true } : { bottle: line.bottle, accepted: false, reason };
-      }),
+  app.get('/openapi.json', (_, response) => void response.json(contract));
+
+  app.put('/consignments/:submission', (request, response) => {
+    const form = readConsignment(request.body);
+    if ('fault' in form) return void response.status(400).json({ error: form.fault });
+    if (form.submission !== request.params.submission) return void response.status(400).json({ error: 'Sent to another number.' });
+    const now = clock();
+    // However often a form comes, it is one; what it said first holds.
+    const known = orders.get(form.submission);
+    const order: Order = known ?? {
+      number: `PN-${onTheWall(now).yearMonth}-${orders.size + 101}`,
+      at: now,
+      form,
+      decided: new Map(form.containers.map((one) => [one.label, turnsAway(one, form, now)])),
     };
-    orders.set(reference, { reference, request: form.data, answer, at });
-    response.json(answer);
+    orders.set(form.submission, order);
+    const said = settlement(order, now, manners);
+    response.status(said.state === 'open' ? 202 : 200).json(said);
   });
 
-  app.get('/reports/:reference', (request, response) => {
-    const order = orders.get(request.params.reference);
-    const isAccepted = order?.answer.bottles.some((line) => line.accepted);
-    if (!order || !isAccepted || clock() < order.at + reportAfter) return void response.status(404).json({ error: 'No report yet.' });
-    response.type('text/csv; charset=windows-1252').send(reportCsv(order));
+  app.get('/reports/:number', (request, response) => {
+    const order = [...orders.values()].find(({ number }) => number === request.params.number);
+    const kept = order?.form.containers.filter(({ label }) => order.decided.get(label) === null) ?? [];
+    if (!order || kept.length === 0 || clock() < order.at + reportAfter) return void response.status(404).json({ error: 'No report yet.' });
+    response.type('text/csv; charset=windows-1252').send(reportCsv(order.number, kept));
   });
 
   const server = createServer(app);
   await new Promise<void>((resolve) => {
     server.listen(port, '127.0.0.1', resolve);
   });
-  return { address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, server };
+  return {
+    address: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    server,
+    breaks: (label) => {
+      for (const { decided } of orders.values()) if (decided.has(label)) decided.set(label, 'Broken on the bench');
+    },
+  };
 }

@@ -1,5 +1,6 @@
 import { proofText, sessionLasts, type Account, type Session } from '@fonte/core/access';
 import { newId, signEntry, writeEntry, type BookEntry, type Entry } from '@fonte/core/book';
+import { handedOver } from '@fonte/core/custody';
 import { levelRead } from '@fonte/core/level';
 import { analysisAdded, judgedAnew, roundGivenUp } from '@fonte/core/plan';
 import { personRegistered, type Device, type Person } from '@fonte/core/registers';
@@ -8,7 +9,7 @@ import { allKinds } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { pairOf, signed, signText } from '../../core/test/keys.ts';
-import { coordinator, idOf, phone, technician } from '../../core/test/script.ts';
+import { coordinator, handing, idOf, phone, technician } from '../../core/test/script.ts';
 import { cookieName } from '../src/access/sessions.ts';
 import { rooms } from '../src/app/rooms.ts';
 import { loadEntries } from '../src/book/codec.ts';
@@ -335,7 +336,8 @@ describe('a person who leaves', () => {
 
   it('is told all that is kept, and can be made unreadable: no name is left, and every chain holds', async () => {
     await at.post(level());
-    const filled = at.script.handOver(['261123A-MW3-G']);
+    const drawn = [[100, 200, 300, 100, 500, 250]];
+    const filled = at.script.write(handedOver, handing(['261123A-MW3-G'], { signed: { name: technician.name, drawn } }));
     await at.post(filled);
     const kept = (await at.api.get(`/api/people/${technician.id}/kept`)).text;
     expect(JSON.parse(kept)).toMatchObject({
@@ -354,8 +356,9 @@ describe('a person who leaves', () => {
     for await (const book of verifyBooks(at.store, derivation)) faults.push(...book.faults);
     expect(faults).toEqual([]);
     expect((await loadEntries(at.store, at.script.book))[2]).toMatchObject({
-      payload: { releasedBy: 'IF', signature: 'IF', receivedBy: 'Desk' },
+      payload: { from: { name: 'IF' }, signed: { name: 'IF' }, takenBy: 'Desk' },
     });
+    expect(JSON.stringify(everything)).not.toContain('drawn');
     // A copy that comes late says what it said, and is known all the same.
     expect((await boss.post('/api/entries').send({ entries: [signed(filled)] })).body).toMatchObject({ results: [{ status: 200 }] });
   });

@@ -5,7 +5,7 @@ import { levelRead } from '@fonte/core/level';
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { coordinator, lab, phone, technician } from '../../core/test/script.ts';
+import { coordinator, handing, phone, technician } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
 import { workbookOf } from './workbook.ts';
 
@@ -33,18 +33,7 @@ beforeEach(async () => {
     script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }),
     script.atWell(bottleFilled, { bottle: nitrogen! }),
     script.atWell(bottleFilled, { bottle: metals! }),
-    script.write(handedOver, {
-      to: lab.id,
-      releasedBy: 'Inês Faria',
-      receivedBy: 'Desk',
-      coolerTemperature: { text: '4.2', unit: 'degC' },
-      seal: '',
-      signature: 'Inês Faria',
-      bottles: [
-        { bottle: nitrogen!, condition: 'good' },
-        { bottle: metals!, condition: 'leaking' },
-      ],
-    }),
+    script.write(handedOver, handing([nitrogen!, { bottle: metals!, condition: 'leaking' }])),
   ];
   for (const step of steps) expect((await at.post(step)).status).toBe(201);
   handOver = steps.at(-1)!.id;
@@ -61,18 +50,28 @@ describe('the desk', () => {
   it('gets the form once and its answer is written down, refusals too', async () => {
     at.desk.refuse = { [metals!]: 'Leaking' };
     await Promise.all([ask(), ask()]);
-    expect(at.desk.asked).toMatchObject([
-      {
-        count: 2,
-        coolerTemperature: 4.2,
-        bottles: [{ bottle: nitrogen, rule: 'nitrogen', requests: ['nutrients'], residual: 'not-needed' }, { condition: 'leaking' }],
-      },
-    ]);
+    expect(at.desk.asked[0]).toMatchObject({
+      count: 2,
+      boxes: [{ temperature: 4.2 }],
+      bottles: [{ bottle: nitrogen, kind: 'nitrogen', residual: 'not-needed' }, { condition: 'leaking' }],
+    });
+    // What the lab says again is no news.
+    await ask();
+    expect((await at.entries()).filter(({ kind }) => kind === 'lab-answered')).toHaveLength(1);
     expect((await at.entries()).at(-1)).toMatchObject({
       kind: 'lab-answered',
       payload: { bottles: [{ accepted: true }, { accepted: false, reason: 'Leaking' }] },
     });
     expect((await at.books.round(at.script.book)).followUps).toMatchObject([{ id: `resample:${metals}` }]);
+  });
+
+  it('may say later that a bottle broke: what it said last holds, and its sample is owed', async () => {
+    await ask();
+    at.desk.refuse = { [nitrogen!]: 'Broken on the bench' };
+    await ask();
+    const round = await at.books.round(at.script.book);
+    expect(round.bottles.find(({ id }) => id === nitrogen)?.lost).toEqual({ how: 'refused', reason: 'Broken on the bench' });
+    expect(round.followUps).toMatchObject([{ id: `resample:${nitrogen}` }]);
   });
 
   it('gets the head of the book with the form, and so is a witness to its end', async () => {

@@ -9,7 +9,7 @@ import { reportPutAside, reportRead, reportReceived, type LabResult } from '@fon
 import { clockStarted, runGivenUp, runStarted, stepSkipped, type StepAnswer } from '@fonte/core/tap';
 import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
-import { idOf, lab, Script, tapPoint } from '../../core/test/script.ts';
+import { handing, idOf, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
 import { fieldShapes } from './shapes-field.ts';
 import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
@@ -43,16 +43,7 @@ const result = (bottle: string, more: Partial<LabResult> = {}): LabResult => ({
   written: { result: '4', unit: 'CFU/100 mL', reportingLimit: '' },
   ...more,
 });
-const form = (script: Script, bottles: string[]) =>
-  script.write(handedOver, {
-    to: lab.id,
-    releasedBy: 'Inês Faria',
-    receivedBy: 'Intake desk',
-    coolerTemperature: { text: '4.2', unit: 'degC' },
-    seal: 'M-118',
-    bottles: bottles.map((bottle) => ({ bottle, condition: 'good' as const })),
-    signature: 'Inês Faria',
-  });
+const form = (script: Script, bottles: string[]) => script.write(handedOver, handing(bottles, { seal: 'M-118', takenBy: 'Intake desk' }));
 const report = (script: Script, sha: string, results: LabResult[]) => {
   script.write(reportReceived, { sha256: sha.repeat(64), name: 'report.csv', size: 900, from: 'lab', fault: null }, { minutes: 1440 });
   return script.write(reportRead, {

@@ -1,38 +1,116 @@
 import type { z } from 'zod';
-import { misfit, type Room } from '../book/index.ts';
+import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import type { BottleOnItsWay, RuleId } from '../bottles/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
-import { handedOver, labAnswered } from './entries.ts';
+import { answerTaken, boxRead, handedOver, labAnswered } from './entries.ts';
 import { latestHandOver } from './intake.ts';
+import { isSameParty, type Party } from './party.ts';
 import type { WaitingBottle } from './waiting.ts';
 
+type AnsweredBottle = z.infer<typeof labAnswered.payload>['bottles'][number];
+
+/** What a lab said of a hand-over: the last word on each bottle. */
+export interface LabAnswer {
+  /** When it last said something, in ms. */
+  at: number;
+  reference: string;
+  bottles: readonly AnsweredBottle[];
+  /** Taken down by a person, not by the lab's own desk: the entry, for corrections, and how it came. */
+  taken: { entry: string; how: z.infer<typeof answerTaken.payload>['how']; whom: string } | null;
+}
+
+/** A leg of the chain of custody; with the lab's answer where it ends there. */
 export interface HandOver {
   entry: string;
   at: number;
   form: z.infer<typeof handedOver.payload>;
-  answer: { at: number; reference: string; bottles: z.infer<typeof labAnswered.payload>['bottles'] } | null;
+  answer: LabAnswer | null;
 }
 
-/** What a book says of its hand-overs, in the order of work, with the lab's answers. */
-export type CustodyBook = readonly HandOver[];
+/** What was read of a box. */
+export interface BoxReading extends z.infer<typeof boxRead.payload> {
+  entry: string;
+  at: number;
+}
+
+/** What a book says of the way of its bottles, in the order of work. */
+export interface CustodyBook {
+  legs: readonly HandOver[];
+  boxes: readonly BoxReading[];
+}
 
 export interface CustodyAround {
-  /** The lab the round was planned for. */
-  lab: string | null;
-  /** Whether a bottle is filled and in the cooler. */
+  /** The lab that a bottle goes to; null where the round has none for it. */
+  labOf: (bottle: string) => Lab | null;
+  /** Whether a bottle is filled and in somebody's hands. */
   isInCooler: (bottle: string) => boolean;
 }
 
 /** What the way to the lab depends on. */
 interface CustodyView {
   plan: { lab: Lab | null };
-  bottles: readonly (BottleOnItsWay & { rule: RuleId; filledAt: number | null })[];
+  bottles: readonly (BottleOnItsWay & { rule: RuleId; filledAt: number | null; lab: Lab | null })[];
   handOvers: readonly HandOver[];
   reports: readonly unknown[];
 }
 
 const isInTheCooler = ({ stage, lost }: BottleOnItsWay) => stage === 'filled' && !lost;
+
+/** The legs that end at a lab. */
+export const deliveries = ({ legs }: CustodyBook): HandOver[] => legs.filter(({ form }) => form.to.as === 'lab');
+
+/** Who holds a bottle, since when and by which leg; null while it is with those who took it. */
+export function holderOf({ legs }: Pick<CustodyBook, 'legs'>, bottle: string): { party: Party; since: number; leg: string } | null {
+  const leg = legs.findLast(({ form }) => form.bottles.some((line) => line.bottle === bottle));
+  return leg ? { party: leg.form.to, since: leg.at, leg: leg.entry } : null;
+}
+
+/** That a bottle was not found when the others changed hands, and has not turned up since; null where it was. */
+export function missingSince({ legs }: Pick<CustodyBook, 'legs'>, bottle: string): HandOver | null {
+  const last = legs.findLast(({ form }) => [...form.bottles, ...form.left].some((line) => line.bottle === bottle));
+  return last?.form.left.some((line) => line.bottle === bottle && line.why === 'missing') ? last : null;
+}
+
+function legFits(book: CustodyBook, { bottles, left, from, to, boxes }: HandOver['form'], around: CustodyAround): Misfit | null {
+  const ids = [...bottles, ...left].map((line) => line.bottle);
+  const twice = ids.find((id, at) => ids.indexOf(id) !== at);
+  if (twice !== undefined) return misfit('bottle-twice', 'payload.bottles', { bottle: twice });
+  for (const id of ids) {
+    if (!around.isInCooler(id)) return misfit('not-in-cooler', 'payload.bottles', { bottle: id });
+    const holder = holderOf(book, id);
+    if (holder && !isSameParty(holder.party, from))
+      return misfit('held-by-other', 'payload.from', { bottle: id, holder: holder.party.name });
+    const lab = around.labOf(id);
+    if (to.as === 'lab' && lab && to.lab !== lab.id) return misfit('other-lab', 'payload.to', { bottle: id, lab: lab.name });
+  }
+  const loose = bottles.find((line) => !boxes.some(({ box }) => box === line.box));
+  return loose ? misfit('no-such-box', 'payload.boxes', { bottle: loose.bottle }) : null;
+}
+
+type Answer = Entry<string, z.infer<typeof labAnswered.payload>>;
+const isAnswer = (entry: Entry): entry is Answer => labAnswered.is(entry) || answerTaken.is(entry);
+
+/** An answer is to a form of this round, under the reference it has, and says something of bottles that stand on it. */
+function answerFits({ legs }: CustodyBook, { payload }: Answer): Misfit | null {
+  const leg = legs.find(({ entry, form }) => entry === payload.handOver && form.to.as === 'lab');
+  if (!leg) return misfit('no-such-hand-over', 'payload.handOver');
+  const { answer, form } = leg;
+  if (answer && answer.reference !== payload.reference)
+    return misfit('other-reference', 'payload.reference', { reference: answer.reference });
+  const other = payload.bottles.find(({ bottle }) => !form.bottles.some((line) => line.bottle === bottle));
+  if (other) return misfit('not-on-form', 'payload.bottles', { bottle: other.bottle });
+  const says = (line: AnsweredBottle) =>
+    answer?.bottles.some((one) => one.bottle === line.bottle && one.accepted === line.accepted && one.reason === line.reason);
+  return answer && payload.bottles.every(says) ? misfit('lab-answered', 'payload.handOver') : null;
+}
+
+function withAnswer(before: LabAnswer | null, entry: Answer): LabAnswer {
+  const { reference, bottles } = entry.payload;
+  const merged = new Map([...(before?.bottles ?? []), ...bottles].map((line) => [line.bottle, line]));
+  const taken = answerTaken.is(entry) ? { entry: entry.id, how: entry.payload.how, whom: entry.payload.whom } : (before?.taken ?? null);
+  return { at: millis(entry.at), reference, bottles: [...merged.values()], taken };
+}
 
 export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingBottle> = {
   next: {
@@ -44,34 +122,26 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
     intake: ({ plan, reports, handOvers }) =>
       plan.lab && reports.length === 0 && handOvers.some((handOver) => !handOver.answer) ? { code: 'ask-lab' } : null,
   },
-  waiting: ({ bottles, plan: { lab } }) =>
+  waiting: ({ bottles }) =>
     bottles.flatMap((bottle) => {
       if (!isInTheCooler(bottle) || !bottle.holding) return [];
       const { deadline } = bottle.holding;
+      const { lab } = bottle;
       const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule) : deadline;
       return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy }];
     }),
-  kinds: [handedOver, labAnswered],
-  empty: [],
-  fits: (handOvers, entry, around) => {
-    if (labAnswered.is(entry)) {
-      const handOver = handOvers.find((candidate) => candidate.entry === entry.payload.handOver);
-      if (!handOver) return misfit('no-such-hand-over', 'payload.handOver');
-      return handOver.answer ? misfit('lab-answered', 'payload.handOver') : null;
-    }
-    if (!handedOver.is(entry)) return null;
-    const { bottles, to } = entry.payload;
-    if (around.lab !== null && to !== around.lab) return misfit('other-lab', 'payload.to');
-    const ids = bottles.map((line) => line.bottle);
-    if (new Set(ids).size !== ids.length) return misfit('bottle-twice', 'payload.bottles');
-    const wrong = ids.find((id) => !around.isInCooler(id));
-    return wrong === undefined ? null : misfit('not-in-cooler', 'payload.bottles', { bottle: wrong });
+  kinds: [handedOver, boxRead, labAnswered, answerTaken],
+  empty: { legs: [], boxes: [] },
+  fits: (book, entry, around) => {
+    if (isAnswer(entry)) return answerFits(book, entry);
+    return handedOver.is(entry) ? legFits(book, entry.payload, around) : null;
   },
-  advance: (handOvers, entry) => {
+  advance: (book, entry) => {
     const at = millis(entry.at);
-    if (handedOver.is(entry)) return [...handOvers, { entry: entry.id, at, form: entry.payload, answer: null }];
-    if (!labAnswered.is(entry)) return handOvers;
-    const { handOver, reference, bottles } = entry.payload;
-    return handOvers.map((one) => (one.entry === handOver ? { ...one, answer: { at, reference, bottles } } : one));
+    if (handedOver.is(entry)) return { ...book, legs: [...book.legs, { entry: entry.id, at, form: entry.payload, answer: null }] };
+    if (boxRead.is(entry)) return { ...book, boxes: [...book.boxes, { entry: entry.id, at, ...entry.payload }] };
+    if (!isAnswer(entry)) return book;
+    const { handOver } = entry.payload;
+    return { ...book, legs: book.legs.map((one) => (one.entry === handOver ? { ...one, answer: withAnswer(one.answer, entry) } : one)) };
   },
 };

@@ -1,8 +1,6 @@
 import type { BottleRule, RuleId } from '../bottles/index.ts';
-import type { Finding } from '../findings/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { hour } from '../time/index.ts';
-import { latestHandOver, nextIntake } from './intake.ts';
 
 /** How long a bottle may wait, whose rule that is, and until when, in ms. */
 export interface Holding {
@@ -21,12 +19,16 @@ export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, fille
   return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
 }
 
-/** Says before a bottle is filled that it cannot reach the lab in time. `now` in ms. */
-export function questionReach(rule: RuleId, card: BottleRule, now: number, lab: Lab | null): Finding[] {
-  if (!lab) return [];
-  const { deadline, hours } = holdingOf(rule, card, now, lab);
-  if (latestHandOver(lab, now, deadline, rule) !== null) return [];
-  const next = nextIntake(lab, now, rule);
-  const data = { hours, ...(next ? { opens: next.opens - now } : {}) };
-  return [{ code: 'cannot-reach', severity: 'stop', field: 'bottle', data }];
+/**
+ * By when the analysis of a bottle that was filled at a moment (ms) must have begun, and how many hours after receipt its lab begins;
+ * null where the lab does not say. Rules count to the start of the analysis, labs to receipt: both ends must hold.
+ */
+export function startBy(
+  rule: RuleId,
+  { holdingHours }: BottleRule,
+  filledAt: number,
+  { startsAfter = {} }: Lab,
+): { deadline: number; after: number } | null {
+  const after = Object.hasOwn(startsAfter, rule) ? startsAfter[rule]! : null;
+  return after === null ? null : { deadline: filledAt + holdingHours * hour, after };
 }

@@ -1,8 +1,15 @@
+export * from './party.ts';
+export * from './signature.ts';
 export * from './entries.ts';
 export * from './holding.ts';
 export * from './intake.ts';
-export * from './form.ts';
+export * from './line.ts';
+export * from './refusals/index.ts';
 export * from './waiting.ts';
 export * from './custody.ts';
+export * from './boxes.ts';
+export * from './compare.ts';
+export * from './form/document.ts';
+export { formCsv } from './form/csv.ts';
 export * from './words.ts';
 export * from './endpoints.ts';

@@ -14,6 +14,8 @@ export interface FieldBottle {
   supply: string | null;
   /** The label of the sample that it is, or is a part of. */
   set: string;
+  /** The made-up point under which it goes to its lab; null where it goes under its own. */
+  blind: PlannedBottle['blind'];
   /** The rule's card, of the edition that holds for the round. */
   card: BottleRule;
   /** The planned bottle whose place it takes; its own id when it is the planned one. */
@@ -63,6 +65,7 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       purpose: planned.purpose,
       supply: planned.supply,
       set: planned.set,
+      blind: planned.blind,
       card,
       place: planned.id,
       spare: id !== planned.id,

@@ -41,6 +41,6 @@ export function sayFinding(words: FindingWords, { code, data = {} }: Coded): { s
 const rank = { stop: 0, question: 1, note: 2 };
 
 /** The findings with the gravest first; the order within a severity is kept. */
-export function gravestFirst(findings: readonly Finding[]): Finding[] {
+export function gravestFirst<F extends Finding>(findings: readonly F[]): F[] {
   return [...findings].sort((a, b) => rank[a.severity] - rank[b.severity]);
 }

@@ -1,6 +1,6 @@
 import { cardOf, purpose, rulesFor, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
 import { byPattern, usualPattern, type Lab } from '../registers/index.ts';
-import type { PlannedVisit } from './entries.ts';
+import type { MadeUpPoint, PlannedVisit } from './entries.ts';
 import type { PlannedExtra } from './plan.ts';
 
 /** A bottle that the plan calls for. Its id is what stands on the label. */
@@ -13,6 +13,8 @@ export interface PlannedBottle {
   supply: string | null;
   /** The label of the sample that it is, or is a part of: several vials are one sample. */
   set: string;
+  /** The made-up point under which it goes to its lab; null where it goes under its own. */
+  blind: MadeUpPoint | null;
 }
 
 /** What of a round stands in its identifiers. */
@@ -59,29 +61,23 @@ export function bottlesAt(
   visit: PlannedVisit,
   labelling: Labelling,
   table: BottleTable,
-  { nth = 1, extras = [] }: { nth?: number; extras?: readonly Pick<PlannedExtra, 'analysis' | 'purpose'>[] } = {},
+  { nth = 1, extras = [] }: { nth?: number; extras?: readonly Pick<PlannedExtra, 'analysis' | 'purpose' | 'as'>[] } = {},
 ): PlannedBottle[] {
   const rules = rulesFor(table, visit.analyses);
-  const of = (rule: RuleId, id: PurposeId): PlannedBottle[] => {
+  const of = (rule: RuleId, id: PurposeId, blind: MadeUpPoint | null = null): PlannedBottle[] => {
     const { mark, supply, isSingle } = purpose(id);
     const { letter, copies = 1 } = cardOf(table, rule);
     const label = (added: string, part = '') =>
-      bottleId(labelling, visit.point.code, letter + part + (added === '' ? '' : `-${added}`), nth);
+      bottleId(labelling, blind?.code ?? visit.point.code, letter + part + (added === '' ? '' : `-${added}`), nth);
     const set = label(mark);
-    const one = { visit: visit.id, rule, purpose: id, supply: supply && label(supply), set };
+    const one = { visit: visit.id, rule, purpose: id, supply: supply && label(supply), set, blind };
     if (copies === 1 || isSingle) return [{ ...one, id: set }];
     return [...parts].slice(0, copies).map((part) => ({ ...one, id: label(mark, part) }));
   };
-  const asked = (rule: RuleId, isWater: boolean) =>
-    [
-      ...new Set(
-        extras
-          .filter(({ analysis }) => visit.analyses.includes(analysis) && rulesFor(table, [analysis]).includes(rule))
-          .map((one) => one.purpose),
-      ),
-    ].filter((id) => purpose(id).isWater === isWater);
-  return [
-    ...rules.flatMap((rule) => asked(rule, false).flatMap((id) => of(rule, id))),
-    ...rules.flatMap((rule) => [...of(rule, 'sample'), ...asked(rule, true).flatMap((id) => of(rule, id))]),
-  ];
+  const asked = (rule: RuleId, isWater: boolean) => {
+    const own = extras.filter(({ analysis }) => visit.analyses.includes(analysis) && rulesFor(table, [analysis]).includes(rule));
+    return [...new Map(own.map((one) => [one.purpose, one])).values()].filter((one) => purpose(one.purpose).isWater === isWater);
+  };
+  const besides = (rule: RuleId, isWater: boolean) => asked(rule, isWater).flatMap((one) => of(rule, one.purpose, one.as ?? null));
+  return [...rules.flatMap((rule) => besides(rule, false)), ...rules.flatMap((rule) => [...of(rule, 'sample'), ...besides(rule, true)])];
 }

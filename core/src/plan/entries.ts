@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AnalysisId, extraPurposes } from '../bottles/index.ts';
+import { AnalysisId, extraPurposes, purpose, RuleId } from '../bottles/index.ts';
 import { entryKind, Id } from '../book/index.ts';
 import { Because } from '../due/index.ts';
 import { field } from '../roles/index.ts';
@@ -118,12 +118,49 @@ const changed = { stands: 'at-visit', by: field, correction: 'strike' } as const
 export const analysisAdded = entryKind('analysis-added', 'Analysis added', change, changed);
 export const analysisRemoved = entryKind('analysis-removed', 'Analysis taken away', change, changed);
 
-/** A duplicate or a blank is taken along for an analysis at a visit. */
+/** The point under which a blind duplicate goes to its lab: made up, and known to the book alone. */
+export const MadeUpPoint = z.object({
+  code: z
+    .string()
+    .trim()
+    .regex(/^[A-Z0-9]{2,8}$/, { error: '2 to 8 capital letters or digits.' })
+    .meta({ title: 'Made-up code' }),
+  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(120).meta({ title: 'Made-up name' }),
+});
+export type MadeUpPoint = z.infer<typeof MadeUpPoint>;
+
+/** A duplicate, a split or a blank is taken along for an analysis at a visit. */
 export const extraPlanned = entryKind(
   'extra-planned',
   'Duplicate or blank planned',
-  z.object({ analysis: AnalysisId, purpose: z.enum(extraPurposes as [(typeof extraPurposes)[number], ...typeof extraPurposes]) }),
+  z
+    .object({
+      analysis: AnalysisId,
+      purpose: z.enum(extraPurposes as [(typeof extraPurposes)[number], ...typeof extraPurposes]),
+      as: MadeUpPoint.optional(),
+    })
+    .refine(({ purpose: id, as }) => (purpose(id).isBlind === true) === (as !== undefined), {
+      path: ['as', 'code'],
+      error: 'A blind duplicate, and nothing else, goes under a made-up point.',
+    }),
   changed,
+);
+
+/**
+ * Some of the bottles go to another lab than the round's: all of these kinds, or those that were split off for it. It carries the lab's
+ * rules with it, as the plan does.
+ */
+export const labAdded = entryKind(
+  'lab-added',
+  'Another lab',
+  z
+    .object({
+      lab: Lab,
+      bottles: z.array(RuleId).max(100).meta({ title: 'Bottles that go there' }),
+      splits: z.boolean().meta({ title: 'Splits go there' }).default(false),
+    })
+    .refine(({ bottles, splits }) => splits || bottles.length > 0, { path: ['bottles'], error: 'Say which bottles go there.' }),
+  { stands: 'in-book', by: field, correction: 'strike' },
 );
 
 /** Bottles that stand labelled in the kit. */

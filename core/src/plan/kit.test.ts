@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { idOf, tapPoint, wellPoint } from '../../test/script.ts';
-import { analysisIds, bottleTables, extraPurposes, type AnalysisId } from '../bottles/index.ts';
+import { analysisIds, bottleTables, extraPurposes, purpose, type AnalysisId } from '../bottles/index.ts';
 import type { Point } from '../registers/index.ts';
 import { bottlesAt, countBottles, loads, missingExtras, suggest, type PlannedVisit } from './index.ts';
 
@@ -31,7 +31,14 @@ describe('bottles of a sample', () => {
 
   it('never share a label, whatever is asked for', () => {
     const all = visit(wellPoint, ...analysisIds);
-    const extras = analysisIds.flatMap((analysis) => extraPurposes.map((purpose) => ({ visit: all.id, analysis, purpose })));
+    const extras = analysisIds.flatMap((analysis) =>
+      extraPurposes.map((id) => ({
+        visit: all.id,
+        analysis,
+        purpose: id,
+        ...(purpose(id).isBlind ? { as: { code: 'ZZX', name: 'Elsewhere' } } : {}),
+      })),
+    );
     const found = bottlesAt(all, round, table, { extras }).flatMap(({ id, supply }) => (supply ? [id, supply] : [id]));
     // The spare of a label is the label with a number: no label may be one.
     expect(new Set(found).size).toBe(found.length);

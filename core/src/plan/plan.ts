@@ -1,6 +1,6 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
-import type { Point } from '../registers/index.ts';
+import type { Lab, Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import type { z } from 'zod';
 import {
@@ -8,10 +8,12 @@ import {
   analysisRemoved,
   bottlesPacked,
   extraPlanned,
+  labAdded,
   judgedAnew,
   roundGivenUp,
   roundPlanned,
   visitAdded,
+  type MadeUpPoint,
   type PlannedVisit,
   type RoundEditions,
 } from './entries.ts';
@@ -31,6 +33,8 @@ export interface PlanBook {
   day: DaySettings | null;
   /** What is taken along beside the samples. */
   extras: readonly PlannedExtra[];
+  /** Labs beside the round's own, and what goes there. */
+  labs: readonly OtherLab[];
   /** That the rest of it will not be done, and why. */
   givenUp: { entry: string; at: number; reason: string } | null;
 }
@@ -41,6 +45,25 @@ export interface PlannedExtra {
   visit: string;
   analysis: AnalysisId;
   purpose: Exclude<PurposeId, 'sample'>;
+  /** The point under which it goes blind. */
+  as?: MadeUpPoint | undefined;
+}
+
+/** Another lab than the round's own. */
+export interface OtherLab {
+  entry: string;
+  lab: Lab;
+  bottles: readonly RuleId[];
+  splits: boolean;
+}
+
+/** The lab that a bottle goes to: where its split goes, where its kind goes, or else the round's own; the later said wins. */
+export function labFor(
+  { plan, labs }: { plan: { lab: Lab | null } | null; labs: readonly OtherLab[] },
+  { rule, purpose: id }: { rule: RuleId; purpose: PurposeId },
+): Lab | null {
+  const other = labs.findLast(({ bottles, splits }) => (id === 'split' && splits ? true : id !== 'split' && bottles.includes(rule)));
+  return other?.lab ?? plan?.lab ?? null;
 }
 
 export interface PlanAround {
@@ -115,8 +138,19 @@ interface PlanView {
 export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   // A well may be visited for its level alone; a tap is visited for its water.
   next: { choose: ({ point, analyses }) => (point.type === 'tap' && analyses.length === 0 ? { code: 'choose-analyses' } : null) },
-  kinds: [roundPlanned, visitAdded, analysisAdded, analysisRemoved, extraPlanned, dayPlanned, bottlesPacked, judgedAnew, roundGivenUp],
-  empty: { first: null, plan: null, editions: null, packed: new Set(), day: null, extras: [], givenUp: null },
+  kinds: [
+    roundPlanned,
+    visitAdded,
+    analysisAdded,
+    analysisRemoved,
+    extraPlanned,
+    labAdded,
+    dayPlanned,
+    bottlesPacked,
+    judgedAnew,
+    roundGivenUp,
+  ],
+  empty: { first: null, plan: null, editions: null, packed: new Set(), day: null, extras: [], labs: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
     if (visitAdded.is(entry)) return additionFits(plan?.visits ?? [], entry.payload);
@@ -127,7 +161,11 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
       const { analysis, purpose } = entry.payload;
       if (!visit?.analyses.includes(analysis)) return misfit('not-in-plan', 'payload.analysis');
       const known = extras.some((one) => one.visit === entry.visit && one.analysis === analysis && one.purpose === purpose);
-      return known ? misfit('in-plan', 'payload.purpose') : null;
+      if (known) return misfit('in-plan', 'payload.purpose');
+      const code = entry.payload.as?.code;
+      const isTaken =
+        plan!.visits.some(({ point }) => point.code === code) || extras.some(({ visit, as }) => visit !== entry.visit && as?.code === code);
+      return code !== undefined && isTaken ? misfit('code-in-round', 'payload.as.code', { code }) : null;
     }
     if (analysisRemoved.is(entry)) return visit ? removalFits(visit, entry.payload.analysis, around) : null;
     if (roundGivenUp.is(entry)) return givenUp ? misfit('given-up', 'kind') : null;
@@ -150,6 +188,7 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
     if (analysisAdded.is(entry)) return { ...book, plan: withAnalyses(plan, entry, (now) => [...now, entry.payload.analysis]) };
     if (analysisRemoved.is(entry))
       return { ...book, plan: withAnalyses(plan, entry, (now) => now.filter((id) => id !== entry.payload.analysis)) };
+    if (labAdded.is(entry)) return { ...book, labs: [...book.labs, { entry: entry.id, ...entry.payload }] };
     if (extraPlanned.is(entry)) return { ...book, extras: [...book.extras, { entry: entry.id, visit: entry.visit!, ...entry.payload }] };
     if (bottlesPacked.is(entry)) return { ...book, packed: new Set([...book.packed, ...entry.payload.bottles]) };
     if (roundGivenUp.is(entry)) return { ...book, givenUp: { entry: entry.id, at: millis(entry.at), reason: entry.payload.reason } };

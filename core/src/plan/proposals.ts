@@ -1,4 +1,4 @@
-import { cardOf, rulesFor, type BottleTable, type ExtraEvery } from '../bottles/index.ts';
+import { purpose as purposeRow, cardOf, rulesFor, type BottleTable, type ExtraEvery } from '../bottles/index.ts';
 import type { PlannedVisit } from './entries.ts';
 import type { PlannedExtra } from './plan.ts';
 
@@ -57,7 +57,12 @@ function lacking(
   extras: readonly Pick<PlannedExtra, 'visit' | 'analysis' | 'purpose'>[],
 ): MissingExtra[] {
   const has = (visit: PlannedVisit) =>
-    extras.some((one) => one.visit === visit.id && one.analysis === extra.analysis && one.purpose === extra.purpose);
+    extras.some(
+      (one) =>
+        one.visit === visit.id &&
+        one.analysis === extra.analysis &&
+        [one.purpose, purposeRow(one.purpose).standsFor].includes(extra.purpose),
+    );
   const groups = wanted(extra.every, at);
   if (typeof extra.every === 'number') {
     const free = at.filter((visit) => !has(visit));

@@ -9,6 +9,7 @@ import {
   bottlesPacked,
   extraPlanned,
   judgedAnew,
+  labAdded,
   roundGivenUp,
   roundPlanned,
   visitAdded,
@@ -70,7 +71,15 @@ export const planSays = (called: (edition: string) => string): readonly Says[] =
   inBook(visitAdded, ({ point, analyses }) => `${point.name}, ${point.code} (${analyses.length > 0 ? names(analyses) : 'level only'}).`),
   inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
   inBook(analysisRemoved, ({ analysis }) => `${names([analysis])}.`),
-  inBook(extraPlanned, ({ analysis, purpose: id }) => `${purpose(id).name} for ${names([analysis])}.`),
+  inBook(
+    extraPlanned,
+    ({ analysis, purpose: id, as }) => `${purpose(id).name} for ${names([analysis])}${as ? `, as ${as.code}, ${as.name}` : ''}.`,
+  ),
+  inBook(labAdded, ({ lab, bottles, splits }) => {
+    const cards = bottleTables.newest[0]!.rules;
+    const kinds = [...bottles.map((rule) => cards[rule]?.name ?? rule), ...(splits ? ['splits'] : [])];
+    return `${lab.name}: ${kinds.join(', ')}.`;
+  }),
   inBook(
     dayPlanned,
     ({ order, start, speed }) =>

@@ -4,6 +4,7 @@ import { AnalysisId } from '../bottles/index.ts';
 import { isZone } from '../time/index.ts';
 import { LabelPattern } from './label-pattern.ts';
 import { Position } from './position.ts';
+import { formFields, type FormFieldRow } from './tables/form-fields.ts';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: 'A time such as 16:30.' });
 
@@ -37,7 +38,7 @@ const common = {
   id: Id,
   name: z.string().trim().min(1).max(120).meta({ title: 'Name' }),
   zone: z.string().refine(isZone, { error: 'Not a time zone this device knows.' }).meta({ title: 'Time zone of its clock' }),
-  /** Warmest and coldest cooler in °C per temperature class of bottle. */
+  /** Warmest and coldest cooler in °C per temperature class of bottle, or per bottle rule where the lab tells one from the others. */
   temperature: z.record(z.string().max(40), z.object({ least: degrees, most: degrees })),
   /** Hours from collection to receipt per bottle rule, where the lab is stricter than the rule. */
   holding: z.record(z.string().max(40), z.number().positive()).default({}),
@@ -85,6 +86,69 @@ const withDoor = {
   backUps: z.array(Id).max(5).meta({ title: 'Where it is shut' }).optional(),
 };
 
+export type FormFieldId = keyof typeof formFields;
+export const formFieldIds = Object.keys(formFields) as [FormFieldId, ...FormFieldId[]];
+export const formField = (id: FormFieldId): FormFieldRow => formFields[id];
+/** Fields of a form that no book fills. */
+export const typedFieldIds = formFieldIds.filter((id) => formField(id).isTyped) as [FormFieldId, ...FormFieldId[]];
+
+/** A field that a lab asks for on its form, with what stands there on every form of this house. */
+export const LabField = z.object({
+  field: z.enum(formFieldIds).meta({ title: 'Field' }),
+  always: z.string().trim().max(300).meta({ title: 'Always' }).optional(),
+});
+
+const hoursPer = (title: string) =>
+  z.record(z.string().max(40), z.number().min(0, { error: 'Cannot be negative.' }).max(8760)).meta({ title, units: ['h'] });
+
+/** What a lab refuses beside the door, the cold and the time; nothing of it where nobody has said so. */
+const refusals = {
+  /** Hours from receipt to the start of the analysis per bottle rule: the rule's own time runs to the start. */
+  startsAfter: hoursPer('Starts after').optional(),
+  /** Bottles filled less than these hours ago are taken although they are warm, where they lie on ice. */
+  coolingWithin: z
+    .number()
+    .positive({ error: 'Must be more than 0.' })
+    .max(48, { error: 'Cannot be more than 48 hours.' })
+    .meta({ title: 'Takes warm bottles on ice if filled within', units: ['h'] })
+    .optional(),
+  /** Most free chlorine in mg/L that its bottles for bacteria take up. */
+  residualMost: z
+    .number()
+    .positive({ error: 'Must be more than 0.' })
+    .max(200)
+    .meta({ title: 'Most free chlorine its bottles take up', units: ['mg/L'] })
+    .optional(),
+  /** How long the water of a sample of standing water may have stood, in s: within one of these times. */
+  stagnation: z
+    .array(
+      z
+        .object({
+          least: z
+            .number()
+            .min(0)
+            .meta({ title: 'From', units: ['min', 'h'] }),
+          most: z
+            .number()
+            .positive()
+            .meta({ title: 'To', units: ['min', 'h'] }),
+        })
+        .refine(({ least, most }) => least < most, { path: ['most'], error: 'It ends before it begins.' }),
+    )
+    .max(6)
+    .optional(),
+  /** Bottles that it refuses without the blank that belongs to them. */
+  asksForBlanks: z.array(z.string().max(40)).max(100).meta({ title: 'Refuses without their blank' }).optional(),
+  /** For which of its analyses it is accredited. */
+  accredited: z.array(AnalysisId).max(100).meta({ title: 'Accredited for' }).optional(),
+  /** What it reports down to, by parameter, in the parameter's own unit. */
+  reportsFrom: z.record(z.string().max(40), z.number().positive()).meta({ title: 'Reports from' }).optional(),
+  /** What stands on its form. */
+  form: z.array(LabField).max(formFieldIds.length).meta({ title: 'Its form asks for' }).optional(),
+  /** How it calls bottles and analyses, by our names of them. */
+  codes: z.record(z.string().max(40), z.string().trim().min(1).max(40)).meta({ title: 'Its own codes' }).optional(),
+};
+
 /** A lab's own acceptance rules. They are the lab's data, never constants of the product. */
 export const Lab = z.object({
   ...withDoor,
@@ -95,6 +159,7 @@ export const Lab = z.object({
   dropOffs: z.array(DropOff).max(20).default([]),
   /** How it wants bottles to be labelled. */
   labels: LabelPattern.optional(),
+  ...refusals,
   /** What must lie in the box on paper. */
   paper: z.string().trim().max(300).meta({ title: 'On paper, with the samples' }).default(''),
 });

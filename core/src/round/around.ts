@@ -11,7 +11,7 @@ import type { PrepareBook } from '../prepare/index.ts';
 import type { PurgeAround } from '../purge/index.ts';
 import type { ReadAround } from '../read/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
-import type { Point } from '../registers/index.ts';
+import type { Lab, Point } from '../registers/index.ts';
 import type { RunAround } from '../tap/index.ts';
 import type { BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
@@ -32,8 +32,8 @@ export class AroundRound implements PlanAround, CustodyAround, CultureAround, Re
     return this.round.plan.plan?.date ?? '';
   }
 
-  get lab(): string | null {
-    return this.round.plan.plan?.lab?.id ?? null;
+  labOf(id: string): Lab | null {
+    return this.bottle(id)?.lab ?? null;
   }
 
   usedAt(visit: string): readonly BottleState[] {
@@ -46,7 +46,8 @@ export class AroundRound implements PlanAround, CustodyAround, CultureAround, Re
 
   isInCooler(id: string): boolean {
     const bottle = this.bottle(id);
-    return bottle?.stage === 'filled' && !bottle.lost;
+    // What was not found may turn up again.
+    return bottle?.stage === 'filled' && (!bottle.lost || bottle.lost.how === 'missing');
   }
 
   isToGrow(id: string): boolean {

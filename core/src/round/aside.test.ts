@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { idOf, lab, Script } from '../../test/script.ts';
+import { handing, idOf, Script } from '../../test/script.ts';
 import { actionDone } from '../act/index.ts';
 import type { Entry } from '../book/index.ts';
 import { handedOver, labAnswered } from '../custody/index.ts';
@@ -54,15 +54,7 @@ function wholeRound(): Entry[] {
   book.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } });
   book.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
   book.sampleTap();
-  const form = book.write(handedOver, {
-    to: lab.id,
-    releasedBy: 'Inês Faria',
-    receivedBy: 'Desk',
-    coolerTemperature: { text: '4.2', unit: 'degC' },
-    seal: '',
-    bottles: ['261123A-MW3-N', '261123A-MH1-B'].map((bottle) => ({ bottle, condition: 'good' as const })),
-    signature: 'Inês Faria',
-  });
+  const form = book.write(handedOver, handing(['261123A-MW3-N', '261123A-MH1-B']));
   book.write(labAnswered, {
     handOver: form.id,
     reference: 'L1',

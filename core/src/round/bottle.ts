@@ -1,6 +1,15 @@
 import type { CultureBook } from '../culture/index.ts';
 import { worstSample, type SampleKind, type SampleReason, type Stage } from '../bottles/index.ts';
-import { holdingOf, type HandOver, type Holding } from '../custody/index.ts';
+import {
+  deliveries,
+  holderOf,
+  holdingOf,
+  missingSince,
+  type CustodyBook,
+  type HandOver,
+  type Holding,
+  type Party,
+} from '../custody/index.ts';
 import type { FieldBottle } from '../fill/index.ts';
 import { isReported, isStillOut, type ReadBook, type Standing } from '../read/index.ts';
 import type { Lab } from '../registers/index.ts';
@@ -8,7 +17,11 @@ import type { Lab } from '../registers/index.ts';
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
 export interface BottleState extends FieldBottle {
   stage: Stage;
-  lost: { how: 'discarded' | 'refused'; reason: string } | null;
+  lost: { how: 'discarded' | 'refused' | 'missing'; reason: string } | null;
+  /** The lab it goes to; null where the round has none. */
+  lab: Lab | null;
+  /** Who has it on its way, since when (ms) and by which leg; null while those who took it have it. */
+  holder: { party: Party; since: number; leg: string } | null;
   holding: Holding | null;
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
@@ -24,7 +37,7 @@ export interface BottleState extends FieldBottle {
 
 interface Surroundings {
   lab: Lab | null;
-  handOvers: readonly HandOver[];
+  custody: CustodyBook;
   report: ReadBook;
   standing: readonly Standing[];
   measured: boolean;
@@ -45,20 +58,27 @@ function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | 
   return around.packed || bottle.spare ? 'ready' : 'planned';
 }
 
+/** What became of a bottle that is no longer on its way, the later first. */
+function lossOf(bottle: FieldBottle, refused: string | null, missing: HandOver | null): BottleState['lost'] {
+  if (bottle.discarded) return { how: 'discarded', reason: bottle.discarded.reason };
+  if (refused !== null) return { how: 'refused', reason: refused };
+  if (!missing) return null;
+  const { from, to, takenBy } = missing.form;
+  return { how: 'missing', reason: `Not found when ${from.name} handed over to ${to.name || takenBy}.` };
+}
+
 /** Places a bottle of the field in the stream. */
 export function bottleInStream(bottle: FieldBottle, around: Surroundings): BottleState {
-  const handOver = around.handOvers.findLast((candidate) => candidate.form.bottles.some((line) => line.bottle === bottle.id));
+  const handOver = deliveries(around.custody).findLast((candidate) => candidate.form.bottles.some((line) => line.bottle === bottle.id));
   const onBench = around.cultures.some(({ dropped, bottles }) => dropped === null && bottles.includes(bottle.id));
   const answer = handOver?.answer?.bottles.find((line) => line.bottle === bottle.id);
   const accepted = answer?.accepted ?? null;
-  const lost = bottle.discarded
-    ? { how: 'discarded' as const, reason: bottle.discarded.reason }
-    : accepted === false
-      ? { how: 'refused' as const, reason: answer?.reason ?? 'No reason given.' }
-      : null;
+  const missing = missingSince(around.custody, bottle.id);
   return {
     ...bottle,
-    lost,
+    lost: lossOf(bottle, accepted === false ? (answer?.reason ?? 'No reason given.') : null, missing),
+    lab: around.lab,
+    holder: holderOf(around.custody, bottle.id),
     sample: worstSample(around.reasons.map(({ makes }) => makes)),
     reasons: around.reasons,
     accepted,

@@ -1,6 +1,6 @@
 import { beforeEach, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
-import { lab, Script } from '../../test/script.ts';
+import { handing, Script } from '../../test/script.ts';
 import { handedOver } from '../custody/index.ts';
 import { analysisAdded } from '../plan/index.ts';
 import { comparedByHand } from '../read/index.ts';
@@ -16,15 +16,7 @@ beforeEach(() => {
   book.atWell(analysisAdded, { analysis: 'volatiles' });
   purged();
   vials.forEach((id) => fill(id));
-  book.write(handedOver, {
-    to: lab.id,
-    releasedBy: 'Inês Faria',
-    receivedBy: 'Desk',
-    coolerTemperature: { text: '4.2', unit: 'degC' },
-    seal: '',
-    bottles: vials.map((id) => ({ bottle: id, condition: 'good' as const })),
-    signature: 'Inês Faria',
-  });
+  book.write(handedOver, handing(vials));
 });
 
 it('waits for a person where Fonte has no values: all vials of a sample at once', () => {

@@ -1,7 +1,7 @@
 import type { FollowUp } from '../act/index.ts';
 import { isBefore, standing, struck, upgraded, type Aside, type Correction, type Entry, type Strike } from '../book/index.ts';
 import type { CultureBook } from '../culture/index.ts';
-import type { HandOver } from '../custody/index.ts';
+import { deliveries, type HandOver } from '../custody/index.ts';
 import type { Plan, PlanBook, RoundEditions } from '../plan/index.ts';
 import type { RoundReport, ToldResult, Without } from '../read/index.ts';
 import { advance, advanceAll } from './advance.ts';
@@ -30,7 +30,12 @@ export interface RoundState {
   unknown: string[];
   visits: VisitState[];
   bottles: BottleState[];
+  /** The legs that end at a lab. */
   handOvers: readonly HandOver[];
+  /** Every change of hands, and what was read of the boxes. */
+  custody: RoundBook['custody'];
+  /** Labs beside the round's own. */
+  labs: PlanBook['labs'];
   /** What grows, or was counted, on the own bench. */
   cultures: CultureBook;
   reports: readonly RoundReport[];
@@ -92,7 +97,7 @@ export function followBook(folding: Folding, entry: Entry): Folding | null {
 
 /** What a book says, laid out for those who read it; null for a book whose round was not planned. */
 export function look({ round, strikes, corrections }: Folding): RoundState | null {
-  const { plan, editions, givenUp, extras, day } = round.plan;
+  const { plan, editions, givenUp, extras, labs, day } = round.plan;
   if (!plan || !editions) return null;
   const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
@@ -106,7 +111,9 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     unknown: unknownEditions(editions, plan.visits),
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
-    handOvers: round.custody,
+    handOvers: deliveries(round.custody),
+    custody: round.custody,
+    labs,
     cultures: round.culture,
     ...round.report,
     handSamples: handSamples(visits, round.report),

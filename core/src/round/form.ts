@@ -1,23 +1,35 @@
-import { analysisName, type AnalysisId, purpose, rulesFor } from '../bottles/index.ts';
-import type { FormLine } from '../custody/index.ts';
-import { wallTime } from '../time/index.ts';
-import { measured, runThatFills } from '../tap/index.ts';
-import type { BottleAtLab, BottlesByLabel } from '../read/index.ts';
+import { analysisName, type AnalysisId, cardOf, purpose, rulesFor } from '../bottles/index.ts';
+import type { FormLine, Stated } from '../custody/index.ts';
+import { limitsFor, type LimitSet } from '../limits/index.ts';
+import { pointKind, sources, waters, type FormFieldId } from '../registers/index.ts';
+import { showDuration, wallTime } from '../time/index.ts';
+import { measured, measuredValue, runThatFills, stoodFor, wantsStandingWater } from '../tap/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { convert } from '../units/index.ts';
 import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
+import { setsAt } from './results.ts';
 import type { VisitState } from './visit.ts';
+
+type OfBottle = Pick<BottleState, 'rule' | 'purpose'>;
+
+/** The run that fills a bottle, or where none does, the one that was walked at its tap. */
+const runFor = (visit: VisitState, bottle: OfBottle) => {
+  const by = runThatFills(visit, bottle);
+  return by ? by.run : (visit.runs[0] ?? null);
+};
 
 /**
  * The residual a form states for a bottle: as measured, missing (null), or not needed where nothing is chlorinated or the
  * protocol that fills it does not ask for it.
  */
-export function residualFor(visit: VisitState, bottle: Pick<BottleState, 'rule' | 'purpose'>): string | null | 'not-needed' {
+export function residualFor(visit: VisitState, bottle: OfBottle): Stated {
   if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
   if (!purpose(bottle.purpose).isWater) return 'not-needed';
   const by = runThatFills(visit, bottle);
   const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && /^(?:free|total)Chlorine$/.test(act.parameter));
   if (by && !isAsked) return 'not-needed';
-  const [run] = by ? [by.run] : visit.runs;
+  const run = runFor(visit, bottle);
   if (!run) return null;
   const total = measured(run, 'totalChlorine');
   return measured(run, 'freeChlorine') ?? (total && `${total} total`);
@@ -34,52 +46,119 @@ export const requestNames = (visit: VisitState, bottle: Pick<BottleState, 'rule'
   requestsOf(visit, bottle).map((id) => analysisName(visit.table, id));
 
 /** The way a bottle was taken, where there are several: the results of one are not those of another. */
-function wayOf(visit: VisitState, bottle: Pick<BottleState, 'rule' | 'purpose'>): string[] {
+function wayOf(visit: VisitState, bottle: OfBottle): string[] {
   const by = runThatFills(visit, bottle);
   return by?.run && by.ways.length > 1 ? [by.protocol.title] : [];
 }
 
-/** The lines of the custody form: every filled bottle that was not handed over, with what the lab asks about it. */
-export function formLines(round: RoundState): FormLine[] {
-  return round.visits.flatMap((visit) =>
-    visit.bottles
-      .filter((bottle) => bottle.stage === 'filled' && !bottle.lost)
-      .map((bottle) => ({
-        bottle,
-        pointName: visit.name,
-        requests: [...requestNames(visit, bottle), ...wayOf(visit, bottle)],
-        sampleType: bottle.sample,
-        reasons: bottle.reasons,
-        residual: residualFor(visit, bottle),
-      })),
+/** How long the water of a sample that wants standing water had stood, in s, when it was filled or now (ms). */
+function stagnationOf(visit: VisitState, bottle: BottleState, now: number): FormLine['stagnation'] {
+  if (!purpose(bottle.purpose).isWater) return 'not-needed';
+  const by = runThatFills(visit, bottle);
+  if (!by || !wantsStandingWater(by.protocol)) return 'not-needed';
+  return by.run ? stoodFor(by.run, bottle.filledAt ?? now) : null;
+}
+
+/** The name that its lab sees: that of the made-up point for what goes blind. */
+const nameAtLab = (visit: VisitState, { blind }: Pick<BottleState, 'blind'>) => blind?.name ?? visit.name;
+
+/** What the form has for each field of a bottle. */
+function fieldsOf(round: RoundState, visit: VisitState, bottle: BottleState, stagnation: FormLine['stagnation']): FormLine['fields'] {
+  const { point } = visit;
+  const run = runFor(visit, bottle);
+  const isWater = purpose(bottle.purpose).isWater;
+  const at = bottle.filledAt === null ? null : wallTime(bottle.filledAt, round.plan.zone);
+  const residual = residualFor(visit, bottle) === 'not-needed';
+  const values: Partial<Record<FormFieldId, string | null | undefined>> = {
+    point: nameAtLab(visit, bottle),
+    pointCode: bottle.blind?.code ?? point.code,
+    place: bottle.blind ? 'As the round' : point.place,
+    pointKind: bottle.blind ? 'Tap or well' : pointKind(point.kind).name,
+    collectedOn: at?.date,
+    collectedAt: at?.time.slice(0, 5),
+    sampleType: bottle.sample === 'routine' ? 'Routine' : 'Special',
+    // A blind duplicate is a sample like any other, to its lab.
+    purpose: bottle.blind ? purpose('sample').name : purpose(bottle.purpose).name,
+    analyses: requestNames(visit, bottle).join(', '),
+    container: `${bottle.card.container}, ${bottle.card.volume} mL`,
+    preservative: bottle.card.preservative?.name ?? 'None',
+    filtered: bottle.card.filter ? 'Yes' : 'No',
+    water: isWater ? point.water && waters[point.water] : 'Blank',
+    source: isWater ? point.source && sources[point.source] : 'Blank',
+    residualFree: residual ? 'Not chlorinated' : run && measured(run, 'freeChlorine'),
+    residualTotal: residual ? 'Not chlorinated' : run && measured(run, 'totalChlorine'),
+    stagnation: stagnation === 'not-needed' ? 'Not asked for' : stagnation !== null ? showDuration(stagnation * 1000) : null,
+  };
+  return Object.fromEntries(Object.entries(values).filter(([, value]) => value));
+}
+
+/** The strictest upper value of the sets that a point is judged by, for each result of a bottle, in the parameter's own unit. */
+function strictest(sets: readonly LimitSet[], parameters: readonly ParameterId[], day: string): FormLine['limits'] {
+  return Object.fromEntries(
+    parameters.flatMap((id) => {
+      const most = sets.flatMap((set) =>
+        limitsFor(set, id, day).flatMap((row) => (row.most === undefined ? [] : [convert(row.most, row.unit, parameter(id).unit)])),
+      );
+      return most.length > 0 ? [[id, Math.min(...most)]] : [];
+    }),
   );
 }
 
-const atLab = (round: RoundState) => {
-  const handed = new Set(round.handOvers.flatMap((handOver) => handOver.form.bottles.map((line) => line.bottle)));
-  return ({ id, lost }: BottleState) => handed.has(id) && lost === null;
+const setsFor = ({ tables: { limits } }: RoundState, visit: VisitState): readonly LimitSet[] => {
+  const [lead, ...others] = limits;
+  return lead ? (setsAt(visit, [lead, ...others]) ?? []) : [];
 };
 
-const forReport = (round: RoundState, { id, visit, card: { name, parameters }, filledAt }: BottleState): [string, BottleAtLab] => {
-  const filled = wallTime(filledAt ?? 0, round.plan.zone);
-  return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5) }];
-};
-
-/**
- * The bottles whose results a report of this round may bring, by label: those handed over and not refused. A lab whose
- * desk does not answer may still report.
- */
-export function bottlesAtLab(round: RoundState): BottlesByLabel {
-  return new Map(round.bottles.filter(atLab(round)).map((bottle) => forReport(round, bottle)));
+/** Blanks that a bottle's rule wants along: one a round, for each building or site, for its lab to see beside it. */
+function blanksOf(round: RoundState, visit: VisitState, bottle: BottleState): FormLine['blanks'] {
+  if (!purpose(bottle.purpose).isWater) return [];
+  const site = ({ point }: VisitState) => point.building ?? point.place;
+  return (bottle.card.extras ?? [])
+    .filter((one) => !purpose(one.purpose).isWater && typeof one.every !== 'number')
+    .filter((one) => one.purpose !== 'equipment-blank' || visit.point.type === 'well')
+    .map(({ purpose: id, every }) => ({
+      name: purpose(id).name,
+      isThere: round.visits.some(
+        (other) =>
+          (every === 'round' || site(other) === site(visit)) &&
+          other.bottles.some(
+            (one) => one.purpose === id && one.rule === bottle.rule && one.filledAt !== null && !one.lost && one.lab?.id === bottle.lab?.id,
+          ),
+      ),
+    }));
 }
 
-/** Every bottle of a round as a report is read against it: a row of one that the lab cannot have is said to be so. */
-export function bottlesForReport(round: RoundState): BottlesByLabel {
-  const isThere = atLab(round);
-  return new Map(
-    round.bottles.map((bottle) => {
-      const [id, known] = forReport(round, bottle);
-      return [id, isThere(bottle) ? known : { ...known, isElsewhere: true }];
-    }),
+/** A bottle as it stands on the form; `now` in ms for what it is not filled yet. */
+export function formLine(round: RoundState, visit: VisitState, bottle: BottleState, now: number): FormLine {
+  const stagnation = stagnationOf(visit, bottle, now);
+  const run = runFor(visit, bottle);
+  const chlorine = run ? (['freeChlorine', 'totalChlorine'] as const).flatMap((id) => measuredValue(run, id, 'mg/L') ?? []) : [];
+  const table = visit.table;
+  return {
+    bottle,
+    pointName: visit.name,
+    lab: bottle.lab,
+    box: round.prepare.boxed.get(bottle.place)?.id ?? '',
+    analyses: requestsOf(visit, bottle),
+    requests: [...requestNames(visit, bottle), ...wayOf(visit, bottle)],
+    sampleType: bottle.sample,
+    reasons: bottle.reasons,
+    residual: residualFor(visit, bottle),
+    chlorine: purpose(bottle.purpose).isWater && chlorine.length > 0 ? Math.max(...chlorine) : null,
+    stagnation,
+    fields: fieldsOf(round, visit, bottle, stagnation),
+    limits: strictest(setsFor(round, visit), bottle.card.parameters, round.plan.date),
+    isForCompliance: visit.point.use === 'supply' && bottle.sample === 'routine',
+    copies: table && !purpose(bottle.purpose).isSingle ? (cardOf(table, bottle.rule).copies ?? 1) : 1,
+    blanks: blanksOf(round, visit, bottle),
+  };
+}
+
+/** The lines of the custody form: every filled bottle that no lab has yet, with what its lab asks about it. */
+export function formLines(round: RoundState, now = 0): FormLine[] {
+  return round.visits.flatMap((visit) =>
+    visit.bottles
+      .filter((bottle) => bottle.stage === 'filled' && (!bottle.lost || bottle.lost.how === 'missing'))
+      .map((bottle) => formLine(round, visit, bottle, now)),
   );
 }

@@ -9,6 +9,8 @@ export * from './bottle.ts';
 export * from './lines.ts';
 export * from './next.ts';
 export * from './form.ts';
+export * from './at-lab.ts';
+export * from './custody-form.ts';
 export * from './foresee.ts';
 export * from './overview.ts';
 export * from './asks.ts';

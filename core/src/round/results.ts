@@ -154,7 +154,7 @@ function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
-function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
+export function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
   if (!limits) return ofRound;
   const [lead, ...others] = limits.map((ref) => limitSets.find(ref));
   return lead ? [lead, ...others.filter((set) => set !== null)] : null;
@@ -193,7 +193,7 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
 function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {
   return visits.flatMap((visit) =>
     visit.bottles.flatMap((bottle) => {
-      const answer = custody.find((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
+      const answer = custody.legs.findLast((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
       if (bottle.lost?.how !== 'refused' || !answer) return [];
       return [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, reason: bottle.lost.reason, at: answer.at }];
     }),

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
-import { answerTo, lab, protocolNamed, Script, tapPoint, wellPoint } from '../../test/script.ts';
+import { answerTo, handing, protocolNamed, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { actionDone } from '../act/index.ts';
 import type { Entry } from '../book/index.ts';
 import { bottleTables, type RuleId } from '../bottles/index.ts';
@@ -27,16 +27,7 @@ const table = bottleTables.newest[0]!;
 let book: Script;
 const { state, visit, misfit, level, readings, setUp, purged, fill } = atTheWell(() => book);
 const stage = (id: string) => state().bottles.find((bottle) => bottle.id === id)?.stage;
-const handOver = (ids: string[]) =>
-  book.write(handedOver, {
-    to: lab.id,
-    releasedBy: 'Inês Faria',
-    receivedBy: 'Desk',
-    coolerTemperature: { text: '4.2', unit: 'degC' },
-    seal: '',
-    bottles: ids.map((id) => ({ bottle: id, condition: 'good' as const })),
-    signature: 'Inês Faria',
-  });
+const handOver = (ids: string[]) => book.write(handedOver, handing(ids));
 
 beforeEach(() => {
   book = new Script().plan();
@@ -374,7 +365,7 @@ describe('verdict and follow-up', () => {
     expect(stage(bacteria)).toBe('reported');
     const given = book.write(resultsGivenUp, { bottle: bacteria, parameters: ['ecoli'], reason: 'the dish was broken' });
     expect([stage(bacteria), state().verdict!.gaps.without]).toEqual(['judged', 1]);
-    const asks = () => readRoom.next!.results!({ ...state(), plan: { lab } });
+    const asks = () => readRoom.next!.results!({ ...state(), plan: { lab: state().plan.lab } });
     expect(asks()).toEqual({ code: 'settle-rows', data: { count: 2 } });
     book.write(rowsSettled, { sha256: 'a'.repeat(64), reason: 'two rows of the lab’s own' });
     expect([asks(), state().verdict!.gaps.rows]).toEqual([null, 0]);

@@ -4,7 +4,7 @@ import { handedOver } from '../custody/index.ts';
 import { levelRead } from '../level/index.ts';
 import { purgeReading } from '../purge/index.ts';
 import { clockStarted, stepDone } from '../tap/index.ts';
-import { phone, Script, technician } from '../../test/script.ts';
+import { handing, phone, Script, technician } from '../../test/script.ts';
 import { allKinds, kindsInWords, sayEntry, titleOf } from './index.ts';
 
 const pen = { book: technician.id, author: technician.id, device: phone, now: Date.UTC(2026, 10, 23, 10), offset: -60 };
@@ -53,19 +53,18 @@ describe('the field book', () => {
     ],
     [
       'a hand-over',
-      writeEntry(pen, handedOver, {
-        to: 'Island laboratory',
-        releasedBy: 'Ana Reis',
-        receivedBy: 'Desk',
-        coolerTemperature: { text: '4.4', unit: 'degC' },
-        seal: '0431',
-        bottles: [
-          { bottle: 'A-1', condition: 'good' },
-          { bottle: 'A-2', condition: 'leaking' },
-        ],
-        signature: 'Ana Reis',
-      }),
-      'A-1, A-2 to Island laboratory: Ana Reis to Desk. Cooler 4.4 °C, seal 0431. A-2 leaking. Signed Ana Reis.',
+      writeEntry(
+        pen,
+        handedOver,
+        handing(['A-1', { bottle: 'A-2', condition: 'leaking' }], {
+          to: { as: 'lab', name: 'Island laboratory' },
+          from: 'Ana Reis',
+          temperature: '4.4',
+          seal: '0431',
+          left: [{ bottle: 'A-3', why: 'missing' }],
+        }),
+      ),
+      'A-1, A-2 to Island laboratory, Desk, from Ana Reis. Cooler 4.4 °C, seal 0431. A-2 leaking, A-3 not found. Signed Ana Reis.',
     ],
   ])('says %s as somebody would who tells of it', (_, entry, sentence) => {
     expect(sayEntry(entry)).toBe(sentence);

@@ -15,7 +15,7 @@ import type { FieldTestsBook } from '../fieldtests/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
-import { bottlesAt, labellingOf, nthVisit, type PlannedVisit } from '../plan/index.ts';
+import { bottlesAt, labellingOf, labFor, nthVisit, type PlannedVisit } from '../plan/index.ts';
 import { gearReasons } from '../prepare/index.ts';
 import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
@@ -85,7 +85,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const nth = nthVisit(plan!.visits, id);
   const sampled = { date: plan!.date, point, analyses, runs, unknownRuns, table };
   const arrival = arrivalState(book.arrive, table, analyses);
-  const around = { lab: plan!.lab, handOvers: round.custody, cultures: round.culture, report: round.report, standing: standingIn(round) };
+  const around = { custody: round.custody, cultures: round.culture, report: round.report, standing: standingIn(round) };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (
     table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
@@ -96,6 +96,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
       bottleInStream(bottle, {
         ...around,
+        lab: labFor(round.plan, bottle),
         measured,
         reasons: purpose(bottle.purpose).isWater
           ? [

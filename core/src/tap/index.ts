@@ -3,6 +3,7 @@ export * from './protocol.ts';
 export * from './answers.ts';
 export * from './run-step.ts';
 export * from './run.ts';
+export * from './stagnation.ts';
 export { originOf, stepsAt, stepsFor } from './where.ts';
 export * from './clock.ts';
 export * from './due.ts';

@@ -37,8 +37,21 @@ async function namesInHandOvers(store: Store, name: string): Promise<BookEntry[]
 
 const fold = (text: string) => text.normalize('NFC').replace(/\s+/g, ' ').trim().toLowerCase();
 
+/** Whether a name stands somewhere in a payload, by itself. */
 function holdsName(payload: unknown, name: string): boolean {
-  return Object.values(payload as Record<string, unknown>).some((value) => typeof value === 'string' && fold(value) === fold(name));
+  if (typeof payload === 'string') return fold(payload) === fold(name);
+  return typeof payload === 'object' && payload !== null && Object.values(payload).some((value) => holdsName(value, name));
+}
+
+/** A payload with initials in place of a name, and without what a hand drew under it. */
+function withInitials(payload: unknown, isName: (value: string) => boolean, initials: string): unknown {
+  if (typeof payload === 'string') return isName(payload) ? initials : payload;
+  if (Array.isArray(payload)) return payload.map((value) => withInitials(value, isName, initials));
+  if (typeof payload !== 'object' || payload === null) return payload;
+  const { drawn, ...rest } = payload as Record<string, unknown>;
+  const isTheirs = typeof rest['name'] === 'string' && isName(rest['name']);
+  const kept = drawn === undefined || isTheirs ? rest : { ...rest, drawn };
+  return Object.fromEntries(Object.entries(kept).map(([key, value]) => [key, withInitials(value, isName, initials)]));
 }
 
 /** The entries in which a person's name stands, and how they read with the initials instead. */
@@ -48,8 +61,7 @@ export async function withoutName(store: Store, person: Person, initials: string
   const registered = (await loadEntries(store, person.id)).filter((entry) => personRegistered.is(entry));
   for (const { payload } of registered) names.add(payload.name);
   const put = (entry: BookEntry, isName: (value: string) => boolean) => {
-    const fields = Object.entries(entry.payload as Record<string, unknown>);
-    const now = Object.fromEntries(fields.map(([key, value]) => [key, typeof value === 'string' && isName(value) ? initials : value]));
+    const now = withInitials(entry.payload, isName, initials);
     if (canonicalJson(now) !== canonicalJson(entry.payload)) found.set(entry, now);
   };
   const isName = (value: string) => [...names].some((name) => fold(name) === fold(value));

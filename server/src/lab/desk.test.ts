@@ -20,8 +20,8 @@ async function deskThat(answers: RequestListener, limits = { patience: 400, answ
   });
   return new HttpLabDesk({ address: `http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`, private: true }, limits);
 }
-const form = { handOver: newId(0), bottles: [] } as unknown as IntakeRequest;
-const good = JSON.stringify({ reference: 'L-1', bottles: [] });
+const form = { handOver: newId(0), book: {}, boxes: [], bottles: [] } as unknown as IntakeRequest;
+const good = JSON.stringify({ consignment: 'L-1', state: 'settled', containers: [] });
 
 describe('a lab’s desk', () => {
   it('is asked below its configured path', async () => {
@@ -36,7 +36,7 @@ describe('a lab’s desk', () => {
     );
     await desk.takeIn(form);
     await desk.report('A/../B');
-    expect(paths).toEqual(['/labs/fonte/intake', '/labs/fonte/reports/A%2F..%2FB']);
+    expect(paths).toEqual([`/labs/fonte/consignments/${form.handOver}`, '/labs/fonte/reports/A%2F..%2FB']);
   });
 
   it('is followed nowhere else', async () => {
@@ -46,7 +46,7 @@ describe('a lab’s desk', () => {
       response.writeHead(302, { location: '/secret' }).end();
     });
     await expect(desk.takeIn(form)).rejects.toMatchObject({ status: 502, code: 'lab-answer' });
-    expect(asked).toEqual(['/intake']);
+    expect(asked).toEqual([`/consignments/${form.handOver}`]);
   });
 
   it.each<[string, RequestListener]>([
@@ -74,7 +74,7 @@ describe('a lab’s desk', () => {
     await expect(desk.takeIn(form)).rejects.toMatchObject({ status: 502, code: 'lab-answer' });
   });
 
-  it.each(['not json', '[]', '{"reference":""}', '{"reference":"L","bottles":[{"bottle":1}]}'])(
+  it.each(['not json', '[]', '{"consignment":""}', '{"consignment":"L","state":"settled","containers":[{"label":1}]}'])(
     'that answers %s is not believed',
     async (body) => {
       await expect((await deskThat((_request, response) => void response.end(body))).takeIn(form)).rejects.toMatchObject({ status: 502 });

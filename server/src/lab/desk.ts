@@ -1,8 +1,9 @@
 import { request as httpRequest } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { isIP } from 'node:net';
-import { IntakeAnswer, type IntakeRequest } from '@fonte/core/lab';
+import type { IntakeAnswer, IntakeRequest } from '@fonte/core/lab';
 import { Problem } from '../http/index.ts';
+import { answerOf, consignmentOf, Settlement } from './consignment.ts';
 import { isPrivate, publicLookup } from './private.ts';
 
 /** A report file as a lab hands it out. */
@@ -13,7 +14,10 @@ export interface LabReport {
 
 /** A lab's intake desk, as Fonte talks to it. A real one needs another implementation of this. */
 export interface LabDesk {
-  /** Hands the form over; asking twice with one hand-over brings the same answer. */
+  /**
+   * Hands the form over, and brings what the lab says of it by now. Asking again with the same hand-over is no second one: it brings
+   * what was decided since.
+   */
   takeIn(request: IntakeRequest): Promise<IntakeAnswer>;
   /** The report for a reference, or null while there is none. */
   report(reference: string): Promise<LabReport | null>;
@@ -38,7 +42,10 @@ interface Answer {
 
 const fault = (code: string, message: string) => new Problem(502, code, message);
 
-/** A desk that is reached over HTTP: `POST /intake` takes the form, `GET /reports/REFERENCE` hands out the file. */
+/**
+ * A desk that is reached over HTTP: `PUT /consignments/SUBMISSION` takes the form and tells how it stands, however often it comes;
+ * `GET /reports/CONSIGNMENT` hands out the file.
+ */
 export class HttpLabDesk implements LabDesk {
   constructor(
     private readonly at: DeskAddress,
@@ -46,10 +53,12 @@ export class HttpLabDesk implements LabDesk {
   ) {}
 
   async takeIn(request: IntakeRequest): Promise<IntakeAnswer> {
-    const { status, body } = await this.ask('intake', this.limits.answer, JSON.stringify(request));
-    const answer = status === 200 ? IntakeAnswer.safeParse(jsonIn(body)) : null;
+    const form = JSON.stringify(consignmentOf(request));
+    const { status, body } = await this.ask(`consignments/${request.handOver}`, this.limits.answer, form);
+    // 202: it is there, and not everything was decided yet.
+    const answer = status === 200 || status === 202 ? Settlement.safeParse(jsonIn(body)) : null;
     if (!answer?.success) throw fault('lab-answer', 'The lab’s desk gave no answer that can be read. The hand-over is kept: ask again.');
-    return answer.data;
+    return answerOf(answer.data);
   }
 
   async report(reference: string): Promise<LabReport | null> {
@@ -72,7 +81,7 @@ export class HttpLabDesk implements LabDesk {
       const request = send(
         url,
         {
-          method: json === undefined ? 'GET' : 'POST',
+          method: json === undefined ? 'GET' : 'PUT',
           headers: json === undefined ? {} : { 'content-type': 'application/json', 'content-length': Buffer.byteLength(json) },
           signal: AbortSignal.timeout(this.limits.patience),
           agent: false,

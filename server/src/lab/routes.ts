@@ -1,6 +1,5 @@
 import { writeEntry } from '@fonte/core/book';
 import { askIntake, labAnswered } from '@fonte/core/custody';
-import type { RoundState } from '@fonte/core/round';
 import { Problem, route, type Route, type Services } from '../http/index.ts';
 import { serverPen, type Books } from '../book/books.ts';
 import type { LabDesk, LabDesks } from './desk.ts';
@@ -16,9 +15,9 @@ async function atDesk<T>(work: Promise<T>): Promise<T> {
   }
 }
 
-/** The desk of a round's lab. @throws Problem 409 when the lab has none that this server reaches, 502 for its faults. */
-export function deskOf(round: RoundState, desks: LabDesks): LabDesk {
-  const desk = round.plan.lab && desks.get(round.plan.lab.id);
+/** The desk of a lab. @throws Problem 409 when it has none that this server reaches, 502 for its faults. */
+export function deskOf(lab: string | undefined, desks: LabDesks): LabDesk {
+  const desk = lab === undefined ? undefined : desks.get(lab);
   if (!desk) throw new Problem(409, 'no-desk', 'This lab has no desk that Fonte can reach. Take its report in as a file.');
   return {
     takeIn: (request) => atDesk(desk.takeIn(request)),
@@ -39,9 +38,14 @@ export function labRoutes({ books, desks, clock }: LabServices): Route[] {
     const view = await books.view(id);
     const handOver = view?.round?.handOvers.find((candidate) => candidate.entry === entry);
     if (!view?.round || !handOver) throw new Problem(404, 'no-hand-over', 'There is no such hand-over.');
-    if (handOver.answer) return;
     const request = intakeRequest(view.round, handOver, { id, ...view.head! });
-    const answer = await deskOf(view.round, desks).takeIn(request);
+    const answer = await deskOf(handOver.form.to.lab, desks).takeIn(request);
+    const known = handOver.answer;
+    const isSaid = answer.bottles.every((line) =>
+      known?.bottles.some((one) => one.bottle === line.bottle && one.accepted === line.accepted && one.reason === line.reason),
+    );
+    // What the lab says again is no news.
+    if (known && isSaid) return;
     // An answer comes after what it answers, also where a device's clock is ahead of this one.
     const pen = serverPen(id, Math.max(clock(), handOver.at + 1));
     await books.appendOwn(writeEntry(pen, labAnswered, { handOver: entry, ...answer }));

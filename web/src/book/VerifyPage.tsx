@@ -8,6 +8,7 @@ import {
   type Head,
   type VerifiedFile,
 } from '@fonte/core/book';
+import { readHead } from '@fonte/core/custody';
 import { kindOf, titleOf } from '@fonte/core/round';
 import { InboxOutlined } from '@ant-design/icons';
 import { Input, Upload } from 'antd';
@@ -17,19 +18,13 @@ import { useAction } from '../feedback/useAction.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { isSignedBy } from './prove.ts';
 
-/** `120:3f9a…`, as it is printed on a form: how many entries the book had, and the hash of the last. */
-function headIn(text: string): Head | null {
-  const [, count, hash] = /^\s*(\d{1,9})\s*[:, ]\s*([0-9a-f]{64})\s*$/i.exec(text) ?? [];
-  return count && hash ? { count: Number(count), hash: hash.toLowerCase() } : null;
-}
-
 /** Whether a book that was handed out is whole, and by whom its entries are. Nothing of it leaves this device, and no server is asked. */
 export function VerifyPage() {
   const [file, setFile] = useState<{ name: string; book: BookFile } | null>(null);
   const [verified, setVerified] = useState<VerifiedFile | null>(null);
   const [witness, setWitness] = useState('');
   const { busy, run, say } = useAction();
-  const head = headIn(witness);
+  const head = readHead(witness);
   const check = (book: BookFile, known: Head | null) => verifyBookFile(book, known, { kindOf, prove: isSignedBy });
   const open = (chosen: File) =>
     void run(async () => {
@@ -40,7 +35,7 @@ export function VerifyPage() {
     });
   const compare = (text: string) => {
     setWitness(text);
-    if (file) void run(async () => setVerified(await check(file.book, headIn(text))));
+    if (file) void run(async () => setVerified(await check(file.book, readHead(text))));
   };
   return (
     <div className="stack-wide">
@@ -67,7 +62,7 @@ export function VerifyPage() {
           size="large"
           value={witness}
           placeholder="120:3f9a…"
-          maxLength={90}
+          maxLength={140}
           status={witness !== '' && head === null ? 'error' : ''}
           onChange={(event) => compare(event.target.value)}
         />

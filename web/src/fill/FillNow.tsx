@@ -1,7 +1,8 @@
 import { purpose } from '@fonte/core/bottles';
-import { questionReach } from '@fonte/core/custody';
+import { foretell } from '@fonte/core/custody';
+import { wayToLab } from '@fonte/core/day';
 import { bottleFilled } from '@fonte/core/fill';
-import type { BottleState } from '@fonte/core/round';
+import { formLine, type BottleState, type RoundState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
@@ -14,6 +15,23 @@ import { FilledEarlier } from './FilledEarlier.tsx';
 import { BottlePicture } from './BottlePicture.tsx';
 import { Discard } from './Discard.tsx';
 import { RuleCard } from './RuleCard.tsx';
+
+/** What its lab would refuse of a bottle that is filled now (ms) and driven there at once. */
+function refusedIfFilled(round: RoundState, bottle: BottleState, now: number) {
+  const visit = round.visits.find(({ id }) => id === bottle.visit)!;
+  const line = formLine(round, visit, { ...bottle, filledAt: now }, now);
+  const way = line.lab ? (wayToLab(visit.point.position, line.lab, round.day) ?? 0) : 0;
+  return foretell({
+    stage: 'tap',
+    now,
+    arrival: now + way,
+    lines: [line],
+    boxes: new Map(),
+    conditions: {},
+    said: {},
+    counted: null,
+  });
+}
 
 /** The bottle that is filled next, with its rule card. Tapping “Filled” records the time. */
 export function FillNow({ bottle }: { bottle: BottleState }) {
@@ -42,7 +60,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           </p>
         )}
         <RuleCard rule={rule} />
-        <Findings of={questionReach(bottle.rule, rule, time, round.plan.lab)} />
+        <Findings of={refusedIfFilled(round, bottle, time)} />
         <Said say={say} />
         <May do={bottleFilled}>
           <div className="row">

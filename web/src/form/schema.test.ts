@@ -10,7 +10,7 @@ import { fieldOf } from './values.ts';
 it('finds what a field is called, how it is typed and how long it may be, through whatever its schema is wrapped in', () => {
   expect(fieldAt(levelRead.payload, ['depth'])).toEqual({ title: 'Depth to water', units: ['m', 'ft', 'mm'], isOptional: false });
   expect(fieldAt(levelRead.payload, ['kept'])).toMatchObject({ most: 300, isOptional: true });
-  expect(fieldAt(handedOver.payload, ['seal'])).toEqual({ title: 'Seal number', most: 40, isOptional: true });
+  expect(fieldAt(handedOver.payload, ['boxes', 0, 'seal'])).toEqual({ title: 'Seal number', most: 40, isOptional: true });
   expect(fieldAt(PurgeChoice, ['bottom'])).toMatchObject({ title: 'Bottom below the mark', isOptional: true });
   expect(fieldAt(Point, ['well', 'measuringPoints', 0, 'stickUp'])).toMatchObject({ title: 'Mark above ground', isOptional: true });
   expect(fieldAt(purgeReading.payload, ['values', 'ph']).isOptional).toBe(true);

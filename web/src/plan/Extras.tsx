@@ -8,6 +8,7 @@ import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { May, useMay } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
+import { BlindDuplicate } from './BlindDuplicate.tsx';
 
 /** Duplicates and blanks that go along for this visit. */
 export function Extras({ visit }: { visit: VisitState }) {
@@ -17,7 +18,7 @@ export function Extras({ visit }: { visit: VisitState }) {
   const planned = round.extras.filter((one) => one.visit === visit.id && visit.analyses.includes(one.analysis));
   const choices = visit.analyses.flatMap((analysis) =>
     extraPurposes
-      .filter((id) => !planned.some((one) => one.analysis === analysis && one.purpose === id))
+      .filter((id) => !purpose(id).isBlind && !planned.some((one) => one.analysis === analysis && one.purpose === id))
       .map((id) => ({ value: `${analysis} ${id}`, label: `${purpose(id).name}: ${analysisName(visit.table, analysis)}` })),
   );
   const plan = (chosen: string) => {
@@ -28,7 +29,8 @@ export function Extras({ visit }: { visit: VisitState }) {
     <div className="small">
       {planned.map((one) => (
         <div key={one.entry}>
-          {purpose(one.purpose).name}: {analysisName(visit.table, one.analysis)}{' '}
+          {purpose(one.purpose).name}: {analysisName(visit.table, one.analysis)}
+          {one.as ? `, as ${one.as.code}, ${one.as.name}` : ''}{' '}
           <Correct
             entry={one.entry}
             kind={extraPlanned}
@@ -51,6 +53,7 @@ export function Extras({ visit }: { visit: VisitState }) {
           popupMatchSelectWidth={false}
         />
       )}
+      {may && <BlindDuplicate visit={visit} />}
       <Said say={say} />
     </div>
   );

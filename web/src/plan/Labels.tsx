@@ -10,7 +10,7 @@ import { useAction } from '../feedback/useAction.ts';
 import { useMe } from '../session/session.ts';
 import { labelSheets } from './print/labels.ts';
 import { packingSheet } from './print/packing.ts';
-import { measureText, pdfOf } from './print/pdf.ts';
+import { measureText, pdfOf } from '../feedback/pdf.ts';
 
 /** The label of every bottle that is still empty, with the water that goes along for a blank. */
 function labelsOf(round: RoundState, initials: string): BottleLabel[] {
@@ -23,8 +23,9 @@ function labelsOf(round: RoundState, initials: string): BottleLabel[] {
           id,
           date: round.plan.date,
           initials,
-          place: visit.name,
-          about: `${requestNames(visit, bottle).join(', ')}${bottle.purpose === 'sample' ? '' : `. ${name}${id === bottle.supply ? ', water supplied' : ''}`}`,
+          // What goes blind says nothing of what it is.
+          place: bottle.blind?.name ?? visit.name,
+          about: `${requestNames(visit, bottle).join(', ')}${bottle.purpose === 'sample' || bottle.blind ? '' : `. ${name}${id === bottle.supply ? ', water supplied' : ''}`}`,
           preservative: bottle.card.preservative?.name ?? 'No preservative',
         });
         return bottle.supply ? [of(bottle.supply), of(bottle.id)] : [of(bottle.id)];

@@ -14,6 +14,7 @@ import { findAnalysis, offered } from '../editions/analyses.ts';
 import { everyday } from './AnalysisChoice.tsx';
 import { Extras, MissingExtras } from './Extras.tsx';
 import { Labels } from './Labels.tsx';
+import { OtherLabs } from './OtherLabs.tsx';
 import { Packing } from './Packing.tsx';
 import './plan.css';
 
@@ -99,6 +100,7 @@ export function PlanPanel() {
           {showDate(round.plan.date)}. {round.plan.system}.{' '}
           {round.plan.lab ? `Lab: ${round.plan.lab.name}.` : 'No lab: levels only, or bring the samples to a lab of your own.'}
         </p>
+        <OtherLabs />
         <Labels />
       </section>
       <Packing />

@@ -10,6 +10,10 @@ export interface PurposeRow {
   supply: string | null;
   /** One bottle is enough, also where the sample takes several. */
   isSingle?: true;
+  /** It goes under a made-up point: its lab is not to know. */
+  isBlind?: true;
+  /** Wherever this other purpose is asked for, it will do. */
+  standsFor?: string;
   /** What is done with it on site, where that is another thing than filling it with the point's water. */
   on?: { asks: string; done: string };
 }
@@ -25,6 +29,22 @@ export const purposes = {
     name: 'Duplicate',
     why: 'A second bottle of the same water: how well do two agree?',
     mark: 'D',
+    isWater: true,
+    supply: null,
+  },
+  'blind-duplicate': {
+    name: 'Blind duplicate',
+    why: 'A second bottle of the same water under a made-up point: how well do two agree, where the lab does not know?',
+    mark: '',
+    isWater: true,
+    supply: null,
+    isBlind: true,
+    standsFor: 'duplicate',
+  },
+  split: {
+    name: 'Split',
+    why: 'A second bottle of the same water for another lab: how well do two labs agree?',
+    mark: 'S',
     isWater: true,
     supply: null,
   },

@@ -15,6 +15,7 @@ import { TimeInput } from '../TimeInput.tsx';
 import { weekdays, weekdaysInShort } from '../weekdays.ts';
 import { Holidays } from './Holidays.tsx';
 import { withHolidays } from './holidays.ts';
+import { Refusals } from './Refusals.tsx';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import '../registers.css';
 
@@ -152,6 +153,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
             </div>
           ))}
         </section>
+        <Refusals bottles={bottles} analyses={offered(table)} />
         <section className="stack">
           <h2>Holding times that are shorter here</h2>
           <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>

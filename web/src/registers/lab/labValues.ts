@@ -12,7 +12,16 @@ interface Band {
   least: Typed;
   most: Typed;
 }
-export interface LabValues extends Omit<Lab, 'temperature' | 'holding' | 'position' | 'dropOffs'> {
+/** What a lab refuses, as the form shows it: what hangs on a bottle or a parameter is a row. */
+export interface RefusalValues {
+  startsAfter: { rule: string; hours: string }[];
+  codes: { rule: string; code: string }[];
+  reportsFrom: { parameter: string; from: string }[];
+  stagnation: { least: Typed; most: Typed }[];
+  coolingWithin: string;
+  residualMost: Typed;
+}
+export interface LabValues extends Omit<Lab, 'temperature' | 'holding' | 'position' | 'dropOffs' | keyof RefusalValues>, RefusalValues {
   position: { latitude: Typed; longitude: Typed };
   temperature: Record<TemperatureClass, Band>;
   dropOffs: DropOffValues[];
@@ -64,6 +73,49 @@ const dropOffValues = ({ name, position, hours, toLab }: DropOff): DropOffValues
 
 const degrees = (value: number | undefined): Typed => ({ text: value === undefined ? '' : String(value), unit: 'degC' });
 
+const rows = <K extends string, V extends string>(of: Record<string, unknown> | undefined, key: K, value: V) =>
+  Object.entries(of ?? {}).map(([name, one]) => ({ [key]: name, [value]: String(one) }) as Record<K | V, string>);
+
+const refusalValues = (lab: Partial<Lab>): RefusalValues => ({
+  startsAfter: rows(lab.startsAfter, 'rule', 'hours'),
+  codes: rows(lab.codes, 'rule', 'code'),
+  reportsFrom: rows(lab.reportsFrom, 'parameter', 'from'),
+  stagnation: (lab.stagnation ?? []).map(({ least, most }) => ({ least: typedOf(least, 'min'), most: typedOf(most, 'min') })),
+  coolingWithin: lab.coolingWithin === undefined ? '' : String(lab.coolingWithin),
+  residualMost: typedOf(lab.residualMost, 'mg/L'),
+});
+
+const numberIn = (text: string | undefined) => Number(String(text ?? '').replace(',', '.'));
+const record = <T>(all: readonly { key?: string | undefined; value: T }[]) =>
+  all.length > 0 ? Object.fromEntries(all.map(({ key, value }) => [key, value])) : undefined;
+
+/** What a lab refuses, as the register has it: what nobody said is left out. */
+function refusalsOf(values: Partial<Record<keyof RefusalValues | 'accredited' | 'asksForBlanks' | 'form', unknown>>): object {
+  const { startsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form } = values as {
+    startsAfter?: { rule?: string; hours?: string }[];
+    codes?: { rule?: string; code?: string }[];
+    reportsFrom?: { parameter?: string; from?: string }[];
+    stagnation?: object[];
+    coolingWithin?: string;
+    residualMost?: number;
+    accredited?: string[];
+    asksForBlanks?: string[];
+    form?: object[];
+  };
+  const said = {
+    startsAfter: record((startsAfter ?? []).map(({ rule, hours }) => ({ key: rule, value: numberIn(hours) }))),
+    codes: record((codes ?? []).map(({ rule, code }) => ({ key: rule, value: code ?? '' }))),
+    reportsFrom: record((reportsFrom ?? []).map(({ parameter, from }) => ({ key: parameter, value: numberIn(from) }))),
+    stagnation: stagnation?.length ? stagnation : undefined,
+    coolingWithin: coolingWithin === undefined || coolingWithin.trim() === '' ? undefined : numberIn(coolingWithin),
+    residualMost,
+    accredited: accredited?.length ? accredited : undefined,
+    asksForBlanks: asksForBlanks?.length ? asksForBlanks : undefined,
+    form: form?.length ? form : undefined,
+  };
+  return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
+}
+
 export function labValues(lab: Lab | null): LabValues {
   const known = lab ?? {
     id: freshId(),
@@ -84,6 +136,7 @@ export function labValues(lab: Lab | null): LabValues {
   const band = (name: TemperatureClass): Band => ({ least: degrees(temperature[name]?.least), most: degrees(temperature[name]?.most) });
   return {
     ...rest,
+    ...refusalValues(known),
     position: degreesOf(position),
     dropOffs: dropOffs.map(dropOffValues),
     temperature: { bacteria: band('bacteria'), chilled: band('chilled'), cool: band('cool') },
@@ -104,8 +157,17 @@ export function labOf(values: object, before: Lab | null): object {
     intake = [],
     position = {},
     closedDays = [],
+    startsAfter,
+    codes,
+    reportsFrom,
+    stagnation,
+    coolingWithin,
+    residualMost,
+    accredited,
+    asksForBlanks,
+    form,
     ...rest
-  } = values as {
+  } = values as Partial<Record<keyof RefusalValues | 'accredited' | 'asksForBlanks' | 'form', unknown>> & {
     position?: object;
     closedDays?: { date: string }[];
     cutOffs?: { bottles?: string[]; weekdays?: number[]; closes?: string | null }[];
@@ -128,6 +190,7 @@ export function labOf(values: object, before: Lab | null): object {
   const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
   return {
     ...rest,
+    ...refusalsOf({ startsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form }),
     ...(Object.keys(position).length > 0 ? { position } : {}),
     closedDays: [...closedDays].sort((a, b) => (a.date < b.date ? -1 : 1)),
     // A day without hours is a day on which the lab is shut.

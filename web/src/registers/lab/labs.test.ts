@@ -21,6 +21,13 @@ it('keeps what the form of a lab does not show, leaves out days without hours, a
     dropOffs: [{ name: 'Quay', position: {}, weekdays: [1, 2], opens: '09:00', closes: '12:00', toLab: 3600 }],
     holding: [{ rule: 'bacteria', hours: '18,5' }],
     temperature: { bacteria: { least: 1, most: 10 }, chilled: {} },
+    startsAfter: [{ rule: 'nitrogen', hours: '24' }],
+    codes: [],
+    reportsFrom: [{ parameter: 'arsenic', from: '0,002' }],
+    stagnation: [{ least: 1800, most: 2700 }],
+    coolingWithin: '3',
+    accredited: [],
+    form: [{ field: 'quote', always: 'Q-7' }, { field: 'point' }],
   };
   expect(Lab.parse(labOf(values, before))).toMatchObject({
     intake: hours([1]),
@@ -28,7 +35,15 @@ it('keeps what the form of a lab does not show, leaves out days without hours, a
     cutOffs: [{ bottles: ['bacteria'], weekdays: [5], closes: null }],
     dropOffs: [{ name: 'Quay', hours: hours([1, 2], '09:00', '12:00'), toLab: 3600 }],
     holding: { bacteria: 18.5 },
+    startsAfter: { nitrogen: 24 },
+    reportsFrom: { arsenic: 0.002 },
+    stagnation: [{ least: 1800, most: 2700 }],
+    coolingWithin: 3,
+    form: [{ field: 'quote', always: 'Q-7' }, { field: 'point' }],
   });
+  // What nobody said is not said to be nothing.
+  expect(Object.keys(Lab.parse(labOf(values, before)))).not.toEqual(expect.arrayContaining(['codes']));
+  expect(Lab.parse(labOf(values, before)).accredited).toBeUndefined();
   const half = Lab.safeParse(labOf({ ...values, intake: [{ weekday: 1, opens: '08:00' }] }, null));
   expect(half.error?.issues.map(({ path }) => path.join('.'))).toEqual(['intake.0.closes']);
 });

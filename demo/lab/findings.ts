@@ -8,7 +8,13 @@ export interface Finding {
   method: string;
 }
 
-const finding = (test: string, value: string, unit: string, limit: string, method: string): Finding => ({ test, value, unit, limit, method });
+const finding = (test: string, value: string, unit: string, limit: string, method: string): Finding => ({
+  test,
+  value,
+  unit,
+  limit,
+  method,
+});
 
 /** Metals of which the lab mostly finds none. */
 const traces = [
@@ -21,10 +27,10 @@ const traces = [
   finding('Urânio', '<0,5', 'µg/L', '0,5', 'PT-22'),
 ];
 
-/** What the lab finds, by point and rule of the bottle. Invented numbers. */
+/** What the lab finds, by the code of the point and its own code of the container. Invented numbers. */
 export const findings: Record<string, Record<string, Finding[]>> = {
   MW3: {
-    general: [
+    FQ: [
       finding('pH', '6,9', 'Unidades de pH', '2,0', 'PT-01'),
       finding('Condutividade a 25 °C', '138', 'mS/m', '1,0', 'PT-02'),
       finding('Turvação', '1,8', 'UNT', '0,5', 'PT-03'),
@@ -37,12 +43,9 @@ export const findings: Record<string, Record<string, Finding[]>> = {
       finding('Alcalinidade', '152', 'mg/L CaCO3', '10', 'PT-04'),
       finding('Fluoretos', '<0,20', 'mg/L', '0,20', 'PT-12'),
     ],
-    nitrogen: [
-      finding('Nitratos', '12,9', 'mg/L N', '0,10', 'PT-12'),
-      finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13'),
-    ],
-    ammonium: [finding('Azoto amoniacal', '0,03', 'mg/L N', '0,02', 'PT-14')],
-    metals: [
+    NO: [finding('Nitratos', '12,9', 'mg/L N', '0,10', 'PT-12'), finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13')],
+    NH: [finding('Azoto amoniacal', '0,03', 'mg/L N', '0,02', 'PT-14')],
+    MD: [
       finding('Ferro', '0,02', 'mg/L', '0,01', 'PT-21'),
       finding('Manganês', '<5', 'µg/L', '5', 'PT-22'),
       finding('Alumínio', '<20', 'µg/L', '20', 'PT-22'),
@@ -60,17 +63,11 @@ export const findings: Record<string, Record<string, Finding[]>> = {
     ],
   },
   MH1: {
-    bacteria: [
-      finding('Bactérias coliformes', '3', 'UFC/100 mL', '1', 'PT-31'),
-      finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
-    ],
+    MB: [finding('Bactérias coliformes', '3', 'UFC/100 mL', '1', 'PT-31'), finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31')],
   },
   SC1: {
-    bacteria: [
-      finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'),
-      finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
-    ],
-    metals: [
+    MB: [finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'), finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31')],
+    MD: [
       finding('Ferro', '34', 'µg/L', '10', 'PT-21'),
       finding('Manganês', '<5', 'µg/L', '5', 'PT-22'),
       finding('Chumbo', '0,0084', 'mg/L', '0,0020', 'PT-22'),
@@ -84,11 +81,8 @@ export const findings: Record<string, Record<string, Finding[]>> = {
 
 /** What the lab reports for a point that the table above does not know. */
 export const ordinary: Record<string, Finding[]> = {
-  bacteria: [
-    finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'),
-    finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31'),
-  ],
-  general: [
+  MB: [finding('Bactérias coliformes', '0', 'UFC/100 mL', '1', 'PT-31'), finding('Escherichia coli', '0', 'UFC/100 mL', '1', 'PT-31')],
+  FQ: [
     finding('pH', '7,2', 'Unidades de pH', '2,0', 'PT-01'),
     finding('Condutividade a 25 °C', '41,0', 'mS/m', '1,0', 'PT-02'),
     finding('Turvação', '<0,5', 'UNT', '0,5', 'PT-03'),
@@ -101,9 +95,9 @@ export const ordinary: Record<string, Finding[]> = {
     finding('Alcalinidade', '132', 'mg/L CaCO3', '10', 'PT-04'),
     finding('Fluoretos', '<0,20', 'mg/L', '0,20', 'PT-12'),
   ],
-  nitrogen: [finding('Nitratos', '2,1', 'mg/L N', '0,10', 'PT-12'), finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13')],
-  ammonium: [finding('Azoto amoniacal', '<0,02', 'mg/L N', '0,02', 'PT-14')],
-  metals: [
+  NO: [finding('Nitratos', '2,1', 'mg/L N', '0,10', 'PT-12'), finding('Nitritos', '<0,010', 'mg/L N', '0,010', 'PT-13')],
+  NH: [finding('Azoto amoniacal', '<0,02', 'mg/L N', '0,02', 'PT-14')],
+  MD: [
     finding('Ferro', '40', 'µg/L', '10', 'PT-21'),
     finding('Manganês', '<5', 'µg/L', '5', 'PT-22'),
     finding('Arsénio', '<20', 'µg/L', '20', 'PT-21'),

@@ -1,0 +1,33 @@
+import type { BottleAtLab, BottlesByLabel } from '../read/index.ts';
+import { wallTime } from '../time/index.ts';
+import type { BottleState } from './bottle.ts';
+import type { RoundState } from './fold.ts';
+
+const atLab = (round: RoundState) => {
+  const handed = new Set(round.handOvers.flatMap((handOver) => handOver.form.bottles.map((line) => line.bottle)));
+  return ({ id, lost }: BottleState) => handed.has(id) && lost === null;
+};
+
+const forReport = (round: RoundState, { id, visit, card: { name, parameters }, filledAt }: BottleState): [string, BottleAtLab] => {
+  const filled = wallTime(filledAt ?? 0, round.plan.zone);
+  return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5) }];
+};
+
+/**
+ * The bottles whose results a report of this round may bring, by label: those handed over and not refused. A lab whose
+ * desk does not answer may still report.
+ */
+export function bottlesAtLab(round: RoundState): BottlesByLabel {
+  return new Map(round.bottles.filter(atLab(round)).map((bottle) => forReport(round, bottle)));
+}
+
+/** Every bottle of a round as a report is read against it: a row of one that the lab cannot have is said to be so. */
+export function bottlesForReport(round: RoundState): BottlesByLabel {
+  const isThere = atLab(round);
+  return new Map(
+    round.bottles.map((bottle) => {
+      const [id, known] = forReport(round, bottle);
+      return [id, isThere(bottle) ? known : { ...known, isElsewhere: true }];
+    }),
+  );
+}

@@ -1,0 +1,240 @@
+import { atDesk, boxStates, foretell, foretoldOf, handedOver, partyKind, partyKinds, type FormLine, type Party } from '@fonte/core/custody';
+import { wayToLab } from '@fonte/core/day';
+import { formField, type Lab } from '@fonte/core/registers';
+import { Input, Segmented } from 'antd';
+import { useState } from 'react';
+import type { z } from 'zod';
+import { useRound } from '../book/useRound.ts';
+import { EntryForm } from '../form/EntryForm.tsx';
+import { Field } from '../form/Field.tsx';
+import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
+import type { RoundState } from '@fonte/core/round';
+import { showTime } from '../time/show.ts';
+import { useMe } from '../session/session.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { MomentInput } from '../time/MomentInput.tsx';
+import { useNow } from '../time/useNow.ts';
+import { numberError } from '../units/TypedField.tsx';
+import { BoxCard } from './BoxCard.tsx';
+import { boxDraft, fieldFor, parted, payloadOf, takerOf, type Draft } from './draft.ts';
+import { Foretold } from './Foretold.tsx';
+import { questionDegrees } from './ReadBox.tsx';
+import { SignatureField } from './SignatureField.tsx';
+
+/** What is missing in a form that nobody has begun: it is not greeted with that. */
+const notYet = new Set(['no-temperature', 'no-seal', 'form-incomplete']);
+
+interface Props {
+  /** Who has the bottles now; null while those who took them have them. */
+  holder: Party | null;
+  lines: readonly FormLine[];
+}
+
+const labsOf = (lines: readonly FormLine[]): Lab[] => [
+  ...new Map(lines.flatMap(({ lab }) => (lab ? [[lab.id, lab] as const] : []))).values(),
+];
+
+/** Bottles change hands: to a lab, a colleague, a courier, or into a place that is locked. */
+export function HandOverForm({ holder, lines: all }: Props) {
+  const { id: book, round, append, refresh } = useRound();
+  const me = useMe();
+  const now = useNow(5000);
+  const labs = labsOf(all);
+  const [first] = labs;
+  const from: Party = holder ?? { as: 'person', name: me.name };
+  const form = useEntryForm<Draft, z.output<typeof handedOver.payload>>({
+    keep: `custody.${book}.${from.as}.${from.name}`,
+    initial: {
+      to: first ? { as: 'lab', name: first.name, lab: first.id } : { as: 'lab', name: '' },
+      takenBy: '',
+      inBoxes: {},
+      bottles: {},
+      counted: '',
+      said: {},
+      signed: { name: '' },
+      received: { name: '' },
+    },
+    schema: handedOver.payload,
+    read: (draft) => asTyped(payloadOf(draft, { lines: chosen(draft), boxes, from, zone: round.plan.zone, foretold }), handedOver.payload),
+    at: (path) => fieldFor(path, boxes),
+    ask: (payload) => payload.boxes.flatMap(({ temperature }) => questionDegrees(temperature)),
+    write: async (payload, { id, kept }) => {
+      await append(handedOver, payload, { id, kept });
+      await refresh();
+    },
+  });
+  const draft = form.values;
+  const { to } = draft;
+  const [isBefore, setBefore] = useState(false);
+  /** A lab gets what goes there; a courier takes everything along. */
+  const chosen = (one: Draft) => (one.to.lab === undefined ? all : all.filter(({ lab }) => lab?.id === one.to.lab));
+  const lines = chosen(draft);
+  const boxes = boxStates(lines, round.prepare.boxed, round.custody);
+  const { goes, stays } = parted(lines, draft);
+  const atHand = boxes
+    .filter(({ box }) => goes.some((line) => line.box === box.id))
+    .map(({ box }) => {
+      const { temperature, ...rest } = boxDraft(draft, box.id);
+      return { ...rest, box: box.id, name: box.name, temperature: numberError(temperature) ? null : temperature };
+    });
+  const isUntouched = !form.isTried && draft.counted === '' && atHand.every(({ temperature, seal }) => temperature === null && seal === '');
+  const way = isBefore ? wayFrom(round, goes) : 0;
+  const arrival = to.as === 'lab' ? now + (way ?? 0) : Math.max(now, draft.arrives ?? now);
+  const found = foretell({
+    ...atDesk({
+      lines: goes,
+      boxes: atHand,
+      colds: new Map(boxes.map(({ box, now: state }) => [box.id, state.cold])),
+      conditions: draft.bottles as never,
+      said: draft.said,
+      now,
+      arrival,
+    }),
+    ...(isBefore ? { stage: 'packing' as const } : {}),
+  });
+  const foretold = foretoldOf(found);
+  const refusals = found.filter(({ code }) => !(isUntouched && notYet.has(code)));
+  const stops = refusals.filter(({ severity }) => severity === 'stop');
+  // A spoilt sample is ours to know: the lab would take it.
+  const refusedCount = new Set(stops.filter(({ code }) => code !== 'sample-spoilt').flatMap(({ bottles }) => bottles)).size;
+  const ofForm = refusals.filter(({ field }) => !field.startsWith('box '));
+  const taker = takerOf(draft);
+  const typedFields = labs
+    .filter(({ id }) => to.as !== 'lab' || to.lab === id)
+    .flatMap(({ form: fields = [] }) =>
+      fields.filter(({ field, always }) => formField(field).isTyped && !always).map(({ field }) => field),
+    );
+  const count = goes.length === 1 ? '1 bottle' : `${goes.length} bottles`;
+  return (
+    <EntryForm
+      of={form}
+      {...(isBefore ? {} : { submit: stops.length === 0 ? `Hand over ${count}` : `Hand over ${count} all the same` })}
+      tone={stops.length === 0 ? 'primary' : 'danger'}
+      enter="nothing"
+      className="custody"
+      disabled={goes.length === 0}
+      lead={
+        <div className="stack">
+          <ToWhom labs={labs} to={to} set={(party) => form.set({ to: party })} />
+          {to.as === 'lab' && to.lab !== undefined && (
+            <Segmented
+              aria-label="When"
+              value={isBefore ? 'before' : 'now'}
+              options={[
+                { value: 'before', label: 'Before I drive off' },
+                { value: 'now', label: 'At the desk' },
+              ]}
+              onChange={(value) => setBefore(value === 'before')}
+            />
+          )}
+          {isBefore && (
+            <p>
+              {way === null
+                ? 'How long the way is nobody knows: point or lab has no place on the map.'
+                : `Off now, at the lab at ${showTime(arrival, round.plan.zone)}.`}
+            </p>
+          )}
+          <p className="soft">
+            {round.plan.system}, round {round.plan.code}. From {from.name}. {count} on the form
+            {stays.length > 0 ? `, ${stays.length} left out` : ''}.
+          </p>
+          {boxes.map((box) => (
+            <BoxCard
+              key={box.box.id}
+              of={box}
+              draft={boxDraft(draft, box.box.id)}
+              refusals={refusals}
+              asksForSeal={box.lines.some(({ lab }) => lab?.asksForSeal)}
+              mayCool={box.lines.some(({ lab }) => lab?.coolingWithin !== undefined)}
+              now={now}
+            />
+          ))}
+        </div>
+      }
+    >
+      {stops.length > 0 && (
+        <p className="word tone-stop">
+          <Mark kind="stop" />
+          {refusedCount === 0
+            ? 'Something is missing on the form, or a sample is spoilt'
+            : refusedCount === 1
+              ? 'The lab would refuse a bottle'
+              : `The lab would refuse ${refusedCount} bottles`}
+        </p>
+      )}
+      <Foretold of={ofForm} />
+      {stops.length === 0 && (
+        <p className="word tone-good">
+          <Mark kind="good" />
+          {labs.length > 0 ? 'Nothing the lab would refuse' : 'Nothing that a lab would refuse, as far as is known of it'}
+        </p>
+      )}
+      {!isBefore && (
+        <>
+          {(to.as !== 'lab' || to.lab === undefined) && <Field name={['to', 'name']} label={partyKind(to.as).asks} />}
+          {to.as === 'lab' && <Field name="takenBy" placeholder="Name at the intake desk" />}
+          {to.as !== 'lab' && (
+            <Field name="arrives" label="Expected at the lab, if known">
+              <MomentInput zone={round.plan.zone} isOptional />
+            </Field>
+          )}
+          {[...new Set(typedFields)].map((field) => (
+            <Field key={field} name={['said', field]} label={formField(field).name} />
+          ))}
+          <Field name="counted" label="Bottles counted by who takes them">
+            <Input size="large" inputMode="numeric" autoComplete="off" maxLength={4} className="count" />
+          </Field>
+          {partyKind(from.as).signs && <Sign of="signed" label={`Sign as ${from.name}`} />}
+          {partyKind(to.as).signs && (
+            <Sign
+              of="received"
+              label={to.as === 'lab' ? `The desk signs, if it does${taker ? `, as ${taker}` : ''}` : `${taker || 'Who takes them'} signs`}
+            />
+          )}
+        </>
+      )}
+    </EntryForm>
+  );
+}
+
+/** How long the way to the lab is (ms) from where the last of these bottles was filled; null where that is not known. */
+function wayFrom(round: RoundState, lines: readonly FormLine[]): number | null {
+  const last = [...lines].sort((a, b) => (b.bottle.filledAt ?? 0) - (a.bottle.filledAt ?? 0))[0];
+  const visit = round.visits.find(({ id }) => id === last?.bottle.visit);
+  return last?.lab && visit ? wayToLab(visit.point.position, last.lab, round.day) : null;
+}
+
+function Sign({ of, label }: { of: 'signed' | 'received'; label: string }) {
+  return (
+    <div>
+      <Field name={[of, 'name']} label={label}>
+        <Input size="large" className="signature" maxLength={120} placeholder="Full name" autoComplete="off" />
+      </Field>
+      <Field name={[of, 'drawn']} label="" isBare>
+        <SignatureField label={`${label}, by hand`} />
+      </Field>
+    </div>
+  );
+}
+
+/** The labs that bottles go to, and whoever else may take them. */
+function ToWhom({ labs, to, set }: { labs: readonly Lab[]; to: Party; set: (party: Party) => void }) {
+  const options = [
+    ...labs.map(({ id, name }) => ({ value: id, label: name })),
+    ...partyKinds.filter((kind) => kind !== 'lab' || labs.length === 0).map((kind) => ({ value: kind, label: partyKind(kind).name })),
+  ];
+  return (
+    <Segmented
+      className="to-whom"
+      aria-label="To whom"
+      size="large"
+      value={to.lab ?? to.as}
+      options={options}
+      onChange={(value) => {
+        const lab = labs.find(({ id }) => id === value);
+        set(lab ? { as: 'lab', name: lab.name, lab: lab.id } : { as: value as Party['as'], name: '' });
+      }}
+    />
+  );
+}
