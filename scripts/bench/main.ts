@@ -7,6 +7,7 @@ import { reports } from './reports.ts';
 import { deviceSync, firstPage } from './page.ts';
 import { purge } from './purge.ts';
 import { hydrograph } from './hydrograph.ts';
+import { custody } from './custody.ts';
 import { logger } from './logger.ts';
 import { memory, startUp } from './server.ts';
 
@@ -32,6 +33,7 @@ const parts = {
   planner,
   purge,
   logger,
+  custody,
   hydrograph,
 };
 type Part = keyof typeof parts;

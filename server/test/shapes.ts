@@ -11,6 +11,7 @@ import { fold } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { handing, idOf, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
+import { custodyShapes } from './shapes-custody.ts';
 import { fieldShapes } from './shapes-field.ts';
 import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
 
@@ -216,6 +217,7 @@ export const shapes: Record<string, () => Entry[]> = {
       .sampleTap({ procedure: 'legionella-pre-flush', bottle: '261123A-MH1-LG' })
       .sampleTap({ procedure: 'trihalomethanes-tap', before: 'fill' }).entries,
   ...fieldShapes,
+  ...custodyShapes,
   'well-with-layers': wellWithLayers,
   'logger-record': loggerRecord,
   'low-flow': lowFlow,

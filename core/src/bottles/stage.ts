@@ -33,6 +33,7 @@ export interface SampleReason {
     | 'not-fit'
     | 'place-caution'
     | 'gear'
+    | 'unfiltered'
     | 'purge-trouble'
     | 'purge-short'
     | 'not-purged';

@@ -5,41 +5,57 @@ import { Instant } from '../time/index.ts';
 
 const bottle = z.string().min(1).max(60);
 const written = { stands: 'at-visit', by: samplers, correction: 'replace' } as const;
+const why = (title: string) => z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title });
+
+const Filled = z.object({
+  bottle,
+  stated: z.object({ collected: Instant, reason: why('Why not now') }).optional(),
+  /** Before it was filled it was looked at: seal, cap, clean, in date, and what must be in it. */
+  sound: z.literal(true).optional(),
+  /** It should have been filtered and was not: its lab is told why. */
+  unfiltered: why('Why it is not filtered').optional(),
+});
 
 /** A bottle was filled, at the entry's time unless another one is stated, with the reason: this starts its holding clock. */
-export const bottleFilled = entryKind(
-  'bottle-filled',
-  'Bottle filled',
-  z.object({
-    bottle,
-    stated: z
-      .object({
-        collected: Instant,
-        reason: z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why not now' }),
-      })
-      .optional(),
-  }),
-  written,
-);
+export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', Filled, {
+  ...written,
+  // Nobody said whether it was looked at, nor that it was not filtered.
+  earlier: [{ payload: Filled, upgrade: (filled: z.infer<typeof Filled>) => filled }],
+});
 
 /** Why a bottle is thrown away. Never pour off, never fill up: a new bottle. */
 export const discardReasons = {
   overfilled: 'Overfilled',
+  underfilled: 'Under-filled, or spilt',
   'cap-dropped': 'Cap dropped or set down',
   'inside-touched': 'Inside of bottle or cap touched',
   'seal-broken': 'Seal broken before use',
   dirty: 'Dirty, cracked or out of date',
+  'no-preservative': 'Powder or acid is not in it',
   other: 'Something else',
 } as const;
 
+const Discarded = z.object({
+  bottle,
+  reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]).meta({ title: 'Why' }),
+  note: z.string().trim().max(300).meta({ title: 'Anything to add' }).optional(),
+});
+
 /** A bottle was thrown away; a spare takes its place under a label of its own. */
-export const bottleDiscarded = entryKind(
-  'bottle-discarded',
-  'Bottle thrown away',
+export const bottleDiscarded = entryKind('bottle-discarded', 'Bottle thrown away', Discarded, {
+  ...written,
+  // There were fewer reasons.
+  earlier: [{ payload: Discarded, upgrade: (discarded: z.infer<typeof Discarded>) => discarded }],
+});
+
+/** A bottle has its label on, scanned or looked at; with what its lab calls it, where it came with a code of the lab's own. */
+export const bottleLabelled = entryKind(
+  'bottle-labelled',
+  'Label looked at',
   z.object({
     bottle,
-    reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]).meta({ title: 'Why' }),
-    note: z.string().trim().max(300).meta({ title: 'Anything to add' }).optional(),
+    how: z.enum(['scanned', 'by-eye']),
+    code: z.string().trim().min(1).max(120).meta({ title: 'The lab’s own code' }).optional(),
   }),
-  written,
+  { stands: 'at-visit', by: samplers, correction: 'strike' },
 );

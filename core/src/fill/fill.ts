@@ -2,7 +2,7 @@ import type { BottleRule, PurposeId, RuleId } from '../bottles/index.ts';
 import { misfit, type Ask, type Misfit, type Room } from '../book/index.ts';
 import type { PlannedBottle } from '../plan/index.ts';
 import { millis } from '../time/index.ts';
-import { bottleDiscarded, bottleFilled, discardReasons } from './entries.ts';
+import { bottleDiscarded, bottleFilled, bottleLabelled, discardReasons } from './entries.ts';
 
 /** A bottle in the field: empty, filled at a time, or thrown away. */
 export interface FieldBottle {
@@ -26,6 +26,14 @@ export interface FieldBottle {
   discarded: { at: number; reason: string } | null;
   /** The entry that filled or discarded it, for corrections. */
   entry: string | null;
+  /** When its label was looked at or scanned (ms), and by which entry; null where it was not. */
+  labelled: { at: number; entry: string } | null;
+  /** What its lab calls it, where it came with a code of the lab's own. */
+  code: string | null;
+  /** It was looked at before it was filled. */
+  isSound: boolean;
+  /** Why it was not filtered, where it should have been. */
+  unfiltered: string | null;
 }
 
 interface Done {
@@ -35,13 +43,16 @@ interface Done {
 
 /** What a book says of the bottles of one visit, by label. */
 export interface FillBook {
-  filled: ReadonlyMap<string, Done>;
+  filled: ReadonlyMap<string, Done & { isSound: boolean; unfiltered: string | null }>;
+  labelled: ReadonlyMap<string, Done & { code: string | null }>;
   discarded: ReadonlyMap<string, Done & { reason: string }>;
 }
 
 export interface FillAround {
   /** The bottles of the visit as they are at that time. */
   bottles: () => readonly (FieldBottle & { handedOver: boolean })[];
+  /** Another bottle of the round that has this label or code, or null. */
+  whoElseIs: (code: string, bottle: string) => string | null;
   /** Why this bottle may not be filled here and now, or null. */
   gate: (bottle: FieldBottle) => Misfit | null;
 }
@@ -58,6 +69,7 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
   for (;;) {
     const filled = book.filled.get(id);
     const thrown = book.discarded.get(id);
+    const label = book.labelled.get(id);
     chain.push({
       id,
       visit: planned.visit,
@@ -73,6 +85,10 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       filledAt: filled?.at ?? null,
       discarded: thrown ? { at: thrown.at, reason: thrown.reason } : null,
       entry: (thrown ?? filled)?.entry ?? null,
+      labelled: label ? { at: label.at, entry: label.entry } : null,
+      code: label?.code ?? null,
+      isSound: filled?.isSound ?? false,
+      unfiltered: filled?.unfiltered ?? null,
     });
     if (!thrown) return chain;
     id = spareId(planned.id, chain.length);
@@ -89,14 +105,19 @@ interface FillView {
 export const fillRoom: Room<FillBook, FillAround, FillView> = {
   // Blanks first: nothing of the point's water may have been about.
   next: { blanks: ({ blanks }) => askFill(blanks, 'fill-blanks'), fill: ({ free }) => askFill(free, 'fill') },
-  kinds: [bottleFilled, bottleDiscarded],
-  empty: { filled: new Map(), discarded: new Map() },
+  kinds: [bottleFilled, bottleDiscarded, bottleLabelled],
+  empty: { filled: new Map(), discarded: new Map(), labelled: new Map() },
   fits: (_, entry, around) => {
     const { bottle: id } = entry.payload as { bottle: string };
     const bottle = around.bottles().find((candidate) => candidate.id === id);
     if (!bottle) return misfit('no-such-bottle', 'payload.bottle');
     if (bottle.state === 'discarded') return misfit('thrown-away', 'payload.bottle');
     if (bottle.handedOver) return misfit('handed-over', 'payload.bottle');
+    if (bottleLabelled.is(entry)) {
+      const { code } = entry.payload;
+      const other = code === undefined ? null : around.whoElseIs(code, id);
+      return other === null ? null : misfit('code-of-other', 'payload.code', { code: code!, bottle: other });
+    }
     if (!bottleFilled.is(entry)) return null;
     const { stated } = entry.payload;
     // Only what was is stated, not what will be.
@@ -106,9 +127,15 @@ export const fillRoom: Room<FillBook, FillAround, FillView> = {
   advance: (book, entry) => {
     const done = { at: millis(entry.at), entry: entry.id };
     if (bottleFilled.is(entry)) {
-      const { bottle, stated } = entry.payload;
-      const filled = { ...done, at: stated ? millis(stated.collected) : done.at };
+      const { bottle, stated, sound = false, unfiltered = null } = entry.payload;
+      const filled = { ...done, at: stated ? millis(stated.collected) : done.at, isSound: sound, unfiltered };
       return { ...book, filled: new Map(book.filled).set(bottle, filled) };
+    }
+    if (bottleLabelled.is(entry)) {
+      const { bottle, code } = entry.payload;
+      // What the lab calls it stays, also where its label is looked at again.
+      const known = code ?? book.labelled.get(bottle)?.code ?? null;
+      return { ...book, labelled: new Map(book.labelled).set(bottle, { ...done, code: known }) };
     }
     if (!bottleDiscarded.is(entry)) return book;
     const { bottle, reason, note } = entry.payload;

@@ -97,6 +97,8 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', present,
     // Points had no layers yet, and then no traits, which may be left out.
     { payload: present, upgrade: (before: z.infer<typeof present>) => before },
     { payload: present, upgrade: (before: z.infer<typeof present>) => before },
+    // Labs said less of what they refuse, which may be left out.
+    { payload: present, upgrade: (before: z.infer<typeof present>) => before },
   ],
 });
 
@@ -130,21 +132,21 @@ export const MadeUpPoint = z.object({
 export type MadeUpPoint = z.infer<typeof MadeUpPoint>;
 
 /** A duplicate, a split or a blank is taken along for an analysis at a visit. */
-export const extraPlanned = entryKind(
-  'extra-planned',
-  'Duplicate or blank planned',
-  z
-    .object({
-      analysis: AnalysisId,
-      purpose: z.enum(extraPurposes as [(typeof extraPurposes)[number], ...typeof extraPurposes]),
-      as: MadeUpPoint.optional(),
-    })
-    .refine(({ purpose: id, as }) => (purpose(id).isBlind === true) === (as !== undefined), {
-      path: ['as', 'code'],
-      error: 'A blind duplicate, and nothing else, goes under a made-up point.',
-    }),
-  changed,
-);
+const Extra = z
+  .object({
+    analysis: AnalysisId,
+    purpose: z.enum(extraPurposes as [(typeof extraPurposes)[number], ...typeof extraPurposes]),
+    as: MadeUpPoint.optional(),
+  })
+  .refine(({ purpose: id, as }) => (purpose(id).isBlind === true) === (as !== undefined), {
+    path: ['as', 'code'],
+    error: 'A blind duplicate, and nothing else, goes under a made-up point.',
+  });
+export const extraPlanned = entryKind('extra-planned', 'Duplicate or blank planned', Extra, {
+  ...changed,
+  // None went blind, and none was split off.
+  earlier: [{ payload: Extra, upgrade: (extra: z.infer<typeof Extra>) => extra }],
+});
 
 /**
  * Some of the bottles go to another lab than the round's: all of these kinds, or those that were split off for it. It carries the lab's

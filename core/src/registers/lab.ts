@@ -189,5 +189,7 @@ export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, 
   earlier: [
     { payload: FirstLab, upgrade: labFromFirst },
     { payload: SecondLab, upgrade: labFromSecond },
+    // It said less of what it refuses, which may be left out.
+    { payload: Lab, upgrade: (lab: Lab) => lab },
   ],
 });

@@ -4,7 +4,7 @@ import type { Misfit } from '../book/index.ts';
 import type { CultureAround } from '../culture/index.ts';
 import type { CustodyAround } from '../custody/index.ts';
 import type { FieldTestsAround } from '../fieldtests/index.ts';
-import type { FieldBottle, FillAround } from '../fill/index.ts';
+import { readCode, type FieldBottle, type FillAround } from '../fill/index.ts';
 import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
 import type { PrepareBook } from '../prepare/index.ts';
@@ -133,6 +133,12 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
 
   bottles(): readonly BottleState[] {
     return this.visit().bottles;
+  }
+
+  whoElseIs(code: string, bottle: string): string | null {
+    const all = (this.round.plan.plan?.visits ?? []).flatMap(({ id }) => visitState(this.round, id)?.bottles ?? []);
+    const read = readCode(code, { id: bottle }, all);
+    return read?.is === 'other' ? read.bottle : null;
   }
 
   gate(bottle: FieldBottle): Misfit | null {

@@ -82,7 +82,7 @@ function fieldsOf(round: RoundState, visit: VisitState, bottle: BottleState, sta
     analyses: requestNames(visit, bottle).join(', '),
     container: `${bottle.card.container}, ${bottle.card.volume} mL`,
     preservative: bottle.card.preservative?.name ?? 'None',
-    filtered: bottle.card.filter ? 'Yes' : 'No',
+    filtered: bottle.unfiltered !== null ? `No: ${bottle.unfiltered}` : bottle.card.filter ? 'Yes' : 'No',
     water: isWater ? point.water && waters[point.water] : 'Blank',
     source: isWater ? point.source && sources[point.source] : 'Blank',
     residualFree: residual ? 'Not chlorinated' : run && measured(run, 'freeChlorine'),

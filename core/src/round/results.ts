@@ -94,7 +94,8 @@ function judgeVisit(
   const judged = own.map(({ bottle, day, ...one }): RoundResult => {
     const { result } = one;
     const isDissolved =
-      parameter(result.parameter).isBound === true && (result.fraction ?? (bottle.card.filter ? 'dissolved' : 'total')) === 'dissolved';
+      parameter(result.parameter).isBound === true &&
+      (result.fraction ?? (bottle.card.filter && bottle.unfiltered === null ? 'dissolved' : 'total')) === 'dissolved';
     const weakness = weaknessOf(result.parameter, {
       sample: bottle.sample,
       isTold: !isReported(one),

@@ -100,6 +100,9 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
         measured,
         reasons: purpose(bottle.purpose).isWater
           ? [
+              ...(bottle.unfiltered === null
+                ? []
+                : [{ code: 'unfiltered' as const, makes: 'special' as const, data: { reason: bottle.unfiltered } }]),
               ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
               ...placeReasons(arrival, place, bottle.filledAt),
               ...(purge ? purgeReasons(purge, bottle.filledAt) : []),

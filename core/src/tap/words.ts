@@ -101,6 +101,7 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     'no-protocol': () => 'Bacteria taken without a protocol.',
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,
     'place-caution': () => `The place is fit with caution: ${inside(data['seen']!)}.`,
+    unfiltered: () => `Not filtered: ${inside(data['reason']!)}. The result is of the whole water.`,
     gear: () => `Not so: ${inside(data['ask']!)}.`,
     'purge-trouble': () => `${data['trouble']}: ${inside(data['choice']!)} (${data['reason']}).`,
     'purge-short': () => `The purge ended before it was done: ${inside(data['reason']!)}.`.replace(/\.\.$/, '.'),

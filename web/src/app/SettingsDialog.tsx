@@ -1,7 +1,8 @@
 import { limitSets } from '@fonte/core/limits';
-import { Modal, Segmented, Select } from 'antd';
+import { Checkbox, Modal, Segmented, Select } from 'antd';
 import { useId } from 'react';
 import { useLeadingLimits } from '../editions/leading.ts';
+import { useLabelsAtOnce } from '../fill/index.ts';
 import type { Variant } from '../theme/tokens.ts';
 import { useVariant, variants } from '../theme/variant.ts';
 import { useUnitSystem, type UnitSystem } from '../units/system.ts';
@@ -14,6 +15,7 @@ export function SettingsDialog({ open, close }: { open: boolean; close: () => vo
   const { variant, choose } = useVariant();
   const { system, chooseSystem } = useUnitSystem();
   const { leading, chooseLeading } = useLeadingLimits();
+  const { isOn, choose: chooseLabels } = useLabelsAtOnce();
   const limits = useId();
   return (
     <Modal open={open} title="Settings on this device" onCancel={close} footer={null} destroyOnHidden>
@@ -48,6 +50,9 @@ export function SettingsDialog({ open, close }: { open: boolean; close: () => vo
             options={[{ value: '', label: 'As each round says' }, ...limitSets.newest.map((set) => ({ value: set.id, label: set.name }))]}
           />
         </div>
+        <Checkbox checked={isOn} onChange={(event) => chooseLabels(event.target.checked)}>
+          The next bottle waits until the one before has its label
+        </Checkbox>
         <p className="soft small">What is written down stays as it was typed, and what must be done follows from the round’s own limits.</p>
       </div>
     </Modal>

@@ -17,11 +17,13 @@ interface Props {
   refusals: readonly Refusal[];
   asksForSeal: boolean;
   mayCool: boolean;
+  /** There is no other box that its fields could be mistaken for. */
+  isOnly: boolean;
   now: number;
 }
 
 /** A box on the form: how cold, its seal, and what stands in it. */
-export function BoxCard({ of, draft, refusals, asksForSeal, mayCool, now }: Props) {
+export function BoxCard({ of, draft, refusals, asksForSeal, mayCool, isOnly, now }: Props) {
   const { box, lines, readings } = of;
   const band = bandOfBox(lines);
   const key = boxKey(box.id);
@@ -41,15 +43,21 @@ export function BoxCard({ of, draft, refusals, asksForSeal, mayCool, now }: Prop
       </div>
       <Readings of={of} />
       <div className="custody-box-fields">
-        <Field name={['inBoxes', key, 'temperature']} label="In the box now">
+        <Field name={['inBoxes', key, 'temperature']} label={isOnly ? 'In the box now' : `In ${box.name} now`}>
           <TypedInput units={['degC', 'degF']} label={`In ${box.name} now`} big />
         </Field>
-        <Field name={['inBoxes', key, 'seal']} label={asksForSeal ? 'Seal number' : 'Seal number, if sealed'}>
+        <Field
+          name={['inBoxes', key, 'seal']}
+          label={`${isOnly ? 'Seal number' : `Seal number of ${box.name}`}${asksForSeal ? '' : ', if sealed'}`}
+        >
           <Input size="large" maxLength={40} autoComplete="off" />
         </Field>
         {draft.seal.trim() !== '' && (
-          <Field name={['inBoxes', key, 'sealIs']} label="The seal is">
-            <Segmented options={Object.entries(sealStates).map(([value, label]) => ({ value, label }))} />
+          <Field name={['inBoxes', key, 'sealIs']} label={isOnly ? 'The seal is' : `The seal of ${box.name} is`}>
+            <Segmented
+              aria-label={isOnly ? 'The seal is' : `The seal of ${box.name} is`}
+              options={Object.entries(sealStates).map(([value, label]) => ({ value, label }))}
+            />
           </Field>
         )}
         {mayCool && (

@@ -24,7 +24,8 @@ function inHands(round: RoundState): InHand[] {
     const hand = found.get(key) ?? { key, holder: party, lines: [] };
     found.set(key, { ...hand, lines: [...hand.lines, line] });
   }
-  return [...found.values()];
+  // What one has oneself comes first.
+  return [...found.values()].sort((a, b) => Number(a.holder !== null) - Number(b.holder !== null));
 }
 
 /** The count, how cold, what the lab would refuse and why, the signatures; below it every change of hands so far. */

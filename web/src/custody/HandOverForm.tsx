@@ -9,7 +9,7 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
-import type { RoundState } from '@fonte/core/round';
+import { labsOf, type RoundState } from '@fonte/core/round';
 import { showTime } from '../time/show.ts';
 import { useMe } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
@@ -20,6 +20,7 @@ import { BoxCard } from './BoxCard.tsx';
 import { boxDraft, fieldFor, parted, payloadOf, takerOf, type Draft } from './draft.ts';
 import { Foretold } from './Foretold.tsx';
 import { questionDegrees } from './ReadBox.tsx';
+import { ScanCount } from './ScanCount.tsx';
 import { SignatureField } from './SignatureField.tsx';
 
 /** What is missing in a form that nobody has begun: it is not greeted with that. */
@@ -31,16 +32,13 @@ interface Props {
   lines: readonly FormLine[];
 }
 
-const labsOf = (lines: readonly FormLine[]): Lab[] => [
-  ...new Map(lines.flatMap(({ lab }) => (lab ? [[lab.id, lab] as const] : []))).values(),
-];
-
 /** Bottles change hands: to a lab, a colleague, a courier, or into a place that is locked. */
 export function HandOverForm({ holder, lines: all }: Props) {
   const { id: book, round, append, refresh } = useRound();
   const me = useMe();
   const now = useNow(5000);
-  const labs = labsOf(all);
+  // The round's own first.
+  const labs = labsOf(round).filter(({ id }) => all.some(({ lab }) => lab?.id === id));
   const [first] = labs;
   const from: Party = holder ?? { as: 'person', name: me.name };
   const form = useEntryForm<Draft, z.output<typeof handedOver.payload>>({
@@ -51,6 +49,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
       inBoxes: {},
       bottles: {},
       counted: '',
+      scanned: [],
       said: {},
       signed: { name: '' },
       received: { name: '' },
@@ -68,7 +67,10 @@ export function HandOverForm({ holder, lines: all }: Props) {
   const { to } = draft;
   const [isBefore, setBefore] = useState(false);
   /** A lab gets what goes there; a courier takes everything along. */
-  const chosen = (one: Draft) => (one.to.lab === undefined ? all : all.filter(({ lab }) => lab?.id === one.to.lab));
+  const chosen = (one: Draft) => {
+    const bound = one.to.as === 'lab' ? one.to.lab : one.bound;
+    return bound === undefined ? all : all.filter(({ lab }) => lab?.id === bound);
+  };
   const lines = chosen(draft);
   const boxes = boxStates(lines, round.prepare.boxed, round.custody);
   const { goes, stays } = parted(lines, draft);
@@ -117,6 +119,15 @@ export function HandOverForm({ holder, lines: all }: Props) {
       lead={
         <div className="stack">
           <ToWhom labs={labs} to={to} set={(party) => form.set({ to: party })} />
+          {to.as !== 'lab' && labs.length > 1 && (
+            <Segmented
+              aria-label="Which bottles"
+              className="to-whom"
+              value={draft.bound ?? ''}
+              options={[{ value: '', label: 'All of them' }, ...labs.map(({ id, name }) => ({ value: id, label: `For ${name}` }))]}
+              onChange={(value) => form.set({ bound: value === '' ? undefined : value })}
+            />
+          )}
           {to.as === 'lab' && to.lab !== undefined && (
             <Segmented
               aria-label="When"
@@ -147,6 +158,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
               refusals={refusals}
               asksForSeal={box.lines.some(({ lab }) => lab?.asksForSeal)}
               mayCool={box.lines.some(({ lab }) => lab?.coolingWithin !== undefined)}
+              isOnly={boxes.length === 1}
               now={now}
             />
           ))}
@@ -182,6 +194,11 @@ export function HandOverForm({ holder, lines: all }: Props) {
           {[...new Set(typedFields)].map((field) => (
             <Field key={field} name={['said', field]} label={formField(field).name} />
           ))}
+          <ScanCount
+            lines={goes}
+            scanned={draft.scanned}
+            onScan={(scanned) => form.set({ scanned, ...(scanned.length === goes.length ? { counted: String(goes.length) } : {}) })}
+          />
           <Field name="counted" label="Bottles counted by who takes them">
             <Input size="large" inputMode="numeric" autoComplete="off" maxLength={4} className="count" />
           </Field>

@@ -54,10 +54,10 @@ function Reading({ box, isFirst, close }: Props & { close: () => void }) {
     <EntryForm of={form} submit="Write it down" className="stack" leave={{ says: 'Not now', by: close }}>
       <Field name="temperature" label="How cold" big autoFocus />
       <Field name="by">
-        <Segmented vertical options={Object.entries(readingWays).map(([value, label]) => ({ value, label }))} />
+        <Segmented aria-label="What was read" vertical options={Object.entries(readingWays).map(([value, label]) => ({ value, label }))} />
       </Field>
       <Field name="when">
-        <Segmented options={Object.entries(readingTimes).map(([value, label]) => ({ value, label }))} />
+        <Segmented aria-label="When it was read" options={Object.entries(readingTimes).map(([value, label]) => ({ value, label }))} />
       </Field>
       <Field name="cold">
         <Select size="large" allowClear placeholder="As before" options={ids.map((value) => ({ value, label: cold(value).name }))} />

@@ -64,7 +64,7 @@ function Taking({ handOver: { entry, form: handed, answer }, close }: { handOver
   return (
     <EntryForm of={form} submit="Write it down" className="stack" enter="nothing" leave={{ says: 'Not now', by: close }}>
       <Field name="how">
-        <Segmented options={Object.entries(answerWays).map(([value, label]) => ({ value, label }))} />
+        <Segmented aria-label="How it came" options={Object.entries(answerWays).map(([value, label]) => ({ value, label }))} />
       </Field>
       <Field name="whom" />
       <Field name="reference" />
@@ -79,6 +79,7 @@ function Taking({ handOver: { entry, form: handed, answer }, close }: { handOver
         <div key={bottle} className="answer-line">
           <Field name={['said', bottle, 'word']} label={bottle}>
             <Segmented
+              aria-label={bottle}
               options={[
                 { value: 'open', label: 'Not said' },
                 { value: 'taken', label: 'Taken' },

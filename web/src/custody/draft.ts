@@ -14,11 +14,15 @@ export interface BoxDraft {
 
 export interface Draft {
   to: Party;
+  /** The lab that the bottles are bound for which somebody else takes along; all of them where it is left out. */
+  bound?: string | undefined;
   takenBy: string;
   /** By the key of the box. */
   inBoxes: Record<string, BoxDraft>;
   bottles: Record<string, BottleSaid>;
   counted: string;
+  /** Bottles that were scanned, by label. */
+  scanned: string[];
   arrives?: number | undefined;
   said: Record<string, string>;
   signed: { name: string; drawn?: Strokes | undefined };

@@ -3,7 +3,8 @@ import { foretell } from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
 import { bottleFilled } from '@fonte/core/fill';
 import { formLine, type BottleState, type RoundState } from '@fonte/core/round';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -14,7 +15,10 @@ import { useSettled } from '../time/useSettled.ts';
 import { FilledEarlier } from './FilledEarlier.tsx';
 import { BottlePicture } from './BottlePicture.tsx';
 import { Discard } from './Discard.tsx';
+import { LabelOn } from './LabelOn.tsx';
+import { useLabelsAtOnce } from './labelsAtOnce.ts';
 import { RuleCard } from './RuleCard.tsx';
+import { Unfiltered } from './Unfiltered.tsx';
 
 /** What its lab would refuse of a bottle that is filled now (ms) and driven there at once. */
 function refusedIfFilled(round: RoundState, bottle: BottleState, now: number) {
@@ -41,6 +45,14 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
   const rule = bottle.card;
   const { on } = purpose(bottle.purpose);
   const settled = useSettled();
+  const [isSound, setSound] = useState(false);
+  const { isOn: labelsAtOnce } = useLabelsAtOnce();
+  // The one that was filled before it, here: its label comes first where that is wanted.
+  const before = round.visits
+    .find(({ id }) => id === bottle.visit)!
+    .bottles.filter(({ state, lost, labelled }) => state === 'filled' && !lost && !labelled)
+    .sort((a, b) => b.filledAt! - a.filledAt!)[0];
+  const waits = labelsAtOnce && before !== undefined;
   return (
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
       <BottlePicture rule={rule} filled={false} />
@@ -59,22 +71,39 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
             Open {bottle.supply}, the water that the lab supplied, here at the point and pour all of it into this bottle.
           </p>
         )}
+        {waits && (
+          <div className="finding question">
+            <p className="strong">First the label of {before.id}.</p>
+            <LabelOn bottle={before} />
+          </div>
+        )}
+        <LabelOn bottle={bottle} key={bottle.id} />
+        <Checkbox className="sound" checked={isSound} onChange={(event) => setSound(event.target.checked)}>
+          It is sound: sealed, cap tight, clean, in date{rule.preservative ? ', what must be in it is in it' : ''}
+        </Checkbox>
         <RuleCard rule={rule} />
         <Findings of={refusedIfFilled(round, bottle, time)} />
         <Said say={say} />
         <May do={bottleFilled}>
-          <div className="row">
+          <div className="row fill-do">
             <Button
               type="primary"
               size="large"
               loading={busy}
-              disabled={!settled}
-              onClick={() => void run(() => append(bottleFilled, { bottle: bottle.id }, { at: bottle.visit }))}
+              disabled={!settled || waits}
+              onClick={() =>
+                void run(() =>
+                  append(bottleFilled, { bottle: bottle.id, ...(isSound ? { sound: true as const } : {}) }, { at: bottle.visit }),
+                )
+              }
             >
               {on?.done ?? 'Filled and capped'}
             </Button>
-            <FilledEarlier bottle={bottle} />
             <Discard bottle={bottle} />
+          </div>
+          <div className="row">
+            <FilledEarlier bottle={bottle} />
+            {rule.filter && <Unfiltered bottle={bottle} />}
           </div>
         </May>
       </div>

@@ -11,12 +11,15 @@ import { Mark } from '../theme/Mark.tsx';
 import { Onward } from '../visit/Onward.tsx';
 import { Bottles } from './Bottles.tsx';
 import { FillNow } from './FillNow.tsx';
+import { LabelOn } from './LabelOn.tsx';
+import { useLabelsAtOnce } from './labelsAtOnce.ts';
 
 const isBlank = (bottle: BottleState) => !purpose(bottle.purpose).isWater;
 
 /** Bottles in their order; one card at a time. */
 function FillAt({ visit }: { visit: VisitState }) {
   const { id } = useRound();
+  const { isOn } = useLabelsAtOnce();
   const empty = visit.bottles.filter((bottle) => bottle.state === 'empty');
   const next = empty.find((bottle) => fillGate(visit, bottle)?.code !== 'not-at-filling');
   const first = empty.map((bottle) => runThatFills(visit, bottle)).find((by) => by && !(by.run && isOver(by.run)));
@@ -45,6 +48,11 @@ function FillAt({ visit }: { visit: VisitState }) {
           <Onward />
         </div>
       )}
+      {isOn &&
+        empty.length === 0 &&
+        visit.bottles
+          .filter(({ state, lost, labelled }) => state === 'filled' && !lost && !labelled)
+          .map((bottle) => <LabelOn key={bottle.id} bottle={bottle} />)}
       {visit.bottles.length === 0 && (
         <Empty title="No bottle is planned here">
           <Link to={`/rounds/${id}`}>Choose analyses</Link>

@@ -2,6 +2,7 @@ import { headInGroups, headText, signatureHeight, signatureWidth, strokesPath, t
 import { shownAt } from './when.ts';
 import type { Column, Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 
+const countOf = (count: number): string => (count === 1 ? '1 bottle' : `${count} bottles`);
 const cell = (text: string): TableCell => ({ text, fontSize: 8 });
 const heads = (texts: readonly string[]): TableCell[] => texts.map((text) => ({ text, bold: true, fontSize: 8 }));
 
@@ -37,7 +38,7 @@ function leg(one: CustodyForm['legs'][number], zone: string): Content {
     margin: [0, 6, 0, 0],
     stack: [
       { text: `${one.leg}. ${one.from} to ${[one.to, one.takenBy].filter(Boolean).join(', ')}`, bold: true, fontSize: 10 },
-      { text: `${shownAt(one.at, zone)}. ${one.counted} bottles counted. ${boxes.join('; ')}.${missing}`, fontSize: 9 },
+      { text: `${shownAt(one.at, zone)}. ${countOf(one.counted)} counted. ${boxes.join('; ')}.${missing}`, fontSize: 9 },
       {
         columns: [signature('Released', one.signed, one.from), signature('Received', one.received, one.takenBy || one.to)],
         margin: [0, 4, 0, 0],
@@ -115,7 +116,7 @@ export function formSheets(form: CustodyForm, zone: string): TDocumentDefinition
         margin: [0, 4, 0, 0],
         fontSize: 9,
       },
-      { text: `${bottles.length} bottles`, bold: true, margin: [0, 8, 0, 3] },
+      { text: countOf(bottles.length), bold: true, margin: [0, 8, 0, 3] },
       {
         table: { headerRows: 1, dontBreakRows: true, widths: titles.map((_, index) => (index === 0 ? 'auto' : '*')), body },
         layout: 'lightHorizontalLines',

@@ -1,0 +1,62 @@
+import { answerTaken, boxRead, handedOver, labAnswered } from '@fonte/core/custody';
+import { bottleDiscarded, bottleFilled, bottleLabelled } from '@fonte/core/fill';
+import { extraPlanned, labAdded } from '@fonte/core/plan';
+import { bottlesBoxed } from '@fonte/core/prepare';
+import { atTheWell } from '../../core/test/at-the-well.ts';
+import { handing, idOf, lab, Script } from '../../core/test/script.ts';
+
+/** A book of bottles from hand to hand: two labs, boxes that were read, a courier, a bottle that was not found, answers that changed. */
+export const custodyShapes = {
+  'from-hand-to-hand': () => {
+    const script = new Script().plan();
+    const coast = { ...lab, id: idOf(31), name: 'Lab of the coast', form: [{ field: 'quote' as const, always: 'Q-7' }], coolingWithin: 3 };
+    script.write(labAdded, { lab: coast, bottles: ['metals'], splits: true });
+    script.atWell(extraPlanned, { analysis: 'nutrients', purpose: 'blind-duplicate', as: { code: 'ZB4', name: 'Upper fountain' } });
+    script.atWell(extraPlanned, { analysis: 'general', purpose: 'split' });
+    const well = atTheWell(() => script);
+    well.purged();
+    script.atWell(bottleLabelled, { bottle: '261123A-MW3-N', how: 'scanned', code: 'PN-17' });
+    script.atWell(bottleFilled, { bottle: '261123A-MW3-N', sound: true });
+    script.atWell(bottleFilled, { bottle: '261123A-MW3-M', unfiltered: 'too turbid' });
+    script.atWell(bottleDiscarded, { bottle: '261123A-MW3-A', reason: 'underfilled' });
+    for (const id of ['A2', 'G', 'G-S']) script.atWell(bottleFilled, { bottle: `261123A-MW3-${id}` });
+    script.atWell(bottleFilled, { bottle: '261123A-ZB4-N' });
+    const box = { id: idOf(57), name: 'Blue box', holds: 0.03 };
+    script.write(bottlesBoxed, { box, bottles: ['261123A-MW3-N', '261123A-ZB4-N'] });
+    const cold = { box: { box: box.id, name: box.name }, when: 'packing' as const, cold: 'ice' as const, by: 'bottle' as const };
+    script.write(boxRead, { ...cold, temperature: { text: '41', unit: 'degF' } });
+    const hands = {
+      to: { as: 'courier' as const, name: 'Ana Reis' },
+      takenBy: '',
+      received: { name: 'Ana Reis', drawn: [[10, 20, 300, 200]] },
+    };
+    script.write(
+      handedOver,
+      handing(['261123A-MW3-M', '261123A-MW3-G-S'], { ...hands, left: [{ bottle: '261123A-MW3-G', why: 'missing' }] }),
+    );
+    const coastForm = handing(['261123A-MW3-M', '261123A-MW3-G-S'], {
+      to: { as: 'lab', lab: coast.id },
+      from: 'Ana Reis',
+      said: { notes: 'turbid' },
+    });
+    const there = script.write(handedOver, { ...coastForm, from: hands.to });
+    const here = script.write(
+      handedOver,
+      handing(['261123A-MW3-N', '261123A-MW3-A2', '261123A-ZB4-N'], { foretold: [{ bottle: '261123A-MW3-N', code: 'too-warm' }] }),
+    );
+    script.write(labAnswered, { handOver: here.id, reference: 'L-1', bottles: [] });
+    script.write(labAnswered, {
+      handOver: here.id,
+      reference: 'L-1',
+      bottles: [{ bottle: '261123A-MW3-N', accepted: false, reason: 'Warm' }],
+    });
+    script.write(answerTaken, {
+      handOver: there.id,
+      reference: 'C-7',
+      how: 'mail',
+      whom: 'Reception',
+      bottles: [{ bottle: '261123A-MW3-M', accepted: true }],
+    });
+    return script.entries;
+  },
+};
