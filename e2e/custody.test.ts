@@ -2,10 +2,11 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { BarcodeFormat, QRCodeWriter } from '@zxing/library';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, option, overflow, phone, see, shows, type } from './browser.ts';
+import { choose, click, desk, option, overflow, phone, press, see, shows, tick, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 import * as walk from './walk.ts';
@@ -27,6 +28,27 @@ const scan = async (label: string, code: string) => {
   await type(page, label, code);
   await page.keyboard.press('Enter');
 };
+/** Puts a square code before the camera of the page. */
+async function showToCamera(text: string): Promise<void> {
+  const code = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 260, 260, new Map());
+  const rows = Array.from({ length: 260 }, (_, y) => Array.from({ length: 260 }, (_unused, x) => (code.get(x, y) ? '1' : '0')).join(''));
+  await page.evaluate((dots) => {
+    const canvas = document.createElement('canvas');
+    canvas.width = 640;
+    canvas.height = 480;
+    const pen = canvas.getContext('2d')!;
+    const draw = () => {
+      pen.fillStyle = '#e8e4da';
+      pen.fillRect(0, 0, 640, 480);
+      pen.fillStyle = '#111';
+      dots.forEach((row, y) => [...row].forEach((dot, x) => dot === '1' && pen.fillRect(180 + x, 100 + y, 1, 1)));
+    };
+    draw();
+    setInterval(draw, 100);
+    navigator.mediaDevices.getUserMedia = () => Promise.resolve(canvas.captureStream(10));
+  }, rows);
+}
+
 /** Draws a line in the field in which one signs by hand. */
 async function sign(which: string): Promise<void> {
   const field = (await page.waitForSelector(`canvas[aria-label^="${which}"]`))!;
@@ -93,9 +115,35 @@ describe.sequential('in the field', () => {
     await click(page, 'Throw away 261123A-MW3-N');
     await click(page, 'Throw it away');
     await walk.closed(page);
+    await showToCamera('261123A-MW3-N2');
+    await click(page, 'Scan 261123A-MW3-N2 with the camera');
+    await see(page, '261123A-MW3-N2 has its label on');
+    await walk.closed(page);
     for (const letter of ['N2', 'A', 'G']) await walk.fillNext(page, `261123A-MW3-${letter}`);
+  });
+
+  it('waits with the next bottle for the label of the one before, where that is wanted', async () => {
+    await click(page, 'Settings');
+    await tick(page, 'The next bottle waits until the one before has its label');
+    await click(page, 'Close');
+    await walk.closed(page);
+    await see(page, 'First the label of 261123A-MW3-G.');
+    expect(
+      await page.evaluate(() => [...document.querySelectorAll('button')].find((one) => one.innerText === 'Filled and capped')!.disabled),
+    ).toBe(true);
+    // Of the bottles here, the last that was filled is asked for first.
+    for (const letter of ['G', 'A', 'M-EB']) {
+      await see(page, `First the label of 261123A-MW3-${letter}.`);
+      await press(page, 'Label is on');
+    }
     await walk.fillNext(page, '261123A-ZB4-G');
     await see(page, 'All bottles here are full');
+    await press(page, 'Label is on');
+    await page.waitForFunction(() => !document.body.innerText.includes('Label is on'));
+    await click(page, 'Settings');
+    await tick(page, 'The next bottle waits until the one before has its label');
+    await click(page, 'Close');
+    await walk.closed(page);
   });
 
   it('samples the tap', async () => {

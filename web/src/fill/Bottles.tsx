@@ -9,6 +9,8 @@ import { showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Discard } from './Discard.tsx';
 
+const lostWords = { refused: 'Refused', discarded: 'Thrown away', missing: 'Not found' } as const;
+
 /** The bottles of a point, and what became of each. */
 export function Bottles({ visit }: { visit: VisitState }) {
   const { round } = useRound();
@@ -20,7 +22,7 @@ export function Bottles({ visit }: { visit: VisitState }) {
       <ul className="bottle-list plain">
         {visit.bottles.map((bottle) => {
           const [kind, word] = bottle.lost
-            ? (['stop', bottle.lost.how === 'refused' ? 'Refused' : 'Thrown away'] as const)
+            ? (['stop', lostWords[bottle.lost.how]] as const)
             : bottle.state === 'filled'
               ? (['good', 'Filled'] as const)
               : (['note', 'Empty'] as const);
@@ -36,7 +38,11 @@ export function Bottles({ visit }: { visit: VisitState }) {
                 {bottle.purpose === 'sample' ? '' : `, ${purpose(bottle.purpose).name.toLowerCase()}`}
                 <span className="small soft">
                   {bottle.filledAt !== null ? `, ${showTime(bottle.filledAt, round.plan.zone)}` : ''}
-                  {bottle.lost ? `: ${bottle.lost.reason}` : ''}
+                  {bottle.lost
+                    ? `: ${bottle.lost.reason}`
+                    : bottle.holder && bottle.stage === 'filled'
+                      ? `, with ${bottle.holder.party.name}`
+                      : ''}
                 </span>
               </span>
               <span>

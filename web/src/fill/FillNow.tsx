@@ -74,7 +74,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
         {waits && (
           <div className="finding question">
             <p className="strong">First the label of {before.id}.</p>
-            <LabelOn bottle={before} />
+            <LabelOn bottle={before} key={before.id} />
           </div>
         )}
         <LabelOn bottle={bottle} key={bottle.id} />
