@@ -57,18 +57,25 @@ interface Draft {
   book: string;
 }
 
+const lastLab = 'fonte.lab';
+
+/** The lab of the last round that was planned on this device, else the one that was registered first. */
+const usualLab = (labs: readonly Lab[]): Lab | undefined =>
+  labs.find(({ id }) => id === localStorage.getItem(lastLab)) ?? [...labs].sort((a, b) => (a.id < b.id ? -1 : 1))[0];
+
 function PlanForm({ labs }: { labs: Lab[] }) {
   const author = useMe().id;
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
-  const zone = labs[0]?.zone ?? deviceZone();
+  const usual = usualLab(labs);
+  const zone = usual?.zone ?? deviceZone();
   const form: EntryFormState<Draft> = useEntryForm<Draft, z.output<typeof roundPlanned.payload>>({
     keep: 'round',
     initial: {
       name: '',
       system: '',
       date: wallTime(now(), zone).date,
-      lab: labs[0]?.id ?? '',
+      lab: usual?.id ?? '',
       editions: { limits: null },
       visits: [],
       book: newId(now()),
@@ -89,6 +96,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     write: async (planned, { id, kept }) => {
       const { book } = form.values;
       await writeOnce(await penned(roundPlanned, planned, { book, author, moment: now(), id }));
+      if (planned.lab) localStorage.setItem(lastLab, planned.lab.id);
       kept();
       await mutate((key) => typeof key === 'string' && /\/api\/(rounds|today)/.test(key));
       await navigate(`/rounds/${book}`);
