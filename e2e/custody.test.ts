@@ -230,13 +230,18 @@ describe.sequential('from hand to hand', () => {
     await type(page, 'Sign as Inês Faria', 'Inês Faria');
     await click(page, 'Hand over 5 bottles all the same');
     await see(page, '5 to Ponta Norte water laboratory');
+    await click(page, 'Correct the hand-over');
+    await type(page, 'In Big blue cool box', '4.6');
+    await type(page, 'Why', 'misread the thermometer');
+    await click(page, 'Write the correction');
+    await walk.closed(page);
+    await see(page, 'Big blue cool box 4.6 °C');
     await click(page, 'Ask the lab for its answer');
     await see(page, '261123A-MW3-A: Arrived leaking As Fonte had foretold.');
     await see(page, '261123A-ZB4-G');
   });
 
   it('reaches the second lab by the courier, who finds its seal broken; its answer comes by mail and is taken down', async () => {
-    await page.reload();
     await see(page, 'With Ana Reis: 2');
     await choose(page, 'To whom', 'Costa Leste trace laboratory');
     await type(page, 'In the box now', '5.6');

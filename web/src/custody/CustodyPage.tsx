@@ -38,7 +38,8 @@ export function CustodyPage() {
   const forms = hands.map(({ key, holder, lines: own }) => (
     <section key={key} className="stack" aria-label={holder ? `With ${holder.name}` : 'With us'}>
       {(hands.length > 1 || holder) && <h2>{holder ? `With ${holder.name}: ${own.length}` : `With us: ${own.length}`}</h2>}
-      <HandOverForm holder={holder} lines={own} />
+      {/* Once one lab has its bottles, the form begins anew with what is left. */}
+      <HandOverForm key={[...new Set(own.map(({ lab }) => lab?.id))].sort().join()} holder={holder} lines={own} />
     </section>
   ));
   return (
