@@ -260,6 +260,10 @@ describe.sequential('a well that runs dry, by casing volumes first', () => {
     await page.setViewport(phone);
     await see(page, 'Set 1');
     await page.waitForSelector('.pad');
+    // It is laid out anew for the phone first.
+    await page
+      .waitForFunction(() => document.querySelector('.pad')!.getBoundingClientRect().bottom + scrollY <= 844, { timeout: 10_000 })
+      .catch(() => undefined);
     const { first, pad } = await page.evaluate(() => ({
       first: document.querySelector('.number-row input')!.getBoundingClientRect().bottom + scrollY,
       pad: document.querySelector('.pad')!.getBoundingClientRect().bottom + scrollY,
