@@ -6,6 +6,11 @@ import type { FormFieldId, Lab } from '../registers/index.ts';
 /** What a measurement says on a form: as typed, missing (null), or not asked for of this bottle. */
 export type Stated = string | null | 'not-needed';
 
+/** The labs that bottles go to, each once. */
+export const labsIn = (lines: readonly Pick<FormLine, 'lab'>[]): Lab[] => [
+  ...new Map(lines.flatMap(({ lab }) => (lab ? [[lab.id, lab] as const] : []))).values(),
+];
+
 /** A bottle on the form, with what its lab needs to know about it. */
 export interface FormLine {
   bottle: FieldBottle;

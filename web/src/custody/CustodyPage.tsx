@@ -1,4 +1,4 @@
-import { handedOver, type FormLine, type Party } from '@fonte/core/custody';
+import { handedOver, labsIn, type FormLine, type Party } from '@fonte/core/custody';
 import { formLines, type RoundState } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { Proven } from '../access/index.ts';
@@ -34,7 +34,7 @@ export function CustodyPage() {
   const hands = inHands(round);
   const lines = hands.flatMap((hand) => hand.lines);
   const may = useMay(handedOver);
-  const labs = [...new Map(lines.flatMap(({ lab }) => (lab ? [[lab.id, lab] as const] : []))).values()];
+  const labs = labsIn(lines);
   const forms = hands.map(({ key, holder, lines: own }) => (
     <section key={key} className="stack" aria-label={holder ? `With ${holder.name}` : 'With us'}>
       {(hands.length > 1 || holder) && <h2>{holder ? `With ${holder.name}: ${own.length}` : `With us: ${own.length}`}</h2>}

@@ -1,6 +1,6 @@
-import { atDesk, boxStates, foretell, foretoldOf, handedOver, partyKind, partyKinds, type FormLine, type Party } from '@fonte/core/custody';
+import { atDesk, boxStates, foretell, foretoldOf, handedOver, partyKind, type FormLine, type Party } from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
-import { formField, type Lab } from '@fonte/core/registers';
+import { formField } from '@fonte/core/registers';
 import { Input, Segmented } from 'antd';
 import { useState } from 'react';
 import type { z } from 'zod';
@@ -17,11 +17,11 @@ import { MomentInput } from '../time/MomentInput.tsx';
 import { useNow } from '../time/useNow.ts';
 import { numberError } from '../units/TypedField.tsx';
 import { BoxCard } from './BoxCard.tsx';
-import { boxDraft, fieldFor, parted, payloadOf, takerOf, type Draft } from './draft.ts';
+import { boxDraft, fieldFor, isAllScanned, parted, payloadOf, takerOf, type Draft } from './draft.ts';
 import { Foretold } from './Foretold.tsx';
 import { questionDegrees } from './ReadBox.tsx';
 import { ScanCount } from './ScanCount.tsx';
-import { SignatureField } from './SignatureField.tsx';
+import { Sign, ToWhom } from './Hands.tsx';
 
 /** What is missing in a form that nobody has begun: it is not greeted with that. */
 const notYet = new Set(['no-temperature', 'no-seal', 'form-incomplete']);
@@ -197,7 +197,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
           <ScanCount
             lines={goes}
             scanned={draft.scanned}
-            onScan={(scanned) => form.set({ scanned, ...(scanned.length === goes.length ? { counted: String(goes.length) } : {}) })}
+            onScan={(scanned) => form.set({ scanned, ...(isAllScanned(goes, scanned) ? { counted: String(goes.length) } : {}) })}
           />
           <Field name="counted" label="Bottles counted by who takes them">
             <Input size="large" inputMode="numeric" autoComplete="off" maxLength={4} className="count" />
@@ -220,38 +220,4 @@ function wayFrom(round: RoundState, lines: readonly FormLine[]): number | null {
   const last = [...lines].sort((a, b) => (b.bottle.filledAt ?? 0) - (a.bottle.filledAt ?? 0))[0];
   const visit = round.visits.find(({ id }) => id === last?.bottle.visit);
   return last?.lab && visit ? wayToLab(visit.point.position, last.lab, round.day) : null;
-}
-
-function Sign({ of, label }: { of: 'signed' | 'received'; label: string }) {
-  return (
-    <div>
-      <Field name={[of, 'name']} label={label}>
-        <Input size="large" className="signature" maxLength={120} placeholder="Full name" autoComplete="off" />
-      </Field>
-      <Field name={[of, 'drawn']} label="" isBare>
-        <SignatureField label={`${label}, by hand`} />
-      </Field>
-    </div>
-  );
-}
-
-/** The labs that bottles go to, and whoever else may take them. */
-function ToWhom({ labs, to, set }: { labs: readonly Lab[]; to: Party; set: (party: Party) => void }) {
-  const options = [
-    ...labs.map(({ id, name }) => ({ value: id, label: name })),
-    ...partyKinds.filter((kind) => kind !== 'lab' || labs.length === 0).map((kind) => ({ value: kind, label: partyKind(kind).name })),
-  ];
-  return (
-    <Segmented
-      className="to-whom"
-      aria-label="To whom"
-      size="large"
-      value={to.lab ?? to.as}
-      options={options}
-      onChange={(value) => {
-        const lab = labs.find(({ id }) => id === value);
-        set(lab ? { as: 'lab', name: lab.name, lab: lab.id } : { as: value as Party['as'], name: '' });
-      }}
-    />
-  );
 }

@@ -1,6 +1,6 @@
 import { handedOver, type BoxState, type FormLine } from '@fonte/core/custody';
 import { expect, it } from 'vitest';
-import { fieldFor, parted, payloadOf, type Draft } from './draft.ts';
+import { fieldFor, isAllScanned, parted, payloadOf, type Draft } from './draft.ts';
 
 const line = (id: string, box = '') => ({ bottle: { id }, box }) as unknown as FormLine;
 const lines = [line('A'), line('B', 'blue'), line('C', 'blue')];
@@ -44,6 +44,12 @@ it('makes a payload of what goes along, with the boxes that still hold something
 it('takes no half count for one', () => {
   const counted = (text: string) => handedOver.payload.safeParse(payloadOf({ ...draft, counted: text }, context)).error?.issues[0]?.path;
   expect([counted('2.5'), counted('two'), counted('')]).toEqual([['counted'], ['counted'], ['counted']]);
+});
+
+it('counts no bottle that was scanned and stays behind for one that was not', () => {
+  // A and B go; C was scanned before it was found to be missing.
+  const { goes } = parted(lines, draft);
+  expect([isAllScanned(goes, ['A', 'C']), isAllScanned(goes, ['A', 'B', 'C'])]).toEqual([false, true]);
 });
 
 it('shows what is wrong with a box at the fields of that box', () => {

@@ -46,6 +46,10 @@ export function parted(lines: readonly FormLine[], { bottles }: Pick<Draft, 'bot
   };
 }
 
+/** Whether each bottle that goes was scanned: one that was scanned and stays behind counts for none of them. */
+export const isAllScanned = (goes: readonly FormLine[], scanned: readonly string[]): boolean =>
+  goes.every(({ bottle }) => scanned.includes(bottle.id));
+
 /** Whoever stands there to take the bottles, by name. */
 export const takerOf = ({ to, takenBy }: Pick<Draft, 'to' | 'takenBy'>): string => (to.as === 'lab' ? takenBy : to.name);
 

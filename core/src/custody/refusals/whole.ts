@@ -1,8 +1,7 @@
-import { formField, type Lab } from '../../registers/index.ts';
+import { formField } from '../../registers/index.ts';
+import { labsIn } from '../line.ts';
 import { bandOf } from './cold.ts';
 import { stop, type Refusal, type Situation } from './situation.ts';
-
-const labsOf = ({ lines }: Situation): Lab[] => [...new Map(lines.flatMap(({ lab }) => (lab ? [[lab.id, lab] as const] : []))).values()];
 
 /** What is wrong with the form as a whole, and with each of its boxes. */
 export function wholeChecks(situation: Situation): Refusal[] {
@@ -29,7 +28,7 @@ export function wholeChecks(situation: Situation): Refusal[] {
     ];
   });
   if (stage !== 'desk') return ofBox;
-  const ofForm = labsOf(situation).flatMap((lab) =>
+  const ofForm = labsIn(lines).flatMap((lab) =>
     (lab.form ?? [])
       .filter(({ field, always }) => formField(field).isTyped && !always && !said[field]?.trim())
       .map(({ field }): Refusal => {
