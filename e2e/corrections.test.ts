@@ -18,12 +18,7 @@ beforeAll(async () => {
   await click(page, 'Go on');
   await walk.arrive(page);
   await see(page, 'Depth to water');
-  await walk.readLevel(page, '7.512');
-  await see(page, 'the last was 7.512 m');
-  await walk.readLevel(page, '7.514');
-  await click(page, 'On to the purge');
-  await walk.setUpPurge(page);
-  for (const [index, set] of walk.goodSets.entries()) await walk.readSet(page, index + 1, set);
+  await walk.purgeUntilStable(page);
 }, 120_000);
 afterAll(async () => {
   await browser?.close();

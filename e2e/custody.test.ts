@@ -96,13 +96,7 @@ describe.sequential('in the field', () => {
     await walk.openToday(page, server.address);
     await click(page, 'Go on');
     await walk.arrive(page);
-    await walk.readLevel(page, '7.512');
-    await see(page, 'again');
-    await walk.readLevel(page, '7.514');
-    await see(page, 'Two readings agree');
-    await click(page, 'On to the purge');
-    await walk.setUpPurge(page);
-    for (const [index, set] of walk.goodSets.entries()) await walk.readSet(page, index + 1, set);
+    await walk.purgeUntilStable(page);
     await walk.endPurge(page);
     await walk.fillNext(page, '261123A-MW3-M-EB');
     await scan('Scan 261123A-MW3-M', '261123a-mw3-n');
@@ -239,6 +233,29 @@ describe.sequential('from hand to hand', () => {
     await click(page, 'Ask the lab for its answer');
     await see(page, '261123A-MW3-A: Arrived leaking As Fonte had foretold.');
     await see(page, '261123A-ZB4-G');
+  });
+
+  it('takes in what a logger recorded in the box: its clock is asked about, and the worst bottle is named', async () => {
+    await click(page, 'Bring in a logger’s file of Big blue cool box', 'link');
+    await click(page, 'Read it out');
+    await see(page, 'Temperature [°C]');
+    await click(page, 'Write it down');
+    await see(page, 'Say how its clock goes.');
+    await option(page, 'Its clock', 'the same all year');
+    // Read as of another zone, none of it lies between filling and hand-over.
+    await option(page, 'Ahead of UTC', 'UTC+14:00');
+    await see(page, 'None of its readings lies in the time of this box.');
+    await option(page, 'Ahead of UTC', 'UTC+00:00');
+    await see(page, 'The line is the logger’s');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await page.reload();
+    await see(page, 'The line is the logger’s');
+    await click(page, 'Write it down');
+    await see(page, 'Big blue cool box was above 6 °C');
+    await walk.said(page);
+    await click(page, 'Write it down');
+    await page.waitForSelector('[aria-label="Strike record of Big blue cool box"]');
+    await see(page, 'Longest for 261123A-MW3-');
   });
 
   it('reaches the second lab by the courier, who finds its seal broken; its answer comes by mail and is taken down', async () => {

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { choose, click, see, type } from './browser.ts';
-import { skip } from './walk.ts';
+import { readLevel, skip } from './walk.ts';
 
 export async function setUpPurge(page: Page): Promise<void> {
   await see(page, 'True inside diameter');
@@ -50,4 +50,14 @@ export async function endPurge(page: Page): Promise<void> {
   await type(page, 'Slowed to', '150');
   await click(page, 'End and fill');
   await see(page, 'Next bottle');
+}
+
+/** From two levels that agree to the last of the sets: all but the end of the purge. */
+export async function purgeUntilStable(page: Page): Promise<void> {
+  await readLevel(page, '7.512');
+  await see(page, 'the last was 7.512 m');
+  await readLevel(page, '7.514');
+  await click(page, 'On to the purge');
+  await setUpPurge(page);
+  for (const [index, set] of goodSets.entries()) await readSet(page, index + 1, set);
 }

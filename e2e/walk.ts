@@ -5,7 +5,7 @@ import { choose, click, see, shows, tick, type } from './browser.ts';
 
 export { arrive } from './walk-arrive.ts';
 export { answerFitness, answerLeadFitness, chooseWay, fillAndPutBack, rinseBleach, startAtTheTap } from './walk-tap.ts';
-export { endPurge, goodSets, readSet, setUpPurge, typeSet } from './walk-purge.ts';
+export { endPurge, goodSets, purgeUntilStable, readSet, setUpPurge, typeSet } from './walk-purge.ts';
 
 /** The steps a technician takes through the demo's round, each on the real page. Used by the test and for pictures. */
 

@@ -1,4 +1,4 @@
-import { answerTaken, boxRead, handedOver, labAnswered } from '@fonte/core/custody';
+import { answerTaken, boxRead, boxRecorded, handedOver, labAnswered } from '@fonte/core/custody';
 import { bottleDiscarded, bottleFilled, bottleLabelled } from '@fonte/core/fill';
 import { extraPlanned, labAdded } from '@fonte/core/plan';
 import { bottlesBoxed } from '@fonte/core/prepare';
@@ -56,6 +56,37 @@ export const custodyShapes = {
       how: 'mail',
       whom: 'Reception',
       bottles: [{ bottle: '261123A-MW3-M', accepted: true }],
+    });
+    return script.entries;
+  },
+  /** A box with bottles whose logger was read out. */
+  'box-recorded': () => {
+    const script = new Script().plan();
+    const well = atTheWell(() => script);
+    well.purged();
+    script.atWell(bottleFilled, { bottle: '261123A-MW3-N' });
+    const from = script.now;
+    script.write(boxRecorded, {
+      box: { box: '', name: 'Cooler' },
+      recording: {
+        sha256: 'b'.repeat(64),
+        name: 'cooler.csv',
+        date: 0,
+        order: 'dmy',
+        clock: { goes: 'wall', zone: 'Atlantic/Azores' },
+        value: 1,
+        decimals: 'comma',
+        unit: 'degC',
+      },
+      course: [
+        [from, 4.5],
+        [from + 300_000, 7],
+        [from + 2_400_000, 5],
+      ],
+      gaps: [[from + 300_000, from + 2_400_000]],
+      readings: 3,
+      outside: 12,
+      unread: 1,
     });
     return script.entries;
   },

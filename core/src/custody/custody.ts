@@ -5,6 +5,7 @@ import type { Lab } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { answerTaken, boxRead, handedOver, labAnswered } from './entries.ts';
 import { latestHandOver } from './intake.ts';
+import { boxRecorded } from './record/index.ts';
 import { isSameParty, type Party } from './party.ts';
 import type { WaitingBottle } from './waiting.ts';
 
@@ -34,10 +35,17 @@ export interface BoxReading extends z.infer<typeof boxRead.payload> {
   at: number;
 }
 
+/** What a logger recorded in a box. */
+export interface BoxRecording extends z.infer<typeof boxRecorded.payload> {
+  entry: string;
+  at: number;
+}
+
 /** What a book says of the way of its bottles, in the order of work. */
 export interface CustodyBook {
   legs: readonly HandOver[];
   boxes: readonly BoxReading[];
+  records: readonly BoxRecording[];
 }
 
 export interface CustodyAround {
@@ -130,8 +138,8 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
       const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule) : deadline;
       return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy }];
     }),
-  kinds: [handedOver, boxRead, labAnswered, answerTaken],
-  empty: { legs: [], boxes: [] },
+  kinds: [handedOver, boxRead, boxRecorded, labAnswered, answerTaken],
+  empty: { legs: [], boxes: [], records: [] },
   fits: (book, entry, around) => {
     if (isAnswer(entry)) return answerFits(book, entry);
     return handedOver.is(entry) ? legFits(book, entry.payload, around) : null;
@@ -140,6 +148,7 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
     const at = millis(entry.at);
     if (handedOver.is(entry)) return { ...book, legs: [...book.legs, { entry: entry.id, at, form: entry.payload, answer: null }] };
     if (boxRead.is(entry)) return { ...book, boxes: [...book.boxes, { entry: entry.id, at, ...entry.payload }] };
+    if (boxRecorded.is(entry)) return { ...book, records: [...book.records, { entry: entry.id, at, ...entry.payload }] };
     if (!isAnswer(entry)) return book;
     const { handOver } = entry.payload;
     return { ...book, legs: book.legs.map((one) => (one.entry === handOver ? { ...one, answer: withAnswer(one.answer, entry) } : one)) };

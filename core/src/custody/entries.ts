@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
-import { field } from '../roles/index.ts';
+import { carriers, field } from '../roles/index.ts';
 import { Instant } from '../time/index.ts';
 import { typedOf } from '../units/index.ts';
 import { FirstHandOver, fromFirst } from './earlier.ts';
@@ -105,7 +105,7 @@ export const handedOver = entryKind(
     }),
   {
     stands: 'in-book',
-    by: [...field, 'courier'],
+    by: carriers,
     correction: 'replace',
     earlier: [{ payload: FirstHandOver, upgrade: fromFirst }],
   },
@@ -135,7 +135,7 @@ export const boxRead = entryKind(
       path: ['temperature', 'text'],
       error: 'Enter a temperature, or what keeps it cold.',
     }),
-  { stands: 'in-book', by: [...field, 'courier'], correction: 'replace' },
+  { stands: 'in-book', by: carriers, correction: 'replace' },
 );
 
 const AnsweredBottle = z.object({ bottle, accepted: z.boolean(), reason: z.string().max(300).optional() });

@@ -1,6 +1,7 @@
 export * from './party.ts';
 export * from './signature.ts';
 export * from './entries.ts';
+export * from './record/index.ts';
 export * from './holding.ts';
 export * from './intake.ts';
 export * from './line.ts';

@@ -1,5 +1,5 @@
 import type { FindingWords, Phrase, Words } from '../findings/index.ts';
-import { showDuration } from '../time/index.ts';
+import { showDuration, showMinutes } from '../time/index.ts';
 import { show, showNumber, showTyped } from '../units/index.ts';
 import {
   answerTaken,
@@ -15,6 +15,7 @@ import {
   type BottleCondition,
 } from './entries.ts';
 import type { Party } from './party.ts';
+import { boxRecorded } from './record/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 
 const degrees = (value: unknown, digits = 0) => show(Number(value), 'degC', digits);
@@ -105,6 +106,30 @@ export const custodyFindings: FindingWords = {
     ({ text, as }) => `${String(text)} °C in a box? As °F it would be ${degrees(as, 1)}.`,
     'Look at the unit of the thermometer.',
   ],
+  'record-elsewhere': ['None of its readings lies in the time of this box.', 'Another box, another day, or a clock or zone that is off?'],
+  'record-ahead': [
+    ({ by }) => `Its last reading is still to come, in ${showMinutes(Number(by))}.`,
+    'Was its clock ahead, or is its zone another?',
+  ],
+  'record-above': [
+    ({ box, bottle, for: time, most, is }) =>
+      `${box} was above ${degrees(most)} for ${showMinutes(Number(time))}, ${degrees(is, 1)} at the warmest. Longest for ${bottle}.`,
+    'Tell the lab, and take again what the protocol does not allow.',
+  ],
+  'record-below': [
+    ({ box, bottle, for: time, least, is }) =>
+      `${box} was below ${degrees(least)} for ${showMinutes(Number(time))}, ${degrees(is, 1)} at the coldest. Longest for ${bottle}.`,
+    'Look whether bottles froze or broke, and tell the lab.',
+  ],
+  'record-unseen': [
+    ({ bottle, for: time, gaps }) =>
+      `For ${showMinutes(Number(time))} between filling and hand-over nothing was recorded${Number(gaps) > 0 ? `, with ${gaps === 1 ? 'a gap' : `${gaps} gaps`} in between` : ''}: ${bottle}.`,
+    'What it was like then, the record does not tell.',
+  ],
+  'record-differs': [
+    ({ box, hand, is }) => `${box} was read by hand at ${degrees(hand, 1)}; the record has ${degrees(is, 1)} at that moment.`,
+    'Is its clock an hour off, or was it another box? A logger at the wall differs from bottles in the middle.',
+  ],
   'no-bottles': ['No filled bottle is in the cooler.', 'Fill the bottles first.'],
   'no-temperature': [
     ({ box }) => `${box}: the temperature is missing.`,
@@ -165,6 +190,12 @@ export const custodySays: readonly Says[] = [
     ]
       .filter(Boolean)
       .join(' '),
+  ),
+  inBook(boxRecorded, ({ box, recording, readings, gaps }) =>
+    [`${box.name}: ${readings} readings of ${recording.name}`, gaps.length > 0 && `${gaps.length} gap${gaps.length === 1 ? '' : 's'}`]
+      .filter(Boolean)
+      .join(', ')
+      .concat('.'),
   ),
   inBook(labAnswered, answers),
   inBook(answerTaken, ({ how, whom, ...answer }) => `${answers(answer)} ${answerWays[how]}, ${whom}.`),

@@ -28,7 +28,7 @@ export function readLogger(
   return { levels: loggerLevels(record, water.recorded, recorded, manual), water: water.recorded, air: recorded };
 }
 
-const readOf = ({ rows, times, unread }: Recorded): ReadOf => ({
+export const readOf = ({ rows, times, unread }: Recorded): ReadOf => ({
   rows,
   readings: times.length,
   from: times[0] ?? null,

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { BookEntry, Id } from '../book/index.ts';
+import { boxRecorded, ColdCourse } from '../custody/index.ts';
 import { doing, reading } from '../endpoints/index.ts';
-import { dateOrders, LoggerRecord, recordedAs } from '../registers/index.ts';
-import { field, members } from '../roles/index.ts';
+import { dateOrders, LoggerRecord, seriesKinds } from '../registers/index.ts';
+import { carriers, field, members } from '../roles/index.ts';
 import { UnitId } from '../units/index.ts';
 
 /** The largest file of a logger, in bytes: a reading a minute for two years. */
@@ -23,7 +25,7 @@ export const LoggerLookAnswer = z.object({
       place: z.number().int(),
       decimals: decimals.nullable(),
       unit: UnitId.nullable(),
-      shows: z.enum([...recordedAs, 'air']).nullable(),
+      shows: z.enum(seriesKinds).nullable(),
     }),
   ),
 });
@@ -32,7 +34,7 @@ export type LoggerLookAnswer = z.infer<typeof LoggerLookAnswer>;
 /** Kept before the entry that names it is written, so that a book never names what nobody has. */
 export const keepLoggerFile = doing('/api/logger-files', {
   summary: 'Keep a file of a logger under its hash, and say what is in it and what has to be asked',
-  by: field,
+  by: carriers,
   body: 'file',
   answer: LoggerLookAnswer,
 });
@@ -109,4 +111,20 @@ export const loggerFile = reading('/api/loggers/:id/levels.csv', {
   summary: 'All levels of a record of a logger: time in UTC, depth below the mark and elevation, in m',
   by: members,
   answer: 'file',
+});
+
+const BoxRecordAsked = boxRecorded.payload.pick({ box: true, recording: true });
+
+export const tryBoxRecord = doing('/api/rounds/:round/box-records/try', {
+  summary: 'What a record of a box would say if it were read so; nothing is written',
+  by: carriers,
+  body: BoxRecordAsked,
+  answer: boxRecorded.payload.pick({ box: true, gaps: true }).extend({ course: ColdCourse, read: ReadOf, outside: z.number().int() }),
+});
+
+export const writeBoxRecord = doing('/api/rounds/:round/box-records', {
+  summary: 'Read a kept file as the record of a box, and write it down. The same id again writes nothing',
+  by: carriers,
+  body: BoxRecordAsked.extend({ id: Id }),
+  answer: BookEntry,
 });

@@ -56,9 +56,13 @@ export type Recording = z.infer<typeof Recording>;
 export const recordedAs = ['absolute', 'gauge', 'head', 'depth'] as const;
 export type RecordedAs = (typeof recordedAs)[number];
 
+/** What a file of readings through time holds: water as a logger in a well says it, the air beside it, or how cold a box is. */
+export const seriesKinds = [...recordedAs, 'air', 'cold'] as const;
+export type SeriesKind = (typeof seriesKinds)[number];
+
 /** Units in which each can be recorded. */
-export const recordedUnits = (shows: RecordedAs | 'air'): 'pressure' | 'length' =>
-  shows === 'head' || shows === 'depth' ? 'length' : 'pressure';
+export const recordedUnits = (shows: SeriesKind): 'pressure' | 'length' | 'temperature' =>
+  shows === 'cold' ? 'temperature' : shows === 'head' || shows === 'depth' ? 'length' : 'pressure';
 
 const moment = z.iso.datetime({ offset: true, error: 'A date with its time.' });
 

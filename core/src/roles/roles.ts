@@ -11,6 +11,9 @@ export type Writer = Role | 'server';
 /** Those who work in the field. */
 export const field: readonly Role[] = ['technician', 'coordinator'];
 
+/** Those through whose hands bottles go on their way to the lab. */
+export const carriers: readonly Role[] = [...field, 'courier'];
+
 /** Those who take a sample: in the field, or at home from a kit. */
 export const samplers: readonly Role[] = [...field, 'householder'];
 

@@ -11,6 +11,7 @@ export * from './next.ts';
 export * from './form.ts';
 export * from './at-lab.ts';
 export * from './custody-form.ts';
+export * from './box-records.ts';
 export * from './foresee.ts';
 export * from './overview.ts';
 export * from './asks.ts';

@@ -37,3 +37,9 @@ export function admit(by: Askers, doorkeeper: Doorkeeper): RequestHandler {
     next();
   };
 }
+
+/** In whose name, and on which device, the server writes down what was asked for. */
+export function writerOf({ person, device }: Who): { author: string; device: string } {
+  if (!device) throw new Problem(409, 'no-device', 'This device is not registered. Open the page again.');
+  return { author: person.id, device: device.id };
+}

@@ -1,15 +1,5 @@
 import { canonicalJson } from '@fonte/core/book';
-import {
-  keepLoggerFile,
-  largestLoggerFile,
-  loggerFile,
-  loggerLevelsOf,
-  loggerRefusalWords,
-  loggersAt,
-  tryLogger,
-  type LoggerAnswer,
-  type LoggerRefusal,
-} from '@fonte/core/logger';
+import { keepLoggerFile, largestLoggerFile, loggerFile, loggerLevelsOf, loggersAt, tryLogger, type LoggerAnswer } from '@fonte/core/logger';
 import type { LoggerRecord } from '@fonte/core/registers';
 import { recordedUnits } from '@fonte/core/registers';
 import { unit } from '@fonte/core/units';
@@ -17,14 +7,14 @@ import { LRUCache } from 'lru-cache';
 import { thing } from '../book/registry.ts';
 import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
-import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
+import { atOnce, Problem, route, SentFile, type Route } from '../http/index.ts';
 import { levelsAt } from '../level/index.ts';
-import type { FileReader, LoggerJob } from '../read/index.ts';
+import type { LoggerJob } from '../read/index.ts';
 import { allThings } from '../registers/index.ts';
+import { boxRoutes, type BoxServices } from './boxes.ts';
+import { refuse, refused, tooMuch } from './refuse.ts';
 
-export interface LoggerServices extends Services {
-  reader: FileReader;
-}
+export type LoggerServices = BoxServices;
 
 /** So many files are taken in at once; whoever comes then is asked to come again. */
 const uploadsAtOnce = 2;
@@ -33,12 +23,8 @@ const triesAtOnce = 4;
 /** Levels that were worked out lately, by all that they hang on. */
 const remembered = 40;
 
-const refuse = (path: string, code: string, message: string) => new Problem(422, code, message, [{ path, message }]);
-const tooMuch = (path: string) => refuse(path, 'logger-too-much', 'Reading it took more time or memory than any record of a logger does.');
-const refused = (path: string, { code, line }: LoggerRefusal) =>
-  refuse(path, `logger-${code}`, `${loggerRefusalWords[code]!}${line > 1 ? ` Line ${line}.` : ''}`);
-
-export function loggerRoutes({ store, reader }: LoggerServices): Route[] {
+export function loggerRoutes(services: LoggerServices): Route[] {
+  const { store, reader } = services;
   const known = new LRUCache<string, LoggerAnswer>({ max: remembered });
 
   /** The files of a record and the levels by hand at its point. @throws Problem 422 for a unit of something else, 410 for a file that is gone */
@@ -67,6 +53,7 @@ export function loggerRoutes({ store, reader }: LoggerServices): Route[] {
   };
 
   return [
+    ...boxRoutes(services),
     route(
       keepLoggerFile,
       async ({ body, response }) => {

@@ -3,7 +3,7 @@ import Tinypool from 'tinypool';
 import type * as jobs from './worker.ts';
 
 /** What the threads do. */
-type Jobs = Pick<typeof jobs, 'report' | 'look' | 'levels' | 'file'>;
+type Jobs = Pick<typeof jobs, 'report' | 'look' | 'levels' | 'file' | 'cold'>;
 type ReadJob = jobs.ReadJob;
 
 type Read = ReturnType<typeof readReport>;

@@ -21,7 +21,7 @@ import { instantAt } from '@fonte/core/time';
 import { serverPen } from '../book/books.ts';
 import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
-import { atOnce, Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
+import { atOnce, Problem, route, SentFile, writerOf, type Route } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
 import type { FileReader } from './reader.ts';
 import { resultsAt } from './record.ts';
@@ -151,12 +151,6 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
       return written!;
     }),
   ];
-}
-
-/** In whose name, and on which device, the server writes down what was asked for. */
-function writerOf({ person, device }: Who): { author: string; device: string } {
-  if (!device) throw new Problem(409, 'no-device', 'This device is not registered. Open the page again.');
-  return { author: person.id, device: device.id };
 }
 
 /** The latest moment of a hand-over, an answer or a report: what comes of them is not before. */

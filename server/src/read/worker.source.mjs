@@ -21,6 +21,6 @@ await build({
   target: 'node20',
   plugins: [stayOutside],
 });
-const { report, look, levels, file } = await import(outfile.href);
+const { report, look, levels, file, cold } = await import(outfile.href);
 rmSync(new URL('.', outfile), { recursive: true });
-export { report, look, levels, file };
+export { report, look, levels, file, cold };

@@ -1,15 +1,20 @@
 import { readReport, type BottlesByLabel, type Mapping, type Remembered } from '@fonte/core/read';
 import {
+  coldRecord,
   loggerAnswer,
   loggerText,
   lookThrough,
   readLogger,
+  readOf,
+  readRecording,
+  type ColdRecord,
   type LoggerAnswer,
   type LoggerLook,
   type LoggerRefusal,
+  type ReadOf,
 } from '@fonte/core/logger';
 import type { LevelOfRecord } from '@fonte/core/level';
-import type { LoggerRecord } from '@fonte/core/registers';
+import type { LoggerRecord, Recording } from '@fonte/core/registers';
 import { decodeText } from '@fonte/core/read';
 import { tableIn } from './formats/index.ts';
 
@@ -48,4 +53,18 @@ export function levels({ record, water, air, manual, most }: LoggerJob & { most:
 export function file({ elevation, ...job }: LoggerJob & { elevation: number | null }): string | LoggerRefused {
   const read = readLogger(job.record, job, job.manual);
   return 'refusal' in read ? read : loggerText(read.levels, elevation);
+}
+
+export interface ColdJob {
+  bytes: Uint8Array;
+  recording: Recording;
+  /** ms. */
+  from: number;
+  to: number;
+}
+
+/** What a record of a box says of a time. */
+export function cold({ bytes, recording, from, to }: ColdJob): (ColdRecord & { read: ReadOf }) | { refusal: LoggerRefusal } {
+  const found = readRecording(decodeText(bytes).text, recording, 'cold');
+  return 'refusal' in found ? found : { ...coldRecord(found.recorded, from, to), read: readOf(found.recorded) };
 }

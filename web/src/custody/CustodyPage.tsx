@@ -5,6 +5,7 @@ import { Proven } from '../access/index.ts';
 import { useMay } from '../session/May.tsx';
 import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
+import { BoxRecords } from './BoxRecords.tsx';
 import './custody.css';
 import { HandOverForm } from './HandOverForm.tsx';
 import { Handed } from './Handed.tsx';
@@ -64,6 +65,7 @@ export function CustodyPage() {
           <p>Bottles stand here once they are filled.</p>
         </Empty>
       )}
+      <BoxRecords />
       {[...round.custody.legs].reverse().map((leg) => (
         <Handed key={leg.entry} handOver={leg} />
       ))}

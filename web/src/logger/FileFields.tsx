@@ -1,5 +1,5 @@
 import { keepLoggerFile, orderNames } from '@fonte/core/logger';
-import { dateOrders, recordedUnits, type RecordedAs } from '@fonte/core/registers';
+import { dateOrders, recordedUnits, type SeriesKind } from '@fonte/core/registers';
 import { offsetIn } from '@fonte/core/time';
 import { unitLabel, unitsOf } from '@fonte/core/units';
 import { UploadOutlined } from '@ant-design/icons';
@@ -13,9 +13,17 @@ import { now } from '../time/clock.ts';
 import { deviceZone } from '../time/show.ts';
 import { draftOfFile, ofColumn, type FileDraft } from './draft.ts';
 
+/** The files that are asked for: what each is called, and what stands before the names of its fields where there are others. */
+const files = {
+  water: { name: 'Record of the water', title: 'What the logger recorded', ask: 'Bring in the logger’s file', before: '' },
+  air: { name: 'Record of the air', title: 'The air beside it', ask: 'Bring in the air’s file', before: 'Air: ' },
+  recording: { name: 'Record of the box', title: 'What the logger recorded', ask: 'Bring in the logger’s file', before: '' },
+};
+
 interface Props {
-  of: 'water' | 'air';
-  shows: RecordedAs | undefined;
+  of: keyof typeof files;
+  /** What it holds; undefined while that was not said. */
+  as: SeriesKind | undefined;
   draft: FileDraft | null;
   set: (draft: FileDraft) => void;
 }
@@ -29,18 +37,18 @@ const showOffset = (offset: number) => {
 const here = () => offsetIn(now(), deviceZone());
 
 /** A file of a logger, and everything that has to be said before it is read in one way. */
-export function FileFields({ of, shows, draft, set }: Props) {
+export function FileFields({ of, as, draft, set }: Props) {
   const { busy, run, say } = useAction();
-  const as = of === 'air' ? 'air' : shows;
+  const { name, title, ask } = files[of];
   const take = (file: File) =>
     run(async () => {
       const look = await call(keepLoggerFile, { body: file });
       set(draftOfFile(file.name.slice(0, 200), look, as));
     });
   return (
-    <section className="panel stack" aria-label={of === 'air' ? 'Record of the air' : 'Record of the water'}>
+    <section className="panel stack" aria-label={name}>
       <div className="row between">
-        <h2>{of === 'air' ? 'The air beside it' : 'What the logger recorded'}</h2>
+        <h2>{title}</h2>
         <Upload
           accept=".csv,.txt,.tsv,.dat,text/csv,text/plain"
           showUploadList={false}
@@ -50,7 +58,7 @@ export function FileFields({ of, shows, draft, set }: Props) {
           }}
         >
           <Button size="large" icon={<UploadOutlined />} loading={busy}>
-            {draft ? 'Another file' : of === 'air' ? 'Bring in the air’s file' : 'Bring in the logger’s file'}
+            {draft ? 'Another file' : ask}
           </Button>
         </Upload>
       </div>
@@ -60,7 +68,7 @@ export function FileFields({ of, shows, draft, set }: Props) {
   );
 }
 
-function HowRead({ of, as, draft, set }: { of: 'water' | 'air'; as: RecordedAs | 'air' | undefined; draft: FileDraft; set: Props['set'] }) {
+function HowRead({ of, as, draft, set }: Omit<Props, 'draft'> & { draft: FileDraft }) {
   const { look, clock } = draft;
   const columns = (look?.header ?? []).map((label, value) => ({ value, label }));
   // Of a file that was brought in before, only its columns' numbers are known.
@@ -68,7 +76,8 @@ function HowRead({ of, as, draft, set }: { of: 'water' | 'air'; as: RecordedAs |
     columns.length > 0 ? columns : chosen === undefined ? [] : [{ value: chosen, label: `Column ${chosen + 1}` }];
   const units = as ? unitsOf(recordedUnits(as)) : [];
   // Each field has a name of its own, also for who only hears it.
-  const called = (title: string) => (of === 'air' ? `Air: ${title.toLowerCase().replace('utc', 'UTC')}` : title);
+  const { before } = files[of];
+  const called = (title: string) => (before ? `${before}${title.toLowerCase().replace('utc', 'UTC')}` : title);
   return (
     <>
       <p>

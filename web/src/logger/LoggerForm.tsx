@@ -3,7 +3,7 @@ import { loggerRegistered, LoggerRecord, pointKind, pointPlaces, recordedAs, reg
 import { Button, Select } from 'antd';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { ApiProblem, call, explain } from '../api/call.ts';
+import { call } from '../api/call.ts';
 import { useAnswer } from '../api/useAnswer.ts';
 import { Said } from '../feedback/Said.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -12,39 +12,13 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { freshId, thingPage, useRegister } from '../registers/index.ts';
 import { MomentInput } from '../time/MomentInput.tsx';
 import { deviceZone } from '../time/show.ts';
-import { draftOf, keyOf, readDraft, toTry, type LoggerDraft, type Tried } from './draft.ts';
+import { draftOf, keyOf, readDraft, toTry, type LoggerDraft } from './draft.ts';
 import { FileFields } from './FileFields.tsx';
 import { Outcome } from './Outcome.tsx';
 import { ReadOut } from './ReadOut.tsx';
+import { useTried } from './useTried.ts';
 
-/** What the levels would be, worked out anew with every change once nothing is missing. */
-function useTried(record: LoggerRecord | null): { tried: Tried; say: string | null; field: string | null } {
-  const key = record && keyOf(record);
-  const [tried, setTried] = useState<Tried>(null);
-  const [refused, setRefused] = useState<{ key: string; say: string; field: string | null } | null>(null);
-  useEffect(() => {
-    if (!record || key === null) return;
-    let isOver = false;
-    const timer = setTimeout(() => {
-      void call(tryLogger, { body: record })
-        .then((answer) => {
-          if (!isOver) setTried({ key, answer });
-        })
-        .catch((failure: unknown) => {
-          if (isOver) return;
-          setRefused({ key, say: explain(failure), field: failure instanceof ApiProblem ? (failure.errors[0]?.path ?? null) : null });
-        });
-    }, 300);
-    return () => {
-      isOver = true;
-      clearTimeout(timer);
-    };
-    // The key says all of the record.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
-  const isOwn = refused?.key === key;
-  return { tried: tried?.key === key ? tried : null, say: isOwn ? refused!.say : null, field: isOwn ? refused!.field : null };
-}
+const tryRecord = (record: LoggerRecord) => call(tryLogger, { body: record });
 
 function LoggerForm({ thing }: { thing: LoggerRecord | null }) {
   const [search] = useSearchParams();
@@ -52,7 +26,7 @@ function LoggerForm({ thing }: { thing: LoggerRecord | null }) {
   const [fresh] = useState(freshId);
   const write = useRegister('loggers', loggerRegistered);
   const [record, setRecord] = useState<LoggerRecord | null>(null);
-  const { tried, say, field } = useTried(record);
+  const { tried, say, field } = useTried(record, keyOf, tryRecord);
   const form = useEntryForm<LoggerDraft, LoggerRecord>({
     // What was begun for one well is not brought to another.
     keep: `logger-record.${thing?.id ?? `new.${asked}`}`,
@@ -113,13 +87,13 @@ function LoggerForm({ thing }: { thing: LoggerRecord | null }) {
           </Field>
         </div>
         {id && point?.type === 'well' && <ReadOut point={point} take={(files) => form.set(files)} />}
-        <FileFields of="water" shows={shows} draft={water} set={(draft) => form.set({ water: draft })} />
+        <FileFields of="water" as={shows} draft={water} set={(draft) => form.set({ water: draft })} />
         {!water && (
           <Field name="water" isBare>
             <NoControl />
           </Field>
         )}
-        {shows === 'absolute' && <FileFields of="air" shows={shows} draft={air} set={(draft) => form.set({ air: draft })} />}
+        {shows === 'absolute' && <FileFields of="air" as="air" draft={air} set={(draft) => form.set({ air: draft })} />}
         {shows === 'absolute' && !air && (
           <Field name="air" isBare>
             <NoControl />

@@ -1,5 +1,4 @@
-import { loggerUnreadWords, type LoggerAnswer, type ReadOf } from '@fonte/core/logger';
-import { say } from '@fonte/core/findings';
+import type { LoggerAnswer } from '@fonte/core/logger';
 import { showDate, wallTime } from '@fonte/core/time';
 import { show, fromBase, unitLabel } from '@fonte/core/units';
 import type { ReactNode } from 'react';
@@ -8,35 +7,9 @@ import { Findings } from '../findings/Findings.tsx';
 import { Course } from '../theme/Course.tsx';
 import { deviceZone, showTime } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
+import { Unread } from './Unread.tsx';
 
 const count = (n: number) => n.toLocaleString('en');
-const year = (at: number) => new Date(at).toISOString().slice(0, 10);
-
-/** What was not read of a file, and why. */
-function Unread({ of, rows, readings, unread, from, to }: ReadOf & { of: string }) {
-  const reasons = Object.entries(unread.byCode).sort(([, a], [, b]) => b - a);
-  return (
-    <div>
-      <p>
-        <span className="strong">{of}:</span> {count(readings)} of {count(rows)} rows are readings
-        {from !== null && to !== null ? `, from ${year(from)} to ${year(to)}` : ''}.
-      </p>
-      {reasons.length > 0 && (
-        <ul className="small">
-          {reasons.map(([code, n]) => {
-            const first = unread.first.find((one) => one.code === code);
-            return (
-              <li key={code}>
-                {count(n)} left out: {say(loggerUnreadWords, { code })}
-                {first ? `, first at line ${first.line}${first.cell.trim() ? `, “${first.cell.trim()}”` : ''}` : ''}.
-              </li>
-            );
-          })}
-        </ul>
-      )}
-    </div>
-  );
-}
 
 /** Levels that come out of a record of a logger: drawn, with the levels by hand that hold them, and what was left out. */
 export function Outcome({ answer, act }: { answer: LoggerAnswer; act?: (tie: { at: number; isUsed: boolean }) => ReactNode }) {

@@ -1,5 +1,5 @@
-import type { LoggerLookAnswer, LoggerAnswer } from '@fonte/core/logger';
-import { LoggerRecord, recordedUnits, type LoggerClock, type RecordedAs, type Recording } from '@fonte/core/registers';
+import type { LoggerLookAnswer } from '@fonte/core/logger';
+import { LoggerRecord, recordedUnits, type LoggerClock, type RecordedAs, type Recording, type SeriesKind } from '@fonte/core/registers';
 import { unit, type Typed, type UnitId } from '@fonte/core/units';
 import { inBase, typedOf, type Read } from '../form/values.ts';
 
@@ -38,7 +38,7 @@ export interface LoggerDraft {
 }
 
 /** What a file shows of how it is read; what could be two things stays open. */
-export function draftOfFile(name: string, look: LoggerLookAnswer, of: RecordedAs | 'air' | undefined): FileDraft {
+export function draftOfFile(name: string, look: LoggerLookAnswer, of: SeriesKind | undefined): FileDraft {
   const dimension = of && recordedUnits(of);
   const fits = look.columns.filter(({ unit: id, shows }) => (of && shows === of) || (id !== null && dimension === unit(id).dimension));
   const column = fits.length === 1 ? fits[0]! : look.columns.length === 1 ? look.columns[0]! : null;
@@ -89,7 +89,8 @@ export function draftOf(record: LoggerRecord | null, id: string, point: string |
   };
 }
 
-function fileOf(draft: FileDraft | null): Omit<FileDraft, 'look'> | undefined {
+/** What was said of a file, ready for its schema. */
+export function fileOf(draft: FileDraft | null): Omit<FileDraft, 'look'> | undefined {
   if (!draft) return undefined;
   const { look: _, clock, ...file } = draft;
   const { goes, offset, zone } = clock;
@@ -124,6 +125,5 @@ export function toTry(draft: LoggerDraft): LoggerRecord | null {
   return problems.length === 0 && parsed.success ? parsed.data : null;
 }
 
-export type Tried = { key: string; answer: LoggerAnswer } | null;
 /** All that the levels of a record hang on. */
 export const keyOf = ({ outOfUse: _, ...record }: LoggerRecord): string => JSON.stringify({ ...asTried({ ...record, outOfUse: '' }) });

@@ -1,4 +1,4 @@
-import { dateOrders, type DateOrder, type RecordedAs } from '../../registers/index.ts';
+import { dateOrders, type DateOrder, type SeriesKind } from '../../registers/index.ts';
 import type { UnitId } from '../../units/index.ts';
 import { numberIn } from './read.ts';
 import { shownIn } from './stamps.ts';
@@ -17,7 +17,7 @@ export interface LoggerLook {
   /** Each moment says how far it is from UTC. */
   isWritten: boolean;
   /** Columns that hold numbers, each with what its name says. */
-  columns: { place: number; decimals: 'point' | 'comma' | null; unit: UnitId | null; shows: RecordedAs | 'air' | null }[];
+  columns: { place: number; decimals: 'point' | 'comma' | null; unit: UnitId | null; shows: SeriesKind | null }[];
 }
 
 const shownRows = 5;
@@ -92,7 +92,7 @@ export function lookThrough(text: string): { look: LoggerLook } | { refusal: Log
 }
 
 /** What the name of a column says of what it holds. */
-export function meantBy(name: string): { unit: UnitId | null; shows: RecordedAs | 'air' | null } {
+export function meantBy(name: string): { unit: UnitId | null; shows: SeriesKind | null } {
   const text = name.toLowerCase();
   const unit = unitWords.find(([pattern]) => pattern.test(text))?.[1] ?? null;
   const shows = columnWords.find(([pattern]) => pattern.test(text))?.[1] ?? null;

@@ -1,23 +1,21 @@
 import type { Coded } from '../../findings/index.ts';
-import { recordedUnits, type RecordedAs, type Recording } from '../../registers/index.ts';
+import { recordedUnits, type Recording, type SeriesKind } from '../../registers/index.ts';
 import { second } from '../../time/index.ts';
 import { toBase, unit } from '../../units/index.ts';
 import { instants } from './stamps.ts';
 import { eachRow, layoutOf, type LoggerRefusal } from './table.ts';
 
-/** What a file records: water as the logger says, or air. */
-export type Shows = RecordedAs | 'air';
-
 /** So many places that were not read are named. */
 const mostNamed = 8;
 
 /** Values that can be, in base units: beyond them it is an error code or a slip. Air at 5500 m has 50 kPa. */
-const possible: Readonly<Record<Shows, readonly [number, number]>> = {
+const possible: Readonly<Record<SeriesKind, readonly [number, number]>> = {
   air: [50e3, 110e3],
   absolute: [45e3, 20e6],
   gauge: [-10e3, 20e6],
   head: [-2, 2000],
   depth: [-50, 2000],
+  cold: [-60, 90],
 };
 
 /** A place of the file that was not read. */
@@ -30,7 +28,7 @@ export interface LoggerUnread extends Coded {
 export interface Recorded {
   /** ms since 1970 in UTC. */
   times: Float64Array;
-  /** Pa or m. */
+  /** Pa, m or °C. */
   values: Float64Array;
   /** Rows of the file, and those that were not read, by code; the first of them with their places. */
   rows: number;
@@ -69,7 +67,7 @@ class Numbers {
  * Reads a file of a logger in the one way that was said. What cannot be read so is counted with its place and left out; of two readings at
  * one moment that differ, both are.
  */
-export function readRecording(text: string, recording: Recording, shows: Shows): { recorded: Recorded } | { refusal: LoggerRefusal } {
+export function readRecording(text: string, recording: Recording, shows: SeriesKind): { recorded: Recorded } | { refusal: LoggerRefusal } {
   const found = layoutOf(text);
   if ('refusal' in found) return found;
   if (unit(recording.unit).dimension !== recordedUnits(shows)) throw new RangeError(`${recording.unit} is no unit of what it shows`);

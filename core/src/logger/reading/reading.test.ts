@@ -35,7 +35,7 @@ describe('what a file is proposed to be', () => {
     expect(found).toMatchObject({
       columns: [
         { place: 2, decimals: 'comma', unit: 'kPa', shows: 'absolute' },
-        { place: 3, unit: null },
+        { place: 3, unit: 'degC', shows: 'cold' },
       ],
     });
   });

@@ -1,4 +1,4 @@
-import type { RecordedAs } from '../../registers/index.ts';
+import type { SeriesKind } from '../../registers/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
 /** How units stand in the names of columns, apart or in brackets. Common practice. */
@@ -15,6 +15,8 @@ export const unitWords: readonly (readonly [RegExp, UnitId])[] = [
   [/\bbar\b/, 'bar'],
   [/\bpsi[ag]?\b/, 'psi'],
   [/\bpa\b/, 'Pa'],
+  [/(°\s?c\b|\bdeg\.?\s?c\b|\bcelsius\b)/, 'degC'],
+  [/(°\s?f\b|\bdeg\.?\s?f\b|\bfahrenheit\b)/, 'degF'],
   [/\bcm\b/, 'cm'],
   [/\bmm\b/, 'mm'],
   [/(\bft\b|\bfeet\b)/, 'ft'],
@@ -22,10 +24,11 @@ export const unitWords: readonly (readonly [RegExp, UnitId])[] = [
 ];
 
 /** What the name of a column says that it holds; a pressure that does not say whether it is vented says nothing. */
-export const columnWords: readonly (readonly [RegExp, RecordedAs | 'air'])[] = [
+export const columnWords: readonly (readonly [RegExp, SeriesKind])[] = [
   [/\b(baro\w*|air pressure|atmospher\w*|luftdruck|press[ãa]o atmosf[ée]rica)\b/, 'air'],
   [/\b(abs(olute)?|psia)\b/, 'absolute'],
   [/\b(gauge|gage|vented|psig|relative pressure)\b/, 'gauge'],
+  [/\btemp(erature|eratura|eratur)?\b/, 'cold'],
   [/\b(depth to water|dtw|below (the )?(mark|toc|measuring point))\b/, 'depth'],
   [/\b(head|water column|submergence|height of water|water above (the )?sensor)\b/, 'head'],
 ];

@@ -1,0 +1,102 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { atTheWell } from '../../test/at-the-well.ts';
+import { handing, idOf, Script } from '../../test/script.ts';
+import { boxRead, handedOver, type ColdCourse } from '../custody/index.ts';
+import { bottlesBoxed } from '../prepare/index.ts';
+import { hour, minute } from '../time/index.ts';
+import { bottlesIn, boxName, recordedBottles, recordFindings, timeOfBox } from './index.ts';
+import { sayAbout } from './words.ts';
+
+let book: Script;
+const { state, purged, fill } = atTheWell(() => book);
+const [nitrogen, metals, ammonium] = ['261123A-MW3-N', '261123A-MW3-M', '261123A-MW3-A'];
+const blue = { id: idOf(41), name: 'Blue box', holds: 0.03 };
+const box = { box: blue.id, name: blue.name };
+let filled: number;
+
+beforeEach(() => {
+  book = new Script().plan();
+  purged();
+  for (const id of [nitrogen, metals, ammonium]) fill(id);
+  filled = book.now;
+  book.write(bottlesBoxed, { box: blue, bottles: [nitrogen, metals] });
+});
+
+/** A reading each ten minutes from an hour before the last filling to three hours after it. */
+const course = (degrees: (minutes: number) => number): ColdCourse =>
+  Array.from({ length: 25 }, (_, place) => place * 10 - 60).map((minutes) => [filled + minutes * minute, degrees(minutes)]);
+const idsIn = (id: string) =>
+  bottlesIn(state(), id)
+    .map((bottle) => bottle.id)
+    .sort();
+const findings = (of: ColdCourse, now = filled + 3 * hour) => recordFindings(state(), { box, course: of, gaps: [] }, now);
+const codes = (of: ColdCourse, now?: number) => findings(of, now).map(({ code }) => code);
+
+describe('the bottles of a box', () => {
+  it('are those that stand in it, and afterwards those that were handed over in it', () => {
+    expect(idsIn(blue.id)).toEqual([metals, nitrogen]);
+    expect(idsIn('')).toEqual([ammonium]);
+    book.write(handedOver, { ...handing([nitrogen]), boxes: [{ ...box, box: '' }] });
+    expect(idsIn('')).toEqual([ammonium, nitrogen]);
+    expect([boxName(state(), blue.id), boxName(state(), ''), boxName(state(), idOf(99))]).toEqual(['Blue box', 'Cooler', null]);
+  });
+
+  it('give the time of which a record tells something', () => {
+    const now = filled + 5 * hour;
+    const first = state().bottles.find(({ id }) => id === nitrogen)!.filledAt!;
+    expect(timeOfBox(state(), blue.id, now)).toEqual({ from: first - hour, to: now + hour });
+    const { at } = book.write(
+      handedOver,
+      handing([nitrogen, metals], {
+        boxes: [box],
+        bottles: [nitrogen, metals].map((bottle) => ({ bottle, box: blue.id, condition: 'good' })),
+      }),
+    );
+    expect(timeOfBox(state(), blue.id, now)?.to).toBe(Date.parse(at.utc) + hour);
+    expect(timeOfBox(state(), idOf(99), now)).toBeNull();
+  });
+});
+
+describe('what is asked about a record', () => {
+  it('is nothing where it was cold all the time', () => {
+    expect(codes(course(() => 4))).toEqual([]);
+  });
+
+  it('is how long the worst bottle was too warm or too cold; of one that wants no cold nothing', () => {
+    const warm = course((minutes) => (minutes >= 60 && minutes <= 120 ? 9 : 4));
+    const [found] = findings(warm);
+    // From 4 to 9 °C in ten minutes, 6 °C are passed after four of them: six more on each side.
+    expect(found).toMatchObject({ code: 'record-above', data: { bottle: nitrogen, most: 6, is: 9, for: 72 * minute } });
+    expect(sayAbout(found!).says).toBe(`Blue box was above 6 °C for 1 h 12 min, 9.0 °C at the warmest. Longest for ${nitrogen}.`);
+    expect(
+      recordedBottles(state(), { box, course: warm, gaps: [] }, filled + 3 * hour).map(({ bottle, band }) => [bottle.id, band]),
+    ).toEqual([
+      [nitrogen, { least: 1, most: 6 }],
+      [metals, null],
+    ]);
+    expect(codes(course((minutes) => (minutes > 90 ? -2 : 4)))).toEqual(['record-below']);
+  });
+
+  it('is that it ends before the hand-over, or that none of it lies there', () => {
+    expect(
+      codes(
+        course(() => 4),
+        filled + 5 * hour,
+      ),
+    ).toEqual(['record-unseen']);
+    expect(findings([])).toMatchObject([{ code: 'record-elsewhere', severity: 'stop' }]);
+  });
+
+  it('is a clock that is ahead, degrees of another unit, and a reading by hand that does not agree', () => {
+    expect(
+      codes(
+        course(() => 4),
+        filled + 2 * hour,
+      ),
+    ).toEqual(['record-ahead']);
+    expect(codes(course(() => 39))).toEqual(['likely-fahrenheit', 'record-above']);
+    book.write(boxRead, { box, when: 'way', temperature: { text: '11', unit: 'degC' } });
+    expect(codes(course(() => 4))).toEqual(['record-differs']);
+    expect(codes(course(() => 7.5)).filter((code) => code === 'record-differs')).toEqual([]);
+  });
+});

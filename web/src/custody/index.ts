@@ -1,0 +1,1 @@
+export { BoxCourse } from './BoxCourse.tsx';
