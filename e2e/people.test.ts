@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { newId, writeEntry, type BookEntry } from '@fonte/core/book';
+import { kitGiven } from '@fonte/core/kit';
 import { roundPlanned } from '@fonte/core/plan';
 import { personRegistered, pointRegistered, type Person } from '@fonte/core/registers';
 import { editionsOn } from '@fonte/core/round';
@@ -32,7 +33,11 @@ const teresa = personOf('Teresa Pinho', 'TP', 'reader');
 const home = personOf('House at the bend', 'HB', 'householder');
 
 const pen = (book: string) => ({ book, author: caller.person, device: caller.device, now: Date.now(), offset: 0 });
-const plan = (book: string, code: string, at: { id: string; point: typeof wellPoint | typeof tapPoint; analyses: 'coliforms'[] }[]) => {
+const plan = (
+  book: string,
+  code: string,
+  at: { id: string; point: typeof wellPoint | typeof tapPoint; analyses: ('coliforms' | 'lead')[] }[],
+) => {
   const today = new Date().toISOString().slice(0, 10);
   const said = {
     name: `Round ${code}`,
@@ -80,7 +85,14 @@ beforeAll(async () => {
       { id: visits.well, point: wellPoint, analyses: [] },
       { id: visits.tap, point: tapPoint, analyses: ['coliforms'] },
     ]),
-    plan(kit, 'KIT', [{ id: visits.home, point: tapPoint, analyses: ['coliforms'] }]),
+    plan(kit, 'KIT', [{ id: visits.home, point: tapPoint, analyses: ['lead'] }]),
+    writeEntry(pen(kit), kitGiven, {
+      person: home.id,
+      name: home.name,
+      ways: { 'lead-timed': 'lead-random' },
+      pickUp: { date: '2026-12-01', from: '08:00', to: '10:00', where: 'beside the door' },
+      call: '',
+    }),
   ].map((entry) => signed(entry));
   const { results } = (await (await caller.post('/api/entries', { entries })).json()) as { results: { status: number }[] };
   expect(results.every(({ status }) => status === 201)).toBe(true);
@@ -305,18 +317,20 @@ describe.sequential('a reader', () => {
 });
 
 describe.sequential('a householder', () => {
-  it('has one kit by a link, runs its protocol, and sees nothing else of the house', async () => {
+  it('has one kit by a link, and sees nothing else of the house', async () => {
+    // A link opens what was given, and nothing that was not.
+    expect((await caller.post(`/api/people/${home.id}/invitation`, { round })).status).toBe(422);
+    expect((await caller.post(`/api/people/${home.id}/invitation`, {})).status).toBe(422);
     const page = await pageIn(await browser.createBrowserContext(), phone, await linkFor(home, { round: kit }));
     await see(page, 'Welcome, House at the bend');
     await click(page, 'Come in');
-    await see(page, 'Round KIT');
+    await see(page, 'Market hall');
     expect(await shows(page, 'Rounds')).toBe(false);
     expect(await seriousBarriers(page)).toEqual([]);
-    await page.goto(`${address}/rounds/${kit}/at/${visits.home}/tap`, { waitUntil: 'domcontentloaded' });
-    await walk.startAtTheTap(page);
-    await see(page, 'Run cold water');
-    const entries = await inBook(kit);
-    expect(entries.at(-1)).toMatchObject({ author: home.id, kind: 'step-done' });
+    await click(page, 'Begin');
+    await expect
+      .poll(async () => (await inBook(kit)).at(-1))
+      .toMatchObject({ author: home.id, kind: 'run-started', doubt: 'from-household' });
     await page.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(page, 'This link opens one kit and nothing else.');
     await page.close();

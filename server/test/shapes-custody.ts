@@ -1,9 +1,11 @@
+import { struck } from '@fonte/core/book';
 import { answerTaken, boxRead, boxRecorded, handedOver, labAnswered } from '@fonte/core/custody';
 import { bottleDiscarded, bottleFilled, bottleLabelled } from '@fonte/core/fill';
+import { kitGiven, kitPutOut, kitTakenBack } from '@fonte/core/kit';
 import { extraPlanned, labAdded } from '@fonte/core/plan';
 import { bottlesBoxed } from '@fonte/core/prepare';
 import { atTheWell } from '../../core/test/at-the-well.ts';
-import { handing, idOf, lab, Script } from '../../core/test/script.ts';
+import { handing, idOf, lab, Script, tapPoint } from '../../core/test/script.ts';
 
 /** A book of bottles from hand to hand: two labs, boxes that were read, a courier, a bottle that was not found, answers that changed. */
 export const custodyShapes = {
@@ -88,6 +90,34 @@ export const custodyShapes = {
       outside: 12,
       unread: 1,
     });
+    return script.entries;
+  },
+  /** A kit that a household filled and put out, taken over and picked up. */
+  'from-a-household': () => {
+    const script = new Script();
+    script.plan([], { visits: [{ id: script.tap, point: tapPoint, analyses: ['lead'] }] });
+    const given = {
+      person: idOf(71),
+      name: 'House at the bend',
+      ways: { 'lead-timed': 'lead-random' },
+      pickUp: { date: '2026-11-24', from: '08:00', to: '10:00', where: 'beside the door' },
+    };
+    script.write(kitGiven, given);
+    script.write(kitTakenBack, { reason: 'the wrong house' });
+    script.write(kitGiven, { ...given, call: '555 0147' });
+    const from = script.entries.length;
+    script.sampleTap({ procedure: 'lead-random', bottle: '261123A-MH1-L' });
+    script.write(kitPutOut, { note: 'the gate is locked' });
+    for (const entry of script.entries.slice(from)) {
+      Object.assign(entry, { doubt: 'from-household' });
+      script.write(struck, { entry: entry.id, kind: entry.kind, reason: 'read, bottles looked at', instead: { holds: true } });
+    }
+    const { signed: _, ...unsigned } = handing(['261123A-MH1-L'], {
+      to: { as: 'person', name: 'Inês Faria' },
+      takenBy: '',
+      received: { name: 'Inês Faria' },
+    });
+    script.write(handedOver, { ...unsigned, from: { as: 'household', name: 'House at the bend' } });
     return script.entries;
   },
 };

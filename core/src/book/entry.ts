@@ -59,7 +59,7 @@ export interface Entry<K extends string = string, P = unknown> {
 }
 
 /** What the server doubted of an entry when it came: it stands aside until somebody says that it holds. */
-export const doubts = ['device-revoked', 'person-left'] as const;
+export const doubts = ['device-revoked', 'person-left', 'from-household'] as const;
 export type Doubt = (typeof doubts)[number];
 
 /** An entry as it stands in a book: numbered, dated on sending and arrival, and chained to the one before. */

@@ -15,6 +15,7 @@ export const bookWords: Words = {
   circle: 'Two corrections strike each other.',
   'changes-nothing': 'This correction changes nothing.',
   'not-doubted': 'Nobody doubts that entry.',
+  'from-household': 'A household wrote it: it counts once somebody has taken it over.',
   'device-revoked': 'It came from a device that was reported lost.',
   'person-left': 'It came from somebody whose access had ended.',
 };

@@ -53,6 +53,8 @@ export interface CustodyAround {
   labOf: (bottle: string) => Lab | null;
   /** Whether a bottle is filled and in somebody's hands. */
   isInCooler: (bottle: string) => boolean;
+  /** Who has what is filled until it is passed on, where that is not us. */
+  household: Party | null;
 }
 
 /** What the way to the lab depends on. */
@@ -68,10 +70,10 @@ const isInTheCooler = ({ stage, lost }: BottleOnItsWay) => stage === 'filled' &&
 /** The legs that end at a lab. */
 export const deliveries = ({ legs }: CustodyBook): HandOver[] => legs.filter(({ form }) => form.to.as === 'lab');
 
-/** Who holds a bottle, since when and by which leg; null while it is with those who took it. */
-export function holderOf({ legs }: Pick<CustodyBook, 'legs'>, bottle: string): { party: Party; since: number; leg: string } | null {
+/** Who holds a bottle, and since when (ms); null while it is with those who took it. */
+export function holderOf({ legs }: Pick<CustodyBook, 'legs'>, bottle: string): { party: Party; since: number } | null {
   const leg = legs.findLast(({ form }) => form.bottles.some((line) => line.bottle === bottle));
-  return leg ? { party: leg.form.to, since: leg.at, leg: leg.entry } : null;
+  return leg ? { party: leg.form.to, since: leg.at } : null;
 }
 
 /** That a bottle was not found when the others changed hands, and has not turned up since; null where it was. */
@@ -86,9 +88,8 @@ function legFits(book: CustodyBook, { bottles, left, from, to, boxes }: HandOver
   if (twice !== undefined) return misfit('bottle-twice', 'payload.bottles', { bottle: twice });
   for (const id of ids) {
     if (!around.isInCooler(id)) return misfit('not-in-cooler', 'payload.bottles', { bottle: id });
-    const holder = holderOf(book, id);
-    if (holder && !isSameParty(holder.party, from))
-      return misfit('held-by-other', 'payload.from', { bottle: id, holder: holder.party.name });
+    const holder = holderOf(book, id)?.party ?? around.household;
+    if (holder && !isSameParty(holder, from)) return misfit('held-by-other', 'payload.from', { bottle: id, holder: holder.name });
     const lab = around.labOf(id);
     if (to.as === 'lab' && lab && to.lab !== lab.id) return misfit('other-lab', 'payload.to', { bottle: id, lab: lab.name });
   }

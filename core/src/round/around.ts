@@ -2,9 +2,10 @@ import type { ActAround, FollowUp } from '../act/index.ts';
 import { purpose, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import type { Misfit } from '../book/index.ts';
 import type { CultureAround } from '../culture/index.ts';
-import type { CustodyAround } from '../custody/index.ts';
+import type { CustodyAround, Party } from '../custody/index.ts';
 import type { FieldTestsAround } from '../fieldtests/index.ts';
 import { readCode, type FieldBottle, type FillAround } from '../fill/index.ts';
+import { household, type KitAround } from '../kit/index.ts';
 import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
 import type { PrepareBook } from '../prepare/index.ts';
@@ -20,7 +21,7 @@ import type { RoundBook } from './state.ts';
 import { fillGate, visitState, type VisitState } from './visit.ts';
 
 /** What each room of the whole round sees of the others. Nothing is worked out before a room asks for it. */
-export class AroundRound implements PlanAround, CustodyAround, CultureAround, ReadAround, ActAround {
+export class AroundRound implements PlanAround, CustodyAround, KitAround, CultureAround, ReadAround, ActAround {
   constructor(private readonly round: RoundBook) {}
 
   get table(): BottleTable | null {
@@ -30,6 +31,18 @@ export class AroundRound implements PlanAround, CustodyAround, CultureAround, Re
 
   get date(): string {
     return this.round.plan.plan?.date ?? '';
+  }
+
+  get household(): Party | null {
+    return household(this.round.kit);
+  }
+
+  get visits(): number {
+    return this.round.plan.plan?.visits.length ?? 0;
+  }
+
+  get isFilled(): boolean {
+    return this.find(({ filledAt }) => filledAt !== null) !== undefined;
   }
 
   labOf(id: string): Lab | null {

@@ -2,6 +2,7 @@ import type { Stage } from '../bottles/index.ts';
 import { arriveAsks } from '../arrive/index.ts';
 import { fillAsks } from '../fill/index.ts';
 import { say, type Coded, type Words } from '../findings/index.ts';
+import { kitAsks } from '../kit/index.ts';
 import { levelAsks } from '../level/index.ts';
 import { purgeAsks } from '../purge/index.ts';
 import { tapAsks } from '../tap/index.ts';
@@ -16,6 +17,7 @@ export const askWords: Words = {
   ...purgeAsks,
   ...tapAsks,
   ...fillAsks,
+  ...kitAsks,
   'choose-analyses': 'Choose analyses',
   settle: many('Settle what stands aside: 1 entry', (count) => `Settle what stands aside: ${count} entries`),
   'hand-over': many('Hand over 1 bottle', (count) => `Hand over ${count} bottles`),

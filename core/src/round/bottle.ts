@@ -20,8 +20,8 @@ export interface BottleState extends FieldBottle {
   lost: { how: 'discarded' | 'refused' | 'missing'; reason: string } | null;
   /** The lab it goes to; null where the round has none. */
   lab: Lab | null;
-  /** Who has it on its way, since when (ms) and by which leg; null while those who took it have it. */
-  holder: { party: Party; since: number; leg: string } | null;
+  /** Who has it on its way, and since when (ms); null while those who took it have it. */
+  holder: { party: Party; since: number } | null;
   holding: Holding | null;
   /** Received by the lab, which ends the transport; null before. */
   accepted: boolean | null;
@@ -38,6 +38,8 @@ export interface BottleState extends FieldBottle {
 interface Surroundings {
   lab: Lab | null;
   custody: CustodyBook;
+  /** Who has what is filled until it is passed on, where that is not us. */
+  household: Party | null;
   report: ReadBook;
   standing: readonly Standing[];
   measured: boolean;
@@ -78,7 +80,9 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
     ...bottle,
     lost: lossOf(bottle, accepted === false ? (answer?.reason ?? 'No reason given.') : null, missing),
     lab: around.lab,
-    holder: holderOf(around.custody, bottle.id),
+    holder:
+      holderOf(around.custody, bottle.id) ??
+      (around.household && bottle.filledAt !== null ? { party: around.household, since: bottle.filledAt } : null),
     sample: worstSample(around.reasons.map(({ makes }) => makes)),
     reasons: around.reasons,
     accepted,

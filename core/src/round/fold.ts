@@ -34,6 +34,8 @@ export interface RoundState {
   handOvers: readonly HandOver[];
   /** Every change of hands, and what was read of the boxes. */
   custody: RoundBook['custody'];
+  /** The household that has it as a kit. */
+  kit: RoundBook['kit'];
   /** Labs beside the round's own. */
   labs: PlanBook['labs'];
   /** What grows, or was counted, on the own bench. */
@@ -113,6 +115,7 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: deliveries(round.custody),
     custody: round.custody,
+    kit: round.kit,
     labs,
     cultures: round.culture,
     ...round.report,

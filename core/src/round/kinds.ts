@@ -6,6 +6,7 @@ import { cultureRoom } from '../culture/index.ts';
 import { custodyRoom } from '../custody/index.ts';
 import { fieldTestsRoom } from '../fieldtests/index.ts';
 import { fillRoom } from '../fill/index.ts';
+import { kitRoom } from '../kit/index.ts';
 import { levelRoom } from '../level/index.ts';
 import { picturesRoom } from '../pictures/index.ts';
 import { planRoom, roundPlanned } from '../plan/index.ts';
@@ -31,6 +32,7 @@ export const visitRooms = {
 export const roundRooms = {
   plan: planRoom,
   prepare: prepareRoom,
+  kit: kitRoom,
   custody: custodyRoom,
   culture: cultureRoom,
   report: readRoom,

@@ -16,6 +16,7 @@ export const stepRooms = [
   'pictures',
   'plan',
   'prepare',
+  'kit',
   'custody',
   'culture',
   'report',

@@ -46,6 +46,8 @@ function first<V>(asks: Asks<V>, view: V, visit: string | null): NextStep | null
 
 /** What comes next at one visit before its bottles are full; null when nothing is left to do there. */
 export function nextAtVisit(visit: VisitState): NextStep | null {
+  // What a household does is nothing to be done by us.
+  if (visit.household !== null) return null;
   return first(ofVisit, viewOf(visit), visit.id);
 }
 

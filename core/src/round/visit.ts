@@ -13,6 +13,7 @@ import {
 import { misfit, type Misfit } from '../book/index.ts';
 import type { FieldTestsBook } from '../fieldtests/index.ts';
 import { inTheField, type FieldBottle } from '../fill/index.ts';
+import { household } from '../kit/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
 import { bottlesAt, labellingOf, labFor, nthVisit, type PlannedVisit } from '../plan/index.ts';
@@ -56,6 +57,8 @@ export interface VisitState {
   pictures: PicturesBook;
   /** Field tests, in the order of their last entry. */
   tests: FieldTestsBook;
+  /** The household that takes its samples; null where we do. */
+  household: string | null;
 }
 
 const special = (code: SampleReason['code']): SampleReason => ({ code, makes: 'special', data: {} });
@@ -85,7 +88,13 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const nth = nthVisit(plan!.visits, id);
   const sampled = { date: plan!.date, point, analyses, runs, unknownRuns, table };
   const arrival = arrivalState(book.arrive, table, analyses);
-  const around = { custody: round.custody, cultures: round.culture, report: round.report, standing: standingIn(round) };
+  const around = {
+    custody: round.custody,
+    household: household(round.kit),
+    cultures: round.culture,
+    report: round.report,
+    standing: standingIn(round),
+  };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
   const bottles = (
     table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
@@ -132,6 +141,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     because: visit.because ?? null,
     pictures: book.pictures,
     tests: book.fieldtests,
+    household: round.kit.given?.name ?? null,
   };
 }
 
@@ -139,6 +149,7 @@ interface Seen {
   plan: RoundBook['plan'];
   prepare: RoundBook['prepare'];
   custody: RoundBook['custody'];
+  kit: RoundBook['kit'];
   culture: RoundBook['culture'];
   report: RoundBook['report'];
   visit: VisitState;
@@ -149,7 +160,7 @@ const seen = new WeakMap<VisitBook, Map<string, Seen>>();
 
 /** One visit of a round as it stands; null when the round has none such. */
 export function visitState(round: RoundBook, id: string): VisitState | null {
-  const { plan, prepare, custody, culture, report } = round;
+  const { plan, prepare, custody, kit, culture, report } = round;
   const planned = plan.plan?.visits.find((candidate) => candidate.id === id);
   if (!planned || !plan.editions) return null;
   const book = round.visits.get(id) ?? emptyVisit;
@@ -159,13 +170,14 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
     known.plan === plan &&
     known.prepare.gear === prepare.gear &&
     known.custody === custody &&
+    known.kit === kit &&
     known.culture === culture &&
     known.report === report
   )
     return known.visit;
   const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
   // What nothing was written at yet is shared by all rounds, and would be kept for ever.
-  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, culture, report, visit }));
+  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, kit, culture, report, visit }));
   return visit;
 }
 

@@ -11,6 +11,7 @@ import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
 import { limitSets } from '../limits/index.ts';
 import { loggerFindings } from '../logger/index.ts';
+import { kitSays, kitWords } from '../kit/index.ts';
 import { levelFindings, levelSays, levelWords } from '../level/index.ts';
 import { pictureSays, pictureWords } from '../pictures/index.ts';
 import { planFindings, planSays, planWords } from '../plan/index.ts';
@@ -35,6 +36,7 @@ export const misfitWords: Words = {
   ...fillWords,
   ...pictureWords,
   ...custodyWords,
+  ...kitWords,
   ...cultureWords,
   ...readWords,
   ...actWords,
@@ -82,6 +84,7 @@ const says = new Map<string, (payload: never) => string>([
   ...fillSays,
   ...pictureSays,
   ...custodySays,
+  ...kitSays,
   ...cultureSays,
   ...readSays,
   ...actSays,

@@ -20,9 +20,9 @@ export function peopleRoutes(access: Access): Route[] {
         throw new Problem(422, 'kit', 'A householder comes in for one kit, and nobody else does.', [
           { path: 'round', message: 'Choose the round of the kit.' },
         ]);
-      if (round !== undefined && (await books.round(round)).visits.length !== 1)
-        throw new Problem(422, 'kit', 'A kit is a round with one point: a link would open the others as well.', [
-          { path: 'round', message: 'This round has several points.' },
+      if (round !== undefined && (await books.round(round)).kit.given?.person !== id)
+        throw new Problem(422, 'kit', 'This round was not given to them: a link opens a kit and nothing else.', [
+          { path: 'round', message: 'Give the kit first, on the page of its round.' },
         ]);
       const until = clock() + invitationLasts;
       const token = await access.accounts.invite(id, round ?? null, until);

@@ -93,8 +93,9 @@ export async function checkSignature(registry: Registry, entry: Entry, receivedA
   const fault = await signatureFault({ ...entry, content }, device, isSignedBy);
   if (fault) throw refuse(403, fault, fault === 'not-signed-in' ? 'author' : 'signature', `Not taken: ${signatureWords[fault]}.`);
   if (device!.revoked && device!.revoked.at <= receivedAt) return 'device-revoked';
-  const { left } = (await registry.thing('people', entry.author))!;
-  return left && left.at <= receivedAt ? 'person-left' : null;
+  const { left, role } = (await registry.thing('people', entry.author))!;
+  if (left && left.at <= receivedAt) return 'person-left';
+  return role === 'householder' ? 'from-household' : null;
 }
 
 /** Whether an author may write an entry: a person of the register in a role that its kind names. @throws Problem 403, 422 */

@@ -190,16 +190,22 @@ function JoinForm({ token, name, role, needsPassphrase, enter }: JoinProps) {
   });
   return (
     <Frame title={`Welcome, ${name}`}>
-      <p>
-        You come in as <span className="strong">{roleNames[role].toLowerCase()}</span>: {roleDuties[role]}.
-      </p>
+      {role === 'householder' ? (
+        <p>
+          This link is yours alone and works once. You need no account. Open it while you have a signal; what you do afterwards needs none.
+        </p>
+      ) : (
+        <p>
+          You come in as <span className="strong">{roleNames[role].toLowerCase()}</span>: {roleDuties[role]}.
+        </p>
+      )}
       <EntryForm of={form} submit="Come in">
         {needsPassphrase && (
           <Field name="passphrase" hint="A few words in a row that nobody guesses. You type it with your name to sign in.">
             {secret('new-password')}
           </Field>
         )}
-        <Field name="device" hint={deviceHint} />
+        {role !== 'householder' && <Field name="device" hint={deviceHint} />}
       </EntryForm>
     </Frame>
   );

@@ -1,12 +1,10 @@
 import { endAccess, invite, makeUnreadable, mustProve, personKept, type Account } from '@fonte/core/access';
 import { addressOf } from '@fonte/core/endpoints';
 import type { Person } from '@fonte/core/registers';
-import { listRounds } from '@fonte/core/round';
-import { Button, Input, Select } from 'antd';
+import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { call } from '../api/call.ts';
-import { useAnswer } from '../api/useAnswer.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -37,7 +35,7 @@ export function PersonAccess({ person, account }: { person: Person; account: Acc
   };
   return (
     <div className="row">
-      {account.state !== 'ended' && (
+      {account.state !== 'ended' && person.role !== 'householder' && (
         <FormDialog
           open={account.state === 'open' ? 'New passphrase' : 'Invite'}
           title={`A link for ${person.name}`}
@@ -46,6 +44,7 @@ export function PersonAccess({ person, account }: { person: Person; account: Acc
           {() => (mustProve(me, now()) ? <ProveAgain why="before you let somebody in" /> : <Invite person={person} done={refresh} />)}
         </FormDialog>
       )}
+      {account.state !== 'ended' && person.role === 'householder' && <span className="small soft">Its link is made with its kit</span>}
       {account.state !== 'ended' && person.id !== me.person.id && (
         <FormDialog open="End access" title={`End the access of ${person.name}`} aria-label={`End access: ${person.name}`}>
           {(close) =>
@@ -80,14 +79,11 @@ export function PersonAccess({ person, account }: { person: Person; account: Acc
 }
 
 function Invite({ person, done }: { person: Person; done: () => Promise<void> }) {
-  const isHouseholder = person.role === 'householder';
-  const rounds = useAnswer(listRounds, isHouseholder ? { query: { state: 'open', limit: 200 } } : null);
-  const [round, setRound] = useState<string | null>(null);
   const [link, setLink] = useState<{ address: string; until: number } | null>(null);
   const { busy, run, say } = useAction();
   const make = () =>
     void run(async () => {
-      const { token, until } = await call(invite, { in: { person: person.id }, body: round ? { round } : {} });
+      const { token, until } = await call(invite, { in: { person: person.id }, body: {} });
       setLink({ address: `${location.origin}/join/${token}`, until });
       await done();
     });
@@ -106,26 +102,10 @@ function Invite({ person, done }: { person: Person; done: () => Promise<void> })
     );
   return (
     <div className="stack">
-      <p>
-        {isHouseholder
-          ? 'The link opens one kit, a round with one point, and nothing else.'
-          : 'With the link they choose a passphrase of their own. An earlier link is worth nothing any more.'}
-      </p>
-      {isHouseholder && (
-        <Select
-          aria-label="Round of the kit"
-          size="large"
-          placeholder="Round of the kit"
-          value={round}
-          onChange={setRound}
-          options={(rounds.data ?? [])
-            .filter(({ overview }) => overview.points.length === 1)
-            .map(({ id, name, code }) => ({ value: id, label: `${name}, ${code}` }))}
-        />
-      )}
+      <p>With the link they choose a passphrase of their own. An earlier link is worth nothing any more.</p>
       <Said say={say} />
       <div>
-        <Button type="primary" size="large" loading={busy} disabled={isHouseholder && round === null} onClick={make}>
+        <Button type="primary" size="large" loading={busy} onClick={make}>
           Make the link
         </Button>
       </div>

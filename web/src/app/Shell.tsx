@@ -128,7 +128,7 @@ export function Shell() {
             <WhoWrites me={me.id} people={people} become={(person) => void become(person)} />
           ) : demo ? (
             <span className="wide">{me.name}</span>
-          ) : (
+          ) : scope ? null : (
             <WhoGoesOn />
           )}
         </div>

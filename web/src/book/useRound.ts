@@ -72,16 +72,24 @@ function refusalOf(book: string): string | null {
   return found?.problem ? found.problem.errors.map(({ message }) => message).join(' ') || found.problem.title : null;
 }
 
+/** What a household wrote holds for itself, while it waits for somebody to take it over. */
+function asOwn(entry: Entry): Entry {
+  const { doubt, ...own } = entry as BookEntry;
+  return doubt === 'from-household' ? own : entry;
+}
+
 /** What stands in a book at this moment: what was acknowledged since it was read, too, and what only this device has. */
-function entriesNow(id: string): Entry[] {
+function entriesNow(id: string, isHousehold: boolean): Entry[] {
   const written: readonly Entry[] = shownOf(id);
   const known = new Set(written.map((entry) => entry.id));
-  return [...written, ...waiting(id).filter((entry) => !known.has(entry.id))];
+  const all = [...written, ...waiting(id).filter((entry) => !known.has(entry.id))];
+  return isHousehold ? all.map(asOwn) : all;
 }
 
 /** A round's book, followed while it is open: two tabs see the same. */
 export function useRoundBook(id: string) {
-  const author = useMe().id;
+  const { id: author, role } = useMe();
+  const isHousehold = role === 'householder';
   const { data: read, error, mutate } = useSWR<readonly BookEntry[]>(['book', id], () => open(id), { refreshInterval: 4000 });
   const unsent = useSyncExternalStore(subscribe, () => waiting(id));
   const refusal = useSyncExternalStore(subscribe, () => refusalOf(id));
@@ -89,7 +97,7 @@ export function useRoundBook(id: string) {
 
   // What stands in it hangs on what was read and on what waits.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const data = useMemo(() => (read ? entriesNow(id) : undefined), [id, read, unsent]);
+  const data = useMemo(() => (read ? entriesNow(id, isHousehold) : undefined), [id, isHousehold, read, unsent]);
   const round = useMemo(() => (data ? fold(data) : null), [data]);
 
   const count = unsent.length;
@@ -100,7 +108,7 @@ export function useRoundBook(id: string) {
   const append = useCallback<Append>(
     async (kind, payload, { at = null, id: own, kept } = {}) => {
       // Not as the page shows it: one who writes several in a row has written the first of them by now.
-      const before = entriesNow(id);
+      const before = entriesNow(id, isHousehold);
       // The form that made this entry was sent before, and the answer was lost.
       const isKnown = own !== undefined && before.some((entry) => entry.id === own);
       if (isKnown) return kept?.();
@@ -116,7 +124,7 @@ export function useRoundBook(id: string) {
         throw failure;
       }
     },
-    [author, id],
+    [author, id, isHousehold],
   );
 
   const consequencesOf = useCallback<RoundBook['consequencesOf']>(

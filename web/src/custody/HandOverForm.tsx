@@ -44,7 +44,13 @@ export function HandOverForm({ holder, lines: all }: Props) {
   const form = useEntryForm<Draft, z.output<typeof handedOver.payload>>({
     keep: `custody.${book}.${from.as}.${from.name}`,
     initial: {
-      to: first ? { as: 'lab', name: first.name, lab: first.id } : { as: 'lab', name: '' },
+      // Whoever picks a kit up takes it along.
+      to:
+        holder?.as === 'household'
+          ? { as: 'person', name: me.name }
+          : first
+            ? { as: 'lab', name: first.name, lab: first.id }
+            : { as: 'lab', name: '' },
       takenBy: '',
       inBoxes: {},
       bottles: {},

@@ -22,7 +22,9 @@ export function Sign({ of, label }: { of: 'signed' | 'received'; label: string }
 export function ToWhom({ labs, to, set }: { labs: readonly Lab[]; to: Party; set: (party: Party) => void }) {
   const options = [
     ...labs.map(({ id, name }) => ({ value: id, label: name })),
-    ...partyKinds.filter((kind) => kind !== 'lab' || labs.length === 0).map((kind) => ({ value: kind, label: partyKind(kind).name })),
+    ...partyKinds
+      .filter((kind) => !partyKind(kind).isFirst && (kind !== 'lab' || labs.length === 0))
+      .map((kind) => ({ value: kind, label: partyKind(kind).name })),
   ];
   return (
     <Segmented

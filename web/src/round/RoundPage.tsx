@@ -5,10 +5,18 @@ import { Clocks, Settle } from '../book/Settle.tsx';
 import { useRound } from '../book/useRound.ts';
 import { GiveUp, PlanPanel } from '../plan/index.ts';
 import { FollowUps } from '../act/index.ts';
+import { KitPage, KitPanel } from '../kit/index.ts';
+import { useMe } from '../session/session.ts';
 import { stepPath } from '../visit/paths.ts';
 
-/** What blocks the next step, and the plan with its bottles. */
+/** The first page of a round; whoever has it as a kit sees the kit. */
 export function RoundPage() {
+  const { role } = useMe();
+  return role === 'householder' ? <KitPage /> : <WholeRound />;
+}
+
+/** What blocks the next step, and the plan with its bottles. */
+function WholeRound() {
   const { id, round } = useRound();
   const navigate = useNavigate();
   const next = nextStep(round);
@@ -20,12 +28,13 @@ export function RoundPage() {
           <h1>{next ? sayNext(next) : round.givenUp ? 'This round was given up' : 'This round is done'}</h1>
           {where && <p className="soft">{where}</p>}
         </div>
-        {next && next.room !== 'plan' && (
+        {next && next.room !== 'plan' && next.room !== 'kit' && (
           <Button type="primary" size="large" onClick={() => void navigate(stepPath(id, next))}>
             Go on
           </Button>
         )}
       </section>
+      <KitPanel />
       <Settle />
       <Clocks />
       {round.followUps.length > 0 && <FollowUps />}

@@ -1,6 +1,7 @@
 import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useRoundBook, type RoundBook } from '../book/useRound.ts';
+import { useMe } from '../session/session.ts';
 import { Stream } from './Stream.tsx';
 
 /** Follows one round's book for every page below it. */
@@ -10,6 +11,7 @@ export function RoundShell() {
   const onDay = useMatch('/rounds/:round/day') !== null;
   const onPrepare = useMatch('/rounds/:round/prepare') !== null;
   const isInside = inField || onDay || onPrepare;
+  const isHousehold = useMe().role === 'householder';
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble } = book;
   if (!entries) return error ? <Failed error={error} retry={() => void refresh()} /> : <Loading what="the round" />;
@@ -32,17 +34,19 @@ export function RoundShell() {
           here.
         </p>
       )}
-      <div className="row between">
-        <p className="crumb">
-          <Link to="/">Today</Link> / {isInside ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
-          <span className="soft">{round.plan.code}</span>
-        </p>
-        <p className="crumb">
-          <Link to={`/rounds/${id}/prepare`}>Prepare</Link> · <Link to={`/rounds/${id}/day`}>The day</Link> ·{' '}
-          <Link to={`/rounds/${id}/book`}>Field book</Link>
-        </p>
-      </div>
-      {!isInside && <Stream id={id} round={round} />}
+      {!isHousehold && (
+        <div className="row between">
+          <p className="crumb">
+            <Link to="/">Today</Link> / {isInside ? <Link to={`/rounds/${id}`}>{round.plan.name}</Link> : <span>{round.plan.name}</span>}{' '}
+            <span className="soft">{round.plan.code}</span>
+          </p>
+          <p className="crumb">
+            <Link to={`/rounds/${id}/prepare`}>Prepare</Link> · <Link to={`/rounds/${id}/day`}>The day</Link> ·{' '}
+            <Link to={`/rounds/${id}/book`}>Field book</Link>
+          </p>
+        </div>
+      )}
+      {!isInside && !isHousehold && <Stream id={id} round={round} />}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />
     </>
   );

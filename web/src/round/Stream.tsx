@@ -32,13 +32,15 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
       <div className="stream-point">
         <Link to={next && next.room !== 'plan' ? stepPath(round, next) : roomPath(round, home, visit.id)}>{visit.name}</Link>
         <span className="small soft">
-          {abandoned && !next
-            ? 'Abandoned: take the alternative tap'
-            : next
-              ? sayNext(next)
-              : visit.bottles.length > 0
-                ? 'Done here'
-                : 'Level taken'}
+          {visit.household !== null
+            ? `With ${visit.household}`
+            : abandoned && !next
+              ? 'Abandoned: take the alternative tap'
+              : next
+                ? sayNext(next)
+                : visit.bottles.length > 0
+                  ? 'Done here'
+                  : 'Level taken'}
         </span>
       </div>
       {stages.map((stage, index) => (

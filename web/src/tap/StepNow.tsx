@@ -14,9 +14,9 @@ import {
   type Stop,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { sayMisfit, type VisitState } from '@fonte/core/round';
+import { sayMisfit, type BottleState, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -34,6 +34,7 @@ import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
 import { useInSight } from '../visit/useInSight.ts';
+import './tap.css';
 import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
 
 /** What else than the answer a person may be about to say, each with a reason. */
@@ -70,8 +71,24 @@ function Warning({ stop }: { stop: Stop }) {
   );
 }
 
+const usualWaysOut = { skip: 'Leave this step out', giveUp: 'Give this protocol up' };
+
 /** The one question of a step, its reason, and what an answer would mean before it is given. */
-export function StepNow({ visit, procedure, now }: { visit: VisitState; procedure: string; now: RunStep }) {
+export function StepNow({
+  visit,
+  procedure,
+  now,
+  fill = (bottle) => <FillNow key={bottle.id} bottle={bottle} />,
+  out = usualWaysOut,
+}: {
+  visit: VisitState;
+  procedure: string;
+  now: RunStep;
+  /** What stands at a step at which a bottle is filled. */
+  fill?: (bottle: BottleState) => ReactNode;
+  /** What the ways out of it are called. */
+  out?: { skip: string; giveUp: string };
+}) {
   const { append } = useRound();
   const { step } = now;
   const { act } = step;
@@ -177,7 +194,7 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
       </May>
       <Said say={say} />
       {isShut && instrument && <Unchecked kind={instrument} />}
-      {act.type === 'fill' && bottle && <FillNow key={bottle.id} bottle={bottle} />}
+      {act.type === 'fill' && bottle && fill(bottle)}
       {!(act.type === 'fill' && bottle) && (
         <EntryForm
           of={form}
@@ -201,11 +218,11 @@ export function StepNow({ visit, procedure, now }: { visit: VisitState; procedur
                 )}
                 {!step.isNeeded && (
                   <Button size="large" type="text" onClick={() => setDetour('skip')}>
-                    Leave this step out
+                    {out.skip}
                   </Button>
                 )}
                 <Button size="large" type="text" onClick={() => setDetour('giveUp')}>
-                  Give this protocol up
+                  {out.giveUp}
                 </Button>
               </>
             )

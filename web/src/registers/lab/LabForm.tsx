@@ -11,7 +11,7 @@ import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labOf, labValues, type 
 import { useRegister } from '../useRegister.ts';
 import { thingPage } from '../ThingPage.tsx';
 import { DayInput } from '../../time/DayInput.tsx';
-import { TimeInput } from '../TimeInput.tsx';
+import { TimeInput } from '../../time/TimeInput.tsx';
 import { weekdays, weekdaysInShort } from '../weekdays.ts';
 import { Holidays } from './Holidays.tsx';
 import { withHolidays } from './holidays.ts';

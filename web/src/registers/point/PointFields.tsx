@@ -18,7 +18,7 @@ import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { DayInput } from '../../time/DayInput.tsx';
 import { emptyContact, emptyLayer, emptyMark, emptyNarrower } from './pointValues.ts';
-import { TimeInput } from '../TimeInput.tsx';
+import { TimeInput } from '../../time/TimeInput.tsx';
 import { weekdaysInShort } from '../weekdays.ts';
 
 export function WellFields() {

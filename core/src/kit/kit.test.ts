@@ -1,0 +1,152 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { handing, idOf, protocolNamed, Script, tapPoint } from '../../test/script.ts';
+import { struck, type BookEntry } from '../book/index.ts';
+import { handedOver } from '../custody/index.ts';
+import { bottleFilled } from '../fill/index.ts';
+import { fold, foresee, nextStep, sayMisfit, sayNext } from '../round/index.ts';
+import { protocols, runStarted, stepDone } from '../tap/index.ts';
+import { atHome, fewWords, isForHome, kitGiven, kitPictures, kitPutOut, kitTakenBack } from './index.ts';
+
+const atHomeOnes = protocols.newest.filter(isForHome);
+
+describe('the words of a kit', () => {
+  it('are of protocols that there are', () => {
+    expect(atHomeOnes.map(({ id }) => id).sort()).toEqual(Object.keys(fewWords).sort());
+  });
+
+  it.each(atHomeOnes.map((protocol) => [protocol.id, protocol] as const))('%s: every step has few, and a drawing', (id, protocol) => {
+    expect(Object.keys(fewWords[id]!.steps).sort()).toEqual(protocol.steps.map((step) => step.id).sort());
+    for (const step of protocol.steps) {
+      const { few, step: told } = atHome(protocol, step);
+      expect(few!.say.length, step.id).toBeLessThanOrEqual(60);
+      expect(kitPictures[few!.picture].length).toBeGreaterThan(0);
+      // What is answered, and what an answer does to the sample, is the protocol's.
+      expect([told.id, told.departed, told.act.type]).toEqual([step.id, step.departed, step.act.type]);
+      if (step.act.type !== 'checks' || told.act.type !== 'checks') continue;
+      expect(told.act.items.map(({ id: item, stop, no }) => [item, stop, no])).toEqual(
+        step.act.items.map(({ id: item, stop, no }) => [item, stop, no]),
+      );
+      const known = new Set(step.act.items.map((item) => item.id));
+      expect(Object.keys(few!.items ?? {}).filter((item) => !known.has(item))).toEqual([]);
+      expect(told.act.items.every(({ label }) => !/\byour employer\b/i.test(label))).toBe(true);
+    }
+  });
+
+  it('leave out nothing that a household could do: what is left out asks for an instrument', () => {
+    for (const protocol of atHomeOnes)
+      for (const step of protocol.steps) if (fewWords[protocol.id]!.steps[step.id]!.leftOut) expect(step.act.type).toBe('measure');
+  });
+});
+
+describe('a kit', () => {
+  let book: Script;
+  const state = () => fold(book.entries)!;
+  const next = () => sayNext(nextStep(state())!);
+  const misfit = (entry: BookEntry | ReturnType<Script['make']>) => {
+    const found = foresee(book.entries, entry).misfit;
+    return found ? sayMisfit(found) : null;
+  };
+  const given = {
+    person: idOf(71),
+    name: 'House at the bend',
+    ways: { 'lead-timed': 'lead-random' },
+    pickUp: { date: '2026-11-24', from: '08:00', to: '10:00', where: 'beside the door' },
+  };
+  /** An entry as it stands once the server has it from a household. */
+  const fromHousehold = (entry: ReturnType<Script['make']>) => {
+    Object.assign(entry, { doubt: 'from-household' });
+    return entry;
+  };
+  const random = protocolNamed('lead-random');
+  const lead = () => state().bottles.find(({ spare }) => !spare)!;
+  const at = { procedure: 'lead-timed' };
+
+  beforeEach(() => {
+    book = new Script();
+    book.plan([], { visits: [{ id: book.tap, point: tapPoint, analyses: ['lead'] }] });
+  });
+
+  /** All that the household does, as it comes to us. */
+  function walked(): void {
+    const all = [
+      book.atTap(runStarted, { ...at, protocol: random.id, edition: random.edition }),
+      book.atTap(stepDone, {
+        ...at,
+        step: 'fitness',
+        answer: { type: 'checks', yes: ['drinking-tap', 'no-treatment', 'aerator-on'], no: [] },
+      }),
+      book.atTap(stepDone, { ...at, step: 'not-run', answer: { type: 'checks', yes: ['nothing-run', 'working-hours'], no: [] } }),
+      ...state()
+        .bottles.filter(({ spare }) => !spare)
+        .map(({ id }) => book.atTap(bottleFilled, { bottle: id })),
+      book.atTap(stepDone, { ...at, step: 'fill', answer: { type: 'fill' } }),
+      book.atTap(stepDone, { ...at, step: 'put-back', answer: { type: 'confirm' } }),
+      book.write(kitPutOut, { note: 'the gate is open' }),
+    ];
+    all.forEach(fromHousehold);
+  }
+  const takenOver = () => {
+    for (const { entry } of state().aside)
+      book.write(struck, { entry: entry.id, kind: entry.kind, reason: 'read, bottles looked at', instead: { holds: true } });
+  };
+
+  it('is given with its pick-up; nothing is asked of us in the field then', () => {
+    expect(next()).toBe('Look round before you touch anything');
+    book.write(kitGiven, given);
+    expect(next()).toBe('With House at the bend, picked up 24 November 2026, 08:00');
+    expect(misfit(book.make(kitPutOut, {}))).toBe('No bottle is filled yet.');
+    expect(kitGiven.payload.safeParse({ ...given, pickUp: { ...given.pickUp, to: '07:00' } }).success).toBe(false);
+  });
+
+  it('is taken back while nothing is filled, and is ours again', () => {
+    book.write(kitGiven, given);
+    book.write(kitTakenBack, { reason: 'they moved out' });
+    expect([state().kit.given, next()]).toEqual([null, 'Look round before you touch anything']);
+    book.write(kitGiven, given);
+    walked();
+    takenOver();
+    expect(misfit(book.make(kitTakenBack, { reason: 'too late' }))).toContain('A bottle is filled');
+  });
+
+  it('is of one point: its link would open the others as well', () => {
+    const round = new Script().plan();
+    expect(foresee(round.entries, round.make(kitGiven, given)).misfit?.code).toBe('kit-of-one-point');
+    expect(misfit(book.make(kitPutOut, {}))).toBe('This round was given to no household.');
+  });
+
+  it('counts for nothing until it is taken over, and then as it was written', () => {
+    book.write(kitGiven, given);
+    walked();
+    expect(state().bottles.every(({ filledAt }) => filledAt === null)).toBe(true);
+    expect([state().aside.length, state().aside[0]!.misfit.code, state().kit.putOut]).toEqual([
+      book.entries.length - 2,
+      'from-household',
+      null,
+    ]);
+    expect(next()).toBe(`Settle what stands aside: ${state().aside.length} entries`);
+    const filledAt = Date.parse(book.entries.find(bottleFilled.is)!.at.utc);
+    takenOver();
+    expect(state().aside).toEqual([]);
+    expect([lead().filledAt, lead().sample, state().kit.putOut?.note]).toEqual([filledAt, 'routine', 'the gate is open']);
+    expect(next()).toBe('Pick it up at House at the bend, 24 November 2026, 08:00');
+  });
+
+  it('is with the household until somebody picks it up, and passes on from there', () => {
+    book.write(kitGiven, given);
+    walked();
+    takenOver();
+    const filled = state().bottles.filter(({ filledAt }) => filledAt !== null);
+    const ids = filled.map(({ id }) => id);
+    expect(filled.every(({ holder }) => holder?.party.name === 'House at the bend')).toBe(true);
+    expect(misfit(book.make(handedOver, handing(ids)))).toContain('is with House at the bend, who has to hand it over.');
+    const { signed: _, ...unsigned } = handing(ids, {
+      to: { as: 'person', name: 'Inês Faria' },
+      takenBy: '',
+      received: { name: 'Inês Faria' },
+    });
+    book.write(handedOver, { ...unsigned, from: { as: 'household', name: 'House at the bend' } });
+    expect(state().aside).toEqual([]);
+    expect(lead().holder?.party.name).toBe('Inês Faria');
+    expect(next()).toContain('Hand over');
+  });
+});

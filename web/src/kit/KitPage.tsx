@@ -1,0 +1,160 @@
+import { purpose } from '@fonte/core/bottles';
+import { atHome, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
+import type { VisitState } from '@fonte/core/round';
+import { isOver, runStarted, runThatFills, stepSkipped, type Protocol } from '@fonte/core/tap';
+import { Button } from 'antd';
+import { useRound } from '../book/useRound.ts';
+import { Empty } from '../feedback/Feedback.tsx';
+import { Said } from '../feedback/Said.tsx';
+import { useAction } from '../feedback/useAction.ts';
+import { StepNow } from '../tap/index.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { KitBottle } from './KitBottle.tsx';
+import { KitDrawing } from './KitDrawing.tsx';
+import { PutOut } from './PutOut.tsx';
+import { wayOf } from './ways.ts';
+import './kit.css';
+
+type Given = NonNullable<KitBook['given']>;
+
+/** What a household sees of its kit: one step at a time, in few words, with a drawing; then where it is picked up. */
+export function KitPage() {
+  const { round } = useRound();
+  const { given, putOut } = round.kit;
+  const visit = round.visits[0];
+  if (!given || !visit)
+    return (
+      <Empty title="There is nothing to do here now">
+        <p>Whoever gave you the link has taken the kit back, or still has to say what is to be done.</p>
+      </Empty>
+    );
+  return (
+    <div className="kit">
+      <div>
+        <p className="soft">{round.plan.system}</p>
+        <h1>{visit.point.name}</h1>
+        {given.call && <p>Questions: {given.call}</p>}
+      </div>
+      {putOut ? <Thanks given={given} note={putOut.note} /> : <Now visit={visit} given={given} />}
+    </div>
+  );
+}
+
+/** What is done now. */
+function Now({ visit, given }: { visit: VisitState; given: Given }) {
+  const empty = visit.bottles.filter(({ state }) => state === 'empty');
+  const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
+  if (blank) return <KitBottle key={blank.id} bottle={blank} />;
+  const due = visit.due.find(({ run }) => !run || !isOver(run));
+  if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={wayOf(due, given.ways)} />;
+  if (due?.run) return <Step visit={visit} procedure={due.procedure} />;
+  // What a run was to fill and did not is asked for no more.
+  const free = empty.find((bottle) => !runThatFills(visit, bottle));
+  if (free) return <KitBottle key={free.id} bottle={free} />;
+  if (visit.bottles.every(({ filledAt }) => filledAt === null))
+    return (
+      <Empty title="No bottle was filled">
+        <p>Call whoever gave you the kit: they send you another.</p>
+      </Empty>
+    );
+  return <PutOut pickUp={given.pickUp} />;
+}
+
+/** What it is for, how long it takes and all that will come, before anything is begun. */
+function Begin({ visit, procedure, protocol }: { visit: VisitState; procedure: string; protocol: Protocol }) {
+  const { append } = useRound();
+  const { busy, run, say } = useAction();
+  const words = wordsForHome(protocol);
+  const begin = () => run(() => append(runStarted, { procedure, protocol: protocol.id, edition: protocol.edition }, { at: visit.id }));
+  return (
+    <section className="stack">
+      <h2>{words?.title ?? protocol.title}</h2>
+      {words && <p>It takes {words.takes}. Read all of it first; it can be done once.</p>}
+      <ol className="plain kit-steps">
+        {protocol.steps.map((one) => {
+          const { step, few } = atHome(protocol, one);
+          return few && !few.leftOut ? (
+            <li key={step.id}>
+              <KitDrawing of={few.picture} size={64} />
+              <span>
+                <span className="strong">{few.say}</span>
+                <br />
+                <span className="small">{few.why}</span>
+              </span>
+            </li>
+          ) : null;
+        })}
+      </ol>
+      <p className="finding question">
+        Some bottles hold acid or powder: do not rinse them, do not touch the inside, keep children and pets away.
+      </p>
+      <Said say={say} />
+      <div>
+        <Button type="primary" size="large" loading={busy} onClick={() => void begin()}>
+          Begin
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+const waysOut = { skip: 'We cannot do this', giveUp: 'We cannot take this sample' };
+
+/** The step now, as a household reads it. */
+function Step({ visit, procedure }: { visit: VisitState; procedure: string }) {
+  const { append } = useRound();
+  const { busy, run: act, say } = useAction();
+  const run = visit.runs.find((one) => one.procedure === procedure)!;
+  if (!run.now) return null;
+  const { step, few } = atHome(run.protocol, run.now.step);
+  const at = run.steps.findIndex((one) => one.step.id === step.id) + 1;
+  const leftOut = few?.leftOut;
+  return (
+    <div className="stack">
+      <p className="soft small">
+        Step {at} of {run.steps.length}
+      </p>
+      {few && <KitDrawing of={few.picture} size={140} />}
+      {leftOut ? (
+        <section className="stack" aria-label="The step now">
+          <h2 className="step-say">{step.say}</h2>
+          <p>{step.why}</p>
+          <Said say={say} />
+          <div>
+            <Button
+              type="primary"
+              size="large"
+              loading={busy}
+              onClick={() => void act(() => append(stepSkipped, { procedure, step: step.id, departure: leftOut }, { at: visit.id }))}
+            >
+              Go on
+            </Button>
+          </div>
+        </section>
+      ) : (
+        <StepNow
+          key={`${step.id} ${run.now.restarts.length}`}
+          visit={visit}
+          procedure={procedure}
+          now={{ ...run.now, step }}
+          fill={(bottle) => <KitBottle key={bottle.id} bottle={bottle} isTold />}
+          out={waysOut}
+        />
+      )}
+    </div>
+  );
+}
+
+function Thanks({ given, note }: { given: Given; note: string }) {
+  return (
+    <section className="stack">
+      <p className="word tone-good" style={{ fontSize: 26 }}>
+        <Mark kind="good" size={26} />
+        Thank you. That was all
+      </p>
+      <p>It is picked up {sayPickUp(given.pickUp)}.</p>
+      {note && <p className="soft">You told us: {note}</p>}
+      <p className="soft small">You can close this page. What you wrote is sent as soon as this phone has a signal.</p>
+    </section>
+  );
+}

@@ -1,0 +1,2 @@
+export { KitPage } from './KitPage.tsx';
+export { KitPanel } from './KitPanel.tsx';

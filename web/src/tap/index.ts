@@ -1,0 +1,1 @@
+export { StepNow } from './StepNow.tsx';
