@@ -192,7 +192,7 @@ describe.sequential('a kit', () => {
     await see(office, 'Pick it up at House at the bend');
     await see(office, 'They say: the gate is locked');
     expect(await shows(office, 'counts for nothing')).toBe(false);
-    await office.goto(`${address}/rounds/${round}/custody`, { waitUntil: 'domcontentloaded' });
+    await click(office, 'Pick it up');
     await see(office, 'With House at the bend: 1');
     await type(office, 'In the box now', '7');
     await type(office, 'Bottles counted by who takes them', '1');

@@ -32,7 +32,7 @@ export const kitRoom: Room<KitBook, KitAround, KitView> = {
   fits: (kit, entry, around) => {
     if (kitGiven.is(entry)) return around.visits === 1 ? null : misfit('kit-of-one-point', 'payload.person');
     if (!kit.given) return misfit('no-kit', 'kind');
-    if (kitTakenBack.is(entry)) return around.isFilled ? misfit('filled-already', 'kind') : null;
+    if (kitTakenBack.is(entry)) return around.isFilled ? misfit('kit-filled', 'kind') : null;
     if (kit.putOut) return misfit('put-out-already', 'kind');
     return around.isFilled ? null : misfit('nothing-filled', 'kind');
   },

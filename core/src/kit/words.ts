@@ -9,7 +9,7 @@ export const kitWords: Words = {
   'kit-of-one-point': 'A kit is a round with one point: its link would open the others as well.',
   'no-kit': 'This round was given to no household.',
   'put-out-already': 'It was put out already.',
-  'filled-already': 'A bottle is filled: the kit is picked up from the household.',
+  'kit-filled': 'A bottle is filled: the kit is picked up from the household.',
   'nothing-filled': 'No bottle is filled yet.',
 };
 

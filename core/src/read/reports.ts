@@ -106,7 +106,7 @@ function isOut({ stage, lost, accepted }: BottleOnItsWay, { plan }: ReadView): b
 
 function ofBottle(parameters: readonly ParameterId[], bottle: string, around: ReadAround): Misfit | null {
   const measured = around.measuredIn(bottle);
-  if (!measured) return misfit('not-in-round', 'payload.bottle');
+  if (!measured) return misfit('not-in-round', 'payload.bottle', { bottle });
   return parameters.every((id) => measured.includes(id)) ? null : misfit('not-of-bottle', 'payload.parameter');
 }
 

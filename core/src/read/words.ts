@@ -18,7 +18,6 @@ export const readWords: Words = {
   'no-such-report': 'There is no such report in this round.',
   'put-aside': 'This report is put aside already.',
   'not-read': 'This report is not read yet.',
-  'not-in-round': 'There is no such bottle in this round.',
   'not-of-bottle': 'This is not measured in that bottle.',
   'read-by-fonte': ({ bottle }) => `The results of ${bottle} are read from its report; nothing is compared by hand.`,
   'told-later': 'This is later than now.',

@@ -40,5 +40,5 @@ it('can be compared anew, and taken back', () => {
 it('takes no word of a sample that it reads itself, nor of none of this round', () => {
   const refusal = (set: string) => misfit(book.make(comparedByHand, compared('meets', set)));
   expect(refusal('261123A-MW3-N')).toMatchObject({ path: 'payload.set', message: expect.stringMatching(/read from its report/) });
-  expect(refusal('X-1')?.message).toMatch(/no such bottle in this round/);
+  expect(refusal('X-1')?.message).toMatch(/X-1 is not in this round/);
 });

@@ -23,40 +23,48 @@ import { registerFindings, registerSays } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
 import { tapFindings, tapSays, tapWords } from '../tap/index.ts';
 
+/** The words of several rooms. @throws Error when two have one code, of which one would never be said: a mistake in the tables. */
+function gathered<W extends object>(rooms: readonly W[]): W {
+  const all = rooms.flatMap((words) => Object.keys(words));
+  const twice = all.find((code, place) => all.indexOf(code) !== place);
+  if (twice !== undefined) throw new Error(`Two rooms have words for “${twice}”.`);
+  return Object.assign({}, ...rooms) as W;
+}
+
 /** The words of every room for its misfits. */
-export const misfitWords: Words = {
-  ...bookWords,
-  ...planWords,
-  ...prepareWords,
-  ...arriveWords,
-  ...levelWords,
-  ...purgeWords,
-  ...tapWords,
-  ...fieldTestWords,
-  ...fillWords,
-  ...pictureWords,
-  ...custodyWords,
-  ...kitWords,
-  ...cultureWords,
-  ...readWords,
-  ...actWords,
-};
+export const misfitWords: Words = gathered([
+  bookWords,
+  planWords,
+  prepareWords,
+  arriveWords,
+  levelWords,
+  purgeWords,
+  tapWords,
+  fieldTestWords,
+  fillWords,
+  pictureWords,
+  custodyWords,
+  kitWords,
+  cultureWords,
+  readWords,
+  actWords,
+]);
 
 /** The words of every room for its findings. */
-export const findingWords: FindingWords = {
-  ...registerFindings,
-  ...planFindings,
-  ...prepareFindings,
-  ...readingFindings,
-  ...countFindings,
-  ...levelFindings,
-  ...loggerFindings,
-  ...purgeFindings,
-  ...tapFindings,
-  ...fieldTestFindings,
-  ...custodyFindings,
-  ...dayFindings,
-};
+export const findingWords: FindingWords = gathered([
+  registerFindings,
+  planFindings,
+  prepareFindings,
+  readingFindings,
+  countFindings,
+  levelFindings,
+  loggerFindings,
+  purgeFindings,
+  tapFindings,
+  fieldTestFindings,
+  custodyFindings,
+  dayFindings,
+]);
 
 /** A misfit as a sentence. */
 export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);

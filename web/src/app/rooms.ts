@@ -7,6 +7,7 @@ import { dayRoom } from '../day/room.ts';
 import { dueRoom } from '../due/room.ts';
 import { fieldTestsRoom } from '../fieldtests/room.ts';
 import { fillRoom } from '../fill/room.ts';
+import { kitRoom } from '../kit/room.ts';
 import { levelRoom } from '../level/room.ts';
 import { loggerRoom } from '../logger/room.ts';
 import { limitsRoom } from '../limits/room.ts';
@@ -42,6 +43,7 @@ export const rooms: readonly WebRoom[] = [
   fillRoom,
   picturesRoom,
   custodyRoom,
+  kitRoom,
   cultureRoom,
   readRoom,
   loggerRoom,

@@ -2,7 +2,7 @@ import { invite } from '@fonte/core/access';
 import { kitGiven, kitTakenBack, sayPickUp } from '@fonte/core/kit';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Proven } from '../access/index.ts';
 import { call } from '../api/call.ts';
 import { Reasoned } from '../book/Reasoned.tsx';
@@ -20,6 +20,7 @@ import { notForHome } from './ways.ts';
 /** A round with one point may be given to a household: here, with its link, its sheet and when it is picked up. */
 export function KitPanel() {
   const { id, round } = useRound();
+  const navigate = useNavigate();
   const may = useMay(kitGiven);
   const { given, putOut } = round.kit;
   const [visit, ...others] = round.visits;
@@ -47,6 +48,13 @@ export function KitPanel() {
         <p>
           Put out {showMoment(putOut.at, round.plan.zone)}.{putOut.note && ` They say: ${putOut.note}`}
         </p>
+      )}
+      {round.bottles.some(({ holder }) => holder?.party.as === 'household') && (
+        <div>
+          <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, 'custody', null))}>
+            Pick it up
+          </Button>
+        </div>
       )}
       {may && !putOut && (
         <Proven why="before you let somebody in">
