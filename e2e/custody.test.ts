@@ -231,7 +231,7 @@ describe.sequential('from hand to hand', () => {
     await walk.closed(page);
     await see(page, 'Big blue cool box 4.6 °C');
     await click(page, 'Ask the lab for its answer');
-    await see(page, '261123A-MW3-A: Arrived leaking As Fonte had foretold.');
+    await see(page, '261123A-MW3-A: Arrived leaking As Fonte had foretold: leaking.');
     await see(page, '261123A-ZB4-G');
   });
 
@@ -285,7 +285,7 @@ describe.sequential('from hand to hand', () => {
     await walk.closed(page);
     await see(page, 'turbid, wants it filtered');
     // For the broken seal Fonte had foretold a refusal of both: one was a false alarm.
-    await see(page, 'Fonte had foretold a refusal.');
+    await see(page, 'Fonte had foretold a refusal: seal broken.');
   });
 
   it('owes what was refused, and prints a form that says nothing of what is blind', async () => {

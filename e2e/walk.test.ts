@@ -269,7 +269,9 @@ describe.sequential('a round from plan to verdict', () => {
     await see(page, 'Points and analyses');
     await see(page, 'Sample again: the lab refused 261123A-MW3-A.');
     await page.evaluate(() => {
-      const line = [...document.querySelectorAll('.follow-up > li')].find((one) => (one as HTMLElement).innerText.includes('MW3-A'))!;
+      const line = [...document.querySelectorAll('.follow-up > li')].find((one) =>
+        (one as HTMLElement).innerText.includes('Sample again: the lab refused 261123A-MW3-A'),
+      )!;
       [...line.querySelectorAll('button')].find((one) => one.innerText === 'Plan the sample')!.click();
     });
     await see(page, 'Sample taken again for 261123A-MW3-A');

@@ -2,10 +2,11 @@ import { newId } from '@fonte/core/book';
 import { handedOver } from '@fonte/core/custody';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
+import { labAdded } from '@fonte/core/plan';
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { coordinator, handing, phone, technician } from '../../core/test/script.ts';
+import { coordinator, handing, idOf, lab, phone, technician } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
 import { workbookOf } from './workbook.ts';
 
@@ -62,7 +63,7 @@ describe('the desk', () => {
       kind: 'lab-answered',
       payload: { bottles: [{ accepted: true }, { accepted: false, reason: 'Leaking' }] },
     });
-    expect((await at.books.round(at.script.book)).followUps).toMatchObject([{ id: `resample:${metals}` }]);
+    expect((await at.books.round(at.script.book)).followUps).toMatchObject([{ id: `call-lab:${handOver}` }, { id: `resample:${metals}` }]);
   });
 
   it('may say later that a bottle broke: what it said last holds, and its sample is owed', async () => {
@@ -71,7 +72,24 @@ describe('the desk', () => {
     await ask();
     const round = await at.books.round(at.script.book);
     expect(round.bottles.find(({ id }) => id === nitrogen)?.lost).toEqual({ how: 'refused', reason: 'Broken on the bench' });
-    expect(round.followUps).toMatchObject([{ id: `resample:${nitrogen}` }]);
+    expect(round.followUps).toMatchObject([{ id: `call-lab:${handOver}` }, { id: `resample:${nitrogen}` }]);
+  });
+
+  it('that goes on about other bottles is set aside once, and one that changes its mind twice is heard each time', async () => {
+    at.desk.refuse = {};
+    const { takeIn } = at.desk;
+    at.desk.takeIn = () => Promise.resolve({ reference: 'L-1', bottles: [{ bottle: 'of another form', accepted: true }] });
+    await ask();
+    await ask();
+    expect((await at.entries()).filter(({ kind }) => kind === 'lab-answered')).toHaveLength(1);
+    at.desk.takeIn = takeIn.bind(at.desk);
+    for (const refuse of [{}, { [metals!]: 'Broke' }, {}]) {
+      at.desk.refuse = refuse;
+      at.script.now += 60_000;
+      await ask();
+    }
+    expect((await at.entries()).filter(({ kind }) => kind === 'lab-answered')).toHaveLength(4);
+    expect((await at.books.round(at.script.book)).bottles.find(({ id }) => id === metals)?.accepted).toBe(true);
   });
 
   it('gets the head of the book with the form, and so is a witness to its end', async () => {
@@ -183,6 +201,17 @@ describe('a report', () => {
     expect(await draft(other)).toMatchObject({ isRemembered: false });
     await at.post(at.script.write(reportPutAside, { sha256: first, reason: 'of another round' }));
     expect(await draft(next)).toMatchObject({ isRemembered: false });
+  });
+
+  it('is remembered with the lab that its bottles went to, and not with the round’s own', async () => {
+    const coast = { ...lab, id: idOf(31), name: 'Lab of the coast' };
+    expect((await at.post(at.script.write(labAdded, { lab: coast, bottles: ['nitrogen'], splits: false }))).status).toBe(201);
+    const first = await sha(upload(csv));
+    const { mapping } = await draft(first);
+    expect((await at.api.post(url(`/${first}/read`)).send({ id: newId(at.script.now), mapping })).status).toBe(201);
+    expect(await at.store.read('SELECT lab FROM columns')).toEqual([{ lab: coast.id }]);
+    // The next of the round is proposed by what is known of any of its labs.
+    expect(await draft(await sha(upload(csv.replace('12,9', '11,9'))))).toMatchObject({ isRemembered: true });
   });
 
   it('is not read with the reporting limit as the result by default, nor without a result', async () => {

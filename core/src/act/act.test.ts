@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { atWall, hour } from '../time/index.ts';
-import { actionDone, followUps, followUpTables, resamples, sayTask, type ActBook, type Occasion } from './index.ts';
+import { atWall, endOfDay, hour } from '../time/index.ts';
+import { actionDone, callsToLabs, followUps, followUpTables, resamples, sayTask, type ActBook, type Occasion } from './index.ts';
 
 const zone = 'Atlantic/Azores';
 const arrived = atWall('2026-11-23', '15:40', zone);
@@ -84,9 +84,28 @@ describe('what follows from a verdict', () => {
 });
 
 it('asks for a refused sample again within three days, with the reason', () => {
-  const refused = [{ bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', reason: 'Leaking on arrival', at: arrived }];
+  const refused = [
+    { bottle: 'A-MW3-A', visit: 'v1', pointName: 'Tannery 3', how: 'refused' as const, reason: 'Leaking on arrival', at: arrived },
+  ];
   expect(resamples(refused, new Map())).toMatchObject([
     { id: 'resample:A-MW3-A', task: { code: 'resample', reason: 'Leaking on arrival' }, due: arrived + 72 * hour, done: null },
   ]);
   expect(resamples(refused, done('resample:A-MW3-A', 'sampled again'))[0]?.done?.note).toBe('sampled again');
+});
+
+it('asks for a call to the lab on the day on which it refused, once for a form', () => {
+  const bottle = (id: string) => ({
+    bottle: id,
+    visit: 'v1',
+    pointName: 'Tannery 3',
+    how: 'refused' as const,
+    reason: 'Warm',
+    at: arrived,
+  });
+  const form = { handOver: 'h1', lab: 'Island lab', reference: 'L-1', bottles: [bottle('A'), bottle('B')], at: arrived };
+  const [call, ...others] = callsToLabs([form], zone, new Map());
+  expect([call!.id, others, sayTask(call!.task).because]).toEqual(['call-lab:h1', [], 'Refused: A, B']);
+  expect(call!.due).toBe(endOfDay(arrived, zone));
+  expect(callsToLabs([{ ...form, bottles: [] }], zone, new Map())).toEqual([]);
+  expect(callsToLabs([form], zone, done('call-lab:h1', 'they take both with a note'))[0]?.done?.note).toBe('they take both with a note');
 });

@@ -20,12 +20,22 @@ export interface Occasion {
   known: number;
 }
 
-/** A bottle that the lab refused, with the moment (ms) of its answer. */
-export interface RefusedBottle {
+/** A bottle that its lab refused or nobody found, with the moment (ms) at which that was known. */
+export interface LostBottle {
   bottle: string;
   visit: string;
   pointName: string;
+  how: 'refused' | 'missing';
   reason: string;
+  at: number;
+}
+
+/** A lab that refused bottles of a form, first at a moment (ms). */
+export interface RefusedForm {
+  handOver: string;
+  lab: string;
+  reference: string;
+  bottles: readonly LostBottle[];
   at: number;
 }
 
@@ -60,20 +70,41 @@ export const actRoom: Room<ActBook, ActAround, { followUps: readonly FollowUp[] 
       : done,
 };
 
-/** What must be done about refused bottles: sample again, with the reason. */
-export function resamples(refused: readonly RefusedBottle[], done: ActBook): FollowUp[] {
-  return refused.map(({ bottle, visit, pointName, reason, at }) => {
+/** What must be done about bottles that were refused or not found: sample again, with the reason. */
+export function resamples(lost: readonly LostBottle[], done: ActBook): FollowUp[] {
+  return lost.map(({ bottle, visit, pointName, how, reason, at }) => {
     const id = `resample:${bottle}`;
     return {
       id,
       visit,
       pointName,
-      task: { code: 'resample', bottle, reason },
+      task: { code: 'resample', how, bottle, reason },
       due: at + resampleWithin,
       isHealth: false,
       source: 'Common practice',
       done: done.get(id) ?? null,
     };
+  });
+}
+
+/** A lab that refused bottles is called the same day: some it still tests with a note. `zone` is the site's. */
+export function callsToLabs(forms: readonly RefusedForm[], zone: string, done: ActBook): FollowUp[] {
+  return forms.flatMap(({ handOver, lab, reference, bottles, at }): FollowUp[] => {
+    const [first] = bottles;
+    const id = `call-lab:${handOver}`;
+    if (!first) return [];
+    return [
+      {
+        id,
+        visit: first.visit,
+        pointName: [...new Set(bottles.map(({ pointName }) => pointName))].join(', '),
+        task: { code: 'call-lab', lab, reference, bottles: bottles.map(({ bottle }) => bottle) },
+        due: endOfDay(at, zone),
+        isHealth: false,
+        source: 'Common practice',
+        done: done.get(id) ?? null,
+      },
+    ];
   });
 }
 

@@ -3,10 +3,11 @@ import type { Because } from '../due/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { askedSamples, type AskedSample } from './tables/samples.ts';
 
-/** What is to be done and why: what a rule of the edition says, or another sample for one that the lab refused. */
+/** What is to be done and why: what a rule of the edition says, a call to a lab that refused, another sample for one that it refused or nobody found. */
 export const Task = z.discriminatedUnion('code', [
   z.object({ code: z.literal('rule'), rule: z.string(), do: z.string(), parameters: z.array(ParameterId) }),
-  z.object({ code: z.literal('resample'), bottle: z.string(), reason: z.string() }),
+  z.object({ code: z.literal('resample'), how: z.enum(['refused', 'missing']), bottle: z.string(), reason: z.string() }),
+  z.object({ code: z.literal('call-lab'), lab: z.string(), reference: z.string(), bottles: z.array(z.string()) }),
 ]);
 export type Task = z.infer<typeof Task>;
 
@@ -27,6 +28,7 @@ export type FollowUp = z.infer<typeof FollowUp>;
 /** What a task asks to be sampled; null where it asks for something else. */
 export function askedSample(task: Task): AskedSample | null {
   if (task.code === 'resample') return { as: 'resample', at: 'point' };
+  if (task.code === 'call-lab') return null;
   return Object.hasOwn(askedSamples, task.rule) ? askedSamples[task.rule]! : null;
 }
 

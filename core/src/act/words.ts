@@ -11,7 +11,16 @@ export const actWords: Words = {
 
 /** What is to be done, in the imperative, and why. */
 export function sayTask(task: Task): { do: string; because: string } {
-  if (task.code === 'resample') return { do: `Sample again: the lab refused ${task.bottle}.`, because: task.reason };
+  if (task.code === 'resample')
+    return {
+      do: task.how === 'refused' ? `Sample again: the lab refused ${task.bottle}.` : `Look for ${task.bottle}; sample again if it is lost.`,
+      because: task.reason,
+    };
+  if (task.code === 'call-lab')
+    return {
+      do: `Call ${task.lab}, ${task.reference}: will it test what it refused with a note, and what does it want next time?`,
+      because: `Refused: ${task.bottles.join(', ')}`,
+    };
   return { do: task.do, because: task.parameters.map((id) => parameter(id).name).join(', ') };
 }
 

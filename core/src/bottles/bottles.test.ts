@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { analysisGroups, analysisIds, analysisName, bottleTables, cardOf, gearIds, ruleIds, rulesFor, type RuleId } from './index.ts';
+import {
+  analysisGroups,
+  analysisIds,
+  analysisName,
+  bottleTables,
+  cardOf,
+  gearIds,
+  mixTimes,
+  ruleIds,
+  rulesFor,
+  whyHere,
+  type RuleId,
+} from './index.ts';
 
 const table = bottleTables.newest[0]!;
 const bottleRule = (id: RuleId) => cardOf(table, id);
@@ -103,5 +115,27 @@ describe('bottle rules', () => {
   it('leave air over bacteria', () => {
     expect(bottleRule('bacteria').headspace).toMatch(/air/);
     expect(bottleRule('bacteria').holdingHours).toBe(24); // common practice of many labs
+  });
+});
+
+describe('what a card says beside its rule', () => {
+  it('is why it is filled where it is: volatiles before all, nitrate after the metals, the first water of a tap before anything', () => {
+    for (const [id, why] of [
+      ['lead', 'The very first water'],
+      ['volatiles', 'What escapes into the air'],
+      ['pfas533', 'a trace of them would be found'],
+      ['bacteria', 'after the outlet was disinfected'],
+      ['metals', 'Before iron falls out'],
+      ['nitrogen', 'After the metals, with fresh gloves'],
+      ['general', 'filled last'],
+    ] as const)
+      expect(whyHere(bottleRule(id)), id).toContain(why);
+  });
+
+  it('is how often it is turned over, wherever its rule gives a number', () => {
+    for (const one of bottleTables.all.flatMap(({ rules }) => Object.values(rules)))
+      expect(mixTimes(one) !== null, one.mix ?? '').toBe(one.mix !== null && /times|twice/.test(one.mix));
+    expect([mixTimes(bottleRule('ammonium')), mixTimes(bottleRule('pfas533')), mixTimes(bottleRule('general'))]).toEqual([3, 5, null]);
+    expect(mixTimes({ mix: 'Shake fifteen times' })).toBe(15);
   });
 });

@@ -1,5 +1,6 @@
 import type { ParameterId } from '../parameters/index.ts';
 import type { GearId } from './tables/gear.ts';
+import { orderRows } from './tables/order.ts';
 import type { purposes } from './tables/purposes.ts';
 
 /** Temperature class of a bottle: the lab says what the cooler may have; `any` needs no cooling and takes no harm from it. */
@@ -49,6 +50,19 @@ export interface BottleRule {
 
 /** Whether a bottle is filled without air: what it is for leaves the water with it. Its mark stands at the brim. */
 export const bearsNoAir = ({ mark }: Pick<BottleRule, 'mark'>): boolean => mark >= 0.98;
+
+/** Why it stands where it does in the order of filling. */
+export const whyHere = ({ order }: Pick<BottleRule, 'order'>): string => orderRows.find(({ upTo }) => order <= upTo)!.why;
+
+const numbers: Readonly<Record<string, number>> = { twice: 2, three: 3, four: 4, five: 5, ten: 10, fifteen: 15, twenty: 20 };
+
+/** How often it is turned over or shaken, as its rule says in words; null where it says no number. */
+export function mixTimes({ mix }: Pick<BottleRule, 'mix'>): number | null {
+  const found = mix && /\b(?:(twice)|(\w+) times)\b/.exec(mix.toLowerCase());
+  if (!found) return null;
+  const word = found[1] ?? found[2]!;
+  return numbers[word] ?? (Number(word) || null);
+}
 
 export interface AnalysisRow {
   name: string;

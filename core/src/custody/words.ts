@@ -140,6 +140,32 @@ export const custodyFindings: FindingWords = {
   'seal-other': [({ box }) => `${box}: its seal is not the one on the form.`, 'Find out who opened it; are two boxes swapped?'],
 };
 
+/** What was foretold of a bottle, in a word or two: its numbers stand in the book of the moment. */
+export const refusalNames: Words = {
+  ...Object.fromEntries(Object.entries(bottleConditions).map(([code, name]) => [code, name.toLowerCase()])),
+  'holding-over': 'holding time over',
+  'starts-late': 'started too late',
+  'too-warm': 'too warm',
+  'too-cold': 'too cold',
+  'cold-against': 'kept cold by the wrong thing',
+  'intake-closed': 'intake closed',
+  'no-intake': 'no intake',
+  'residual-missing': 'residual missing',
+  'residual-high': 'too much chlorine',
+  'stagnation-missing': 'standing time not known',
+  'stagnation-short': 'stood too short',
+  'stagnation-long': 'stood too long',
+  'not-offered': 'not done by this lab',
+  'set-broken': 'bottles of its sample missing',
+  'form-incomplete': 'form incomplete',
+  'field-missing': 'form incomplete',
+  'count-differs': 'count differs',
+  'no-temperature': 'temperature missing',
+  'no-seal': 'seal number missing',
+  'seal-broken': 'seal broken',
+  'seal-other': 'another seal',
+};
+
 export const custodyWords: Words = {
   'no-such-hand-over': 'There is no such hand-over.',
   'lab-answered': 'The lab has answered so already.',

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { handing, idOf, lab, Script } from '../../test/script.ts';
+import { sayTask } from '../act/index.ts';
 import { answerTaken, boxRead, boxStates, CustodyForm, formCsv, handedOver, headText, labAnswered, readHead } from '../custody/index.ts';
 import { bottleDiscarded, bottleFilled, bottleLabelled, readCode } from '../fill/index.ts';
 import { extraPlanned, labAdded } from '../plan/index.ts';
@@ -56,8 +57,9 @@ describe('a chain of hands', () => {
   it('names the bottle that was not found; it is owed until it turns up', () => {
     toCourier([nitrogen], { left: [{ bottle: metals, why: 'missing' }] });
     expect(bottle(metals).lost).toEqual({ how: 'missing', reason: 'Not found when Inês Faria handed over to Ana Reis.' });
+    expect(state().followUps.map(({ task }) => sayTask(task).do)).toEqual([`Look for ${metals}; sample again if it is lost.`]);
     toCourier([metals]);
-    expect([bottle(metals).lost, bottle(metals).holder?.party.name]).toEqual([null, 'Ana Reis']);
+    expect([bottle(metals).lost, bottle(metals).holder?.party.name, state().followUps]).toEqual([null, 'Ana Reis', []]);
   });
 
   it('stays with who had a bottle that was not taken', () => {
@@ -96,9 +98,10 @@ describe('several labs', () => {
     const called = { ...said, how: 'phone' as const, bottles: [{ bottle: metals, accepted: false, reason: 'broke on the bench' }] };
     expect(misfit(book.make(answerTaken, { ...called, reference: 'CL-8' }))?.message).toContain('CL-7');
     book.write(answerTaken, called);
-    expect([bottle(metals).lost, state().followUps.map(({ id: action }) => action)]).toEqual([
-      { how: 'refused', reason: 'broke on the bench' },
-      [`resample:${metals}`],
+    expect(bottle(metals).lost).toEqual({ how: 'refused', reason: 'broke on the bench' });
+    expect(state().followUps.map(({ task }) => sayTask(task).do)).toEqual([
+      'Call Lab of the coast, CL-7: will it test what it refused with a note, and what does it want next time?',
+      `Sample again: the lab refused ${metals}.`,
     ]);
   });
 });

@@ -1,5 +1,6 @@
-import { followUps, resamples, type FollowUp, type Occasion, type RefusedBottle } from '../act/index.ts';
+import { callsToLabs, followUps, resamples, type FollowUp, type LostBottle, type Occasion, type RefusedForm } from '../act/index.ts';
 import { purpose, type PurposeId, type SampleKind } from '../bottles/index.ts';
+import { deliveries, missingSince } from '../custody/index.ts';
 import { refOf } from '../editions/index.ts';
 import {
   boundsOf,
@@ -191,14 +192,39 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
   };
 }
 
-function refusedBottles(visits: readonly VisitState[], { custody }: RoundBook): RefusedBottle[] {
+/** Bottles that a lab refused, and those that were not found as the others changed hands. */
+function lostBottles(visits: readonly VisitState[], { custody }: RoundBook): LostBottle[] {
   return visits.flatMap((visit) =>
-    visit.bottles.flatMap((bottle) => {
-      const answer = custody.legs.findLast((handOver) => handOver.answer?.bottles.some((line) => line.bottle === bottle.id))?.answer;
-      if (bottle.lost?.how !== 'refused' || !answer) return [];
-      return [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, reason: bottle.lost.reason, at: answer.at }];
+    visit.bottles.flatMap(({ id: bottle, lost }) => {
+      if (lost?.how !== 'refused' && lost?.how !== 'missing') return [];
+      const at =
+        lost.how === 'missing'
+          ? missingSince(custody, bottle)?.at
+          : custody.legs.findLast(({ answer }) => answer?.bottles.some((line) => line.bottle === bottle))?.answer?.at;
+      return at === undefined ? [] : [{ bottle, visit: visit.id, pointName: visit.name, how: lost.how, reason: lost.reason, at }];
     }),
   );
+}
+
+/** The forms of which a lab refused something. */
+function refusedForms(lost: readonly LostBottle[], round: RoundBook): RefusedForm[] {
+  return deliveries(round.custody).flatMap(({ entry, form, answer }) => {
+    const bottles = lost.filter(
+      ({ bottle, how }) => how === 'refused' && answer?.bottles.some((line) => line.bottle === bottle && !line.accepted),
+    );
+    const [first] = bottles;
+    if (!answer || !first) return [];
+    const lab = [round.plan.plan?.lab, ...round.plan.labs.map((one) => one.lab)].find((one) => one?.id === form.to.lab);
+    return [
+      {
+        handOver: entry,
+        lab: lab?.name ?? form.to.name,
+        reference: answer.reference,
+        bottles,
+        at: Math.min(...bottles.map(({ at }) => at)),
+      },
+    ];
+  });
 }
 
 /** What the reports of a round say, and what must be done about it, soonest first. */
@@ -212,7 +238,14 @@ export function judge(round: RoundBook, visits: readonly VisitState[]): { verdic
     verdict && tables.followUps
       ? followUps({ occasions: verdict.occasions, zone: plan.zone, table: tables.followUps, done: round.verdict })
       : [];
-  return { verdict, followUps: [...resamples(refusedBottles(visits, round), round.verdict), ...judged].sort((a, b) => a.due - b.due) };
+  const asks = tables.followUps?.lost ?? [];
+  const lost = lostBottles(visits, round).filter(({ how }) => how === 'refused' || asks.includes('missing'));
+  const asked = [
+    ...(asks.includes('call-lab') ? callsToLabs(refusedForms(lost, round), plan.zone, round.verdict) : []),
+    ...resamples(lost, round.verdict),
+    ...judged,
+  ];
+  return { verdict, followUps: asked.sort((a, b) => a.due - b.due) };
 }
 
 /** The follow-ups of a round as it stands. */

@@ -413,7 +413,10 @@ describe('verdict and follow-up', () => {
 
   it('asks for a new sample when the lab refuses one', () => {
     reported(0, false);
-    expect(state().followUps).toMatchObject([{ id: `resample:${bacteria}`, task: { code: 'resample', reason: 'Leaking' } }]);
+    expect(state().followUps).toMatchObject([
+      { task: { code: 'call-lab', lab: 'Island lab', bottles: [bacteria] } },
+      { id: `resample:${bacteria}`, task: { code: 'resample', how: 'refused', reason: 'Leaking' } },
+    ]);
     expect(state().bottles.find((bottle) => bottle.id === bacteria)).toMatchObject({
       stage: 'handed-over',
       lost: { how: 'refused', reason: 'Leaking' },

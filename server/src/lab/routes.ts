@@ -1,4 +1,4 @@
-import { writeEntry } from '@fonte/core/book';
+import { canonicalJson, writeEntry } from '@fonte/core/book';
 import { askIntake, labAnswered } from '@fonte/core/custody';
 import { Problem, route, type Route, type Services } from '../http/index.ts';
 import { serverPen, type Books } from '../book/books.ts';
@@ -44,8 +44,10 @@ export function labRoutes({ books, desks, clock }: LabServices): Route[] {
     const isSaid = answer.bottles.every((line) =>
       known?.bottles.some((one) => one.bottle === line.bottle && one.accepted === line.accepted && one.reason === line.reason),
     );
-    // What the lab says again is no news.
-    if (known && isSaid) return;
+    // What the lab says again is no news, also where it stands aside because it is about other bottles.
+    const last = view.entries.all().findLast((one) => labAnswered.is(one) && one.payload.handOver === entry);
+    const isLast = last !== undefined && canonicalJson(last.payload) === canonicalJson({ handOver: entry, ...answer });
+    if ((known && isSaid) || isLast) return;
     // An answer comes after what it answers, also where a device's clock is ahead of this one.
     const pen = serverPen(id, Math.max(clock(), handOver.at + 1));
     await books.appendOwn(writeEntry(pen, labAnswered, { handOver: entry, ...answer }));

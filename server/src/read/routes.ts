@@ -68,7 +68,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
   const draftOf = async (round: string, hash: string, mapping?: Mapping): Promise<ReportDraft> => {
     const state = await books.round(round);
     if (!state.reports.some((report) => report.sha256 === hash)) throw new Problem(404, 'no-report', 'This round has no such report.');
-    const remembered = mapping ? [] : await rememberedOf(store, state.plan.lab?.id);
+    const remembered = mapping ? [] : await rememberedOf(store, state);
     const read = await reader.read(await keptFile(store, hash), bottlesForReport(state), mapping, remembered);
     if ('draft' in read) return read.draft;
     const { code, line, column } = read.refusal;

@@ -22,7 +22,8 @@ function analysesOf({ task }: FollowUp, visit: VisitState): AnalysisId[] {
   const isMeant = (id: AnalysisId) => {
     const rules = rulesFor(table, [id]);
     if (task.code === 'resample') return bottles.some((bottle) => bottle.id === task.bottle && rules.includes(bottle.rule));
-    return rules.some((rule) => table.rules[rule]?.parameters.some((parameter) => task.parameters.includes(parameter)));
+    const about = task.code === 'rule' ? task.parameters : [];
+    return rules.some((rule) => table.rules[rule]?.parameters.some((parameter) => about.includes(parameter)));
   };
   return analyses.filter(isMeant);
 }

@@ -13,6 +13,7 @@ import { kindOf, titleOf } from '@fonte/core/round';
 import { InboxOutlined } from '@ant-design/icons';
 import { Input, Upload } from 'antd';
 import { useState } from 'react';
+import { ByCamera } from '../feedback/ByCamera.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { Mark } from '../theme/Mark.tsx';
@@ -56,18 +57,24 @@ export function VerifyPage() {
           <InboxOutlined /> Drop a book that was handed out here, or choose it
         </p>
       </Upload.Dragger>
-      <label className="stack">
-        <span className="strong">Count and hash, where a paper says them</span>
-        <Input
-          size="large"
-          value={witness}
-          placeholder="120:3f9a…"
-          maxLength={140}
-          status={witness !== '' && head === null ? 'error' : ''}
-          onChange={(event) => compare(event.target.value)}
-        />
+      <div className="stack">
+        <label className="strong" htmlFor="witness">
+          Count and hash, where a paper says them
+        </label>
+        <div className="row scan">
+          <Input
+            id="witness"
+            size="large"
+            value={witness}
+            placeholder="120:3f9a…"
+            maxLength={140}
+            status={witness !== '' && head === null ? 'error' : ''}
+            onChange={(event) => compare(event.target.value)}
+          />
+          <ByCamera label="Count and hash of the paper" onRead={compare} />
+        </div>
         {witness !== '' && head === null && <span className="field-error">A number, a colon and 64 signs from 0 to 9 and a to f.</span>}
-      </label>
+      </div>
       <Said say={say} />
       {file && verified && <Verdict name={file.name} book={file.book} verified={verified} />}
     </div>

@@ -1,10 +1,10 @@
-import { purpose } from '@fonte/core/bottles';
+import { purpose, whyHere } from '@fonte/core/bottles';
 import { foretell } from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
 import { bottleFilled } from '@fonte/core/fill';
 import { formLine, type BottleState, type RoundState } from '@fonte/core/round';
 import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -12,6 +12,7 @@ import { Findings } from '../findings/Findings.tsx';
 import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
+import { useInSight } from '../visit/useInSight.ts';
 import { FilledEarlier } from './FilledEarlier.tsx';
 import { BottlePicture } from './BottlePicture.tsx';
 import { Discard } from './Discard.tsx';
@@ -37,12 +38,22 @@ function refusedIfFilled(round: RoundState, bottle: BottleState, now: number) {
   });
 }
 
+/** Which of the samples at its point a bottle is, in the order of filling. */
+function placeOf({ visit, id }: BottleState, round: RoundState): { is: number; of: number } {
+  const samples = round.visits
+    .find((one) => one.id === visit)!
+    .bottles.filter((one) => one.purpose === 'sample' && one.lost?.how !== 'discarded');
+  return { is: samples.findIndex((one) => one.id === id) + 1, of: samples.length };
+}
+
 /** The bottle that is filled next, with its rule card. Tapping “Filled” records the time. */
 export function FillNow({ bottle }: { bottle: BottleState }) {
   const { append, round } = useRound();
   const time = useNow(15_000);
   const { busy, run, say } = useAction();
   const rule = bottle.card;
+  const card = useRef<HTMLElement>(null);
+  useInSight(card);
   const { on } = purpose(bottle.purpose);
   const settled = useSettled();
   const [isSound, setSound] = useState(false);
@@ -52,9 +63,10 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
     .find(({ id }) => id === bottle.visit)!
     .bottles.filter(({ state, lost, labelled }) => state === 'filled' && !lost && !labelled)
     .sort((a, b) => b.filledAt! - a.filledAt!)[0];
+  const place = placeOf(bottle, round);
   const waits = labelsAtOnce && before !== undefined;
   return (
-    <section className="fill-card" aria-label={`Bottle ${bottle.id}`}>
+    <section className="fill-card" aria-label={`Bottle ${bottle.id}`} ref={card}>
       <BottlePicture rule={rule} filled={false} />
       <div className="stack">
         <div>
@@ -64,6 +76,14 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           </p>
           <p className="label-like">{bottle.id}</p>
           <h2>{rule.name}</h2>
+          {place.of > 1 && bottle.purpose === 'sample' && (
+            <p className="small">
+              <span className="strong">
+                {place.is} of {place.of} here.
+              </span>{' '}
+              {whyHere(rule)}
+            </p>
+          )}
         </div>
         {on && <p className="finding question small">{on.asks}</p>}
         {bottle.supply && (

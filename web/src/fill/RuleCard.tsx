@@ -1,5 +1,5 @@
 import { shownSource } from '@fonte/core/editions';
-import type { BottleRule } from '@fonte/core/bottles';
+import { mixTimes, type BottleRule } from '@fonte/core/bottles';
 import { Mark } from '../theme/Mark.tsx';
 
 const hours = (value: number) => (value >= 72 ? `${value / 24} days` : `${value} hours`);
@@ -15,6 +15,7 @@ export function RuleCard({ rule }: { rule: BottleRule }) {
     ['Keep', rule.temperatureText],
     ['Time', `${hours(rule.holdingHours)}: ${rule.holdingFor.charAt(0).toLowerCase()}${rule.holdingFor.slice(1)}`],
   ];
+  const times = mixTimes(rule);
   return (
     <div className="rule-card">
       {rule.preservative && (
@@ -29,7 +30,9 @@ export function RuleCard({ rule }: { rule: BottleRule }) {
         {rows.map(([name, text]) => (
           <div key={name}>
             <dt>{name}</dt>
-            <dd>{text}</dd>
+            <dd>
+              {name === 'Mix' && times !== null && <span className="mix-times">{times}×</span>} {text}
+            </dd>
           </div>
         ))}
       </dl>

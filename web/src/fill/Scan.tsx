@@ -1,12 +1,6 @@
-import { CameraOutlined } from '@ant-design/icons';
-import { Button, Input, Modal } from 'antd';
+import { Input } from 'antd';
 import { useState } from 'react';
-import { later } from '../feedback/later.tsx';
-
-const Camera = later(
-  async () => (await import('./Camera.tsx')).Camera,
-  (failed) => failed && <p role="alert">No connection: the camera’s reader cannot be fetched now. Type the label instead.</p>,
-);
+import { ByCamera } from '../feedback/ByCamera.tsx';
 
 interface Props {
   label: string;
@@ -17,7 +11,6 @@ interface Props {
 /** Reads a code: a scanner that types and ends with Enter, the camera, or a hand on the keyboard. */
 export function Scan({ label, onRead }: Props) {
   const [text, setText] = useState('');
-  const [isOpen, setOpen] = useState(false);
   const read = (said: string) => {
     if (said.trim() === '') return;
     setText('');
@@ -42,17 +35,7 @@ export function Scan({ label, onRead }: Props) {
           read(text);
         }}
       />
-      <Button size="large" icon={<CameraOutlined />} aria-label={`${label} with the camera`} onClick={() => setOpen(true)} />
-      <Modal open={isOpen} title={label} footer={null} onCancel={() => setOpen(false)} destroyOnHidden>
-        {isOpen && (
-          <Camera
-            onRead={(said) => {
-              setOpen(false);
-              read(said);
-            }}
-          />
-        )}
-      </Modal>
+      <ByCamera label={label} onRead={read} />
     </div>
   );
 }

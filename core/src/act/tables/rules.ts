@@ -164,6 +164,8 @@ const rules2026c: readonly FollowUpRule[] = [
 
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
+  /** What it asks for of lost bottles beside a new sample of what was refused: a call to that lab, a look for what was not found. */
+  lost?: readonly ('call-lab' | 'missing')[];
 }
 
 const common = { id: 'follow-ups', from: '2020-01-01', source: '40 CFR 141; Directive (EU) 2020/2184; common practice' };
@@ -172,4 +174,5 @@ export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-1', rules: rules2026 },
   { ...common, edition: '2026-2', rules: rules2026b },
   { ...common, edition: '2026-3', rules: rules2026c },
+  { ...common, edition: '2026-4', rules: rules2026c, lost: ['call-lab', 'missing'] },
 ]);
