@@ -6,7 +6,7 @@ import { answerTaken, boxRead, boxStates, CustodyForm, formCsv, handedOver, head
 import { bottleDiscarded, bottleFilled, bottleLabelled, readCode } from '../fill/index.ts';
 import { extraPlanned, labAdded } from '../plan/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
-import { custodyForm, fold, formLines, labsOf } from './index.ts';
+import { custodyForm, fold, formLines, labsOf, overview } from './index.ts';
 
 let book: Script;
 const { state, misfit, purged, fill } = atTheWell(() => book);
@@ -37,6 +37,20 @@ describe('a chain of hands', () => {
     book.write(handedOver, night);
     expect([bottle(nitrogen).stage, state().custody.legs.length, state().handOvers.length]).toEqual(['handed-over', 3, 1]);
     expect(state().aside).toEqual([]);
+  });
+
+  it('is told in short by who has how much, and since when: what stands in a fridge over night is not forgotten', () => {
+    expect(overview(state()).held).toEqual([]);
+    const leg = toCourier();
+    const since = Date.parse(leg.at.utc);
+    expect(overview(state()).held).toEqual([{ as: 'courier', name: 'Ana Reis', count: 2, since }]);
+    const cold = book.write(handedOver, { ...fromCourier({ to: fridge, takenBy: '' }, [metals]), from: courier });
+    expect(overview(state()).held).toEqual([
+      { as: 'courier', name: 'Ana Reis', count: 1, since },
+      { as: 'place', name: fridge.name, count: 1, since: Date.parse(cold.at.utc) },
+    ]);
+    book.write(handedOver, { ...fromCourier({}, [nitrogen]), from: courier });
+    expect(overview(state()).held.map(({ name }) => name)).toEqual([fridge.name]);
   });
 
   it('is broken by whoever hands over what somebody else has, or hands it over twice', () => {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
 import { Ask } from '../book/index.ts';
 import { stages } from '../bottles/index.ts';
-import { WaitingBottle } from '../custody/index.ts';
+import { Party, WaitingBottle } from '../custody/index.ts';
 import { RunningClock } from '../tap/index.ts';
 
 /** The rooms a step may belong to, as the page addresses them. */
@@ -47,6 +47,10 @@ export type VisitClock = z.infer<typeof VisitClock>;
 export const BottleInCooler = WaitingBottle.extend({ pointName: z.string() });
 export type BottleInCooler = z.infer<typeof BottleInCooler>;
 
+/** Bottles that somebody else has on their way: who, how many, and since when the first of them (ms). */
+export const HeldBottles = Party.pick({ as: true, name: true }).extend({ count: z.number().int(), since: z.number() });
+export type HeldBottles = z.infer<typeof HeldBottles>;
+
 /** One round in short: what is next, what runs, what waits, what is due. */
 export const RoundOverview = z.object({
   name: z.string(),
@@ -60,6 +64,7 @@ export const RoundOverview = z.object({
   nextPoint: z.string().nullable(),
   clocks: z.array(VisitClock),
   waiting: z.array(BottleInCooler),
+  held: z.array(HeldBottles),
   followUps: z.array(FollowUp),
 });
 export type RoundOverview = z.infer<typeof RoundOverview>;

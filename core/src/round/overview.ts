@@ -5,8 +5,21 @@ import { purgeRoom } from '../purge/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
 import { sayNext } from './asks.ts';
-import type { RoundOverview, VisitClock } from './lines.ts';
+import type { HeldBottles, RoundOverview, VisitClock } from './lines.ts';
 import { nextStep, viewOf } from './next.ts';
+
+/** What is with couriers, colleagues, households and in locked places, the longest first. */
+function heldBottles({ bottles }: RoundState): HeldBottles[] {
+  const held = new Map<string, HeldBottles>();
+  for (const { stage, lost, holder } of bottles) {
+    if (stage !== 'filled' || lost || !holder) continue;
+    const { as, name } = holder.party;
+    const key = `${as} ${name}`;
+    const known = held.get(key);
+    held.set(key, { as, name, count: (known?.count ?? 0) + 1, since: Math.min(known?.since ?? Infinity, holder.since) });
+  }
+  return [...held.values()].sort((a, b) => a.since - b.since);
+}
 
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {
@@ -45,6 +58,7 @@ export function overview(round: RoundState): RoundOverview {
     clocks: [...clocks, ...onBench],
     points: round.visits.map((visit) => ({ name: visit.name, type: visit.point.type })),
     stages: round.bottles.filter((bottle) => !bottle.lost).map((bottle) => bottle.stage),
+    held: heldBottles(round),
     waiting: waiting.sort((a, b) => a.deadline - b.deadline),
     followUps: round.followUps.filter((action) => !action.done),
   };

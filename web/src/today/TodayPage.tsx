@@ -1,6 +1,7 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
-import { wallTime, showDate } from '@fonte/core/time';
+import { partyKind } from '@fonte/core/custody';
+import { wallTime, showDate, showDuration } from '@fonte/core/time';
 import { Button } from 'antd';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
@@ -51,6 +52,7 @@ function AllRounds() {
         <Running clocks={data.clocks} />
         <Due actions={data.actions} />
         <Waiting bottles={data.bottles} />
+        <WithOthers rounds={open} />
         {others.length > 0 && <Others rounds={others} />}
         <p>
           <Link to="/ready">Ready to go without signal?</Link>
@@ -192,6 +194,33 @@ function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler
         </Link>
       ))}
       {count > shortest && <p className="soft">and {count - shortest} more with longer time</p>}
+    </section>
+  );
+}
+
+/** What couriers, households and locked places have: the longest there first, so that nothing is forgotten over night. */
+function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
+  const time = useNow(30_000);
+  const held = rounds
+    .flatMap(({ id, overview }) => overview.held.map((one) => ({ ...one, round: id, code: overview.code })))
+    .sort((a, b) => a.since - b.since);
+  if (held.length === 0) return null;
+  return (
+    <section className="stack" aria-label="With others">
+      <h2>With others</h2>
+      {held.slice(0, shortest).map(({ round, code, name, as, count, since }) => (
+        <Link key={`${round} ${as} ${name}`} className="tile" to={roomPath(round, 'custody', null)}>
+          <span>
+            {count === 1 ? '1 bottle' : `${count} bottles`} with {name}
+            <br />
+            <span className="soft small">
+              {partyKind(as).name}, {code}
+            </span>
+          </span>
+          <span>for {showDuration(time - since)}</span>
+        </Link>
+      ))}
+      {held.length > shortest && <p className="soft">and {held.length - shortest} more</p>}
     </section>
   );
 }
