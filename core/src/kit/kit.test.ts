@@ -1,11 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { handing, idOf, protocolNamed, Script, tapPoint } from '../../test/script.ts';
+import { handing, idOf, lab, protocolNamed, Script, tapPoint } from '../../test/script.ts';
 import { struck, type BookEntry } from '../book/index.ts';
+import { bottleTables } from '../bottles/index.ts';
 import { handedOver } from '../custody/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { fold, foresee, nextStep, sayMisfit, sayNext } from '../round/index.ts';
 import { protocols, runStarted, stepDone } from '../tap/index.ts';
-import { atHome, fewWords, isForHome, kitGiven, kitPictures, kitPutOut, kitTakenBack } from './index.ts';
+import { atHome, fewWords, fillFrom, isForHome, kitGiven, kitPictures, kitPutOut, kitTakenBack } from './index.ts';
 
 const atHomeOnes = protocols.newest.filter(isForHome);
 
@@ -35,6 +36,25 @@ describe('the words of a kit', () => {
   it('leave out nothing that a household could do: what is left out asks for an instrument', () => {
     for (const protocol of atHomeOnes)
       for (const step of protocol.steps) if (fewWords[protocol.id]!.steps[step.id]!.leftOut) expect(step.act.type).toBe('measure');
+  });
+});
+
+describe('from when on a household may fill its bottles', () => {
+  const card = (holdingHours: number) => ({ ...bottleTables.newest[0]!.rules.bacteria!, holdingHours });
+  const pickUp = { date: '2026-11-24', from: '08:00', to: '10:00', where: 'beside the door' };
+  // The Azores are an hour behind UTC in winter: the pick-up ends at 11:00 UTC, and four hours on the way are kept free.
+  const at = (from: number) => new Date(from).toISOString().slice(0, 16);
+
+  it('hangs on the bottle that keeps shortest, by rule or lab', () => {
+    const bottles = [
+      { rule: 'bacteria' as const, card: card(24), lab: null },
+      { rule: 'metals' as const, card: card(4320), lab: null },
+    ];
+    const told = fillFrom(bottles, pickUp, 'Atlantic/Azores')!;
+    expect([at(told.from), told.hours]).toEqual(['2026-11-23T15:00', 24]);
+    const strict = fillFrom([{ ...bottles[0]!, lab }], pickUp, 'Atlantic/Azores')!;
+    expect([at(strict.from), strict.hours]).toEqual(['2026-11-23T21:00', 18]);
+    expect(fillFrom([], pickUp, 'Atlantic/Azores')).toBeNull();
   });
 });
 

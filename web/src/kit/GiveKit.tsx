@@ -1,6 +1,7 @@
 import { kitGiven, wordsForHome, type KitBook } from '@fonte/core/kit';
 import { personRegistered } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
+import { wallTime } from '@fonte/core/time';
 import { Input, Select } from 'antd';
 import { useSWRConfig } from 'swr';
 import type { z } from 'zod';
@@ -56,7 +57,11 @@ const initialsOf = (name: string): string =>
     .slice(0, 3);
 
 function Give({ visit, given, close }: Props & { close: () => void }) {
-  const { id: round, append } = useRound();
+  const {
+    id: round,
+    round: { plan },
+    append,
+  } = useRound();
   const me = useMe();
   const { renew } = useSession();
   const { mutate } = useSWRConfig();
@@ -79,6 +84,7 @@ function Give({ visit, given, close }: Props & { close: () => void }) {
     schema: kitGiven.payload,
     // The way is asked for, and never taken for the first.
     read: ({ registers: _, ...draft }) => ({ value: draft, problems: [] }),
+    check: ({ pickUp }) => (pickUp.date < wallTime(now(), plan.zone).date ? [{ path: 'pickUp.date', message: 'That day is over.' }] : []),
     write: async (said, { id, kept }) => {
       if (!given) {
         const person = { id: said.person, name: said.name, initials: initialsOf(said.name), role: 'householder' as const };

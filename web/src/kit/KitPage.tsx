@@ -1,14 +1,17 @@
 import { purpose } from '@fonte/core/bottles';
-import { atHome, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
+import { atHome, fillFrom, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
 import type { VisitState } from '@fonte/core/round';
 import { isOver, runStarted, runThatFills, stepSkipped, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { StepNow } from '../tap/index.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { showMoment } from '../time/show.ts';
+import { useNow } from '../time/useNow.ts';
 import { KitBottle } from './KitBottle.tsx';
 import { KitDrawing } from './KitDrawing.tsx';
 import { PutOut } from './PutOut.tsx';
@@ -42,7 +45,14 @@ export function KitPage() {
 
 /** What is done now. */
 function Now({ visit, given }: { visit: VisitState; given: Given }) {
+  const { round } = useRound();
+  const time = useNow(60_000);
+  const [isAnyway, setAnyway] = useState(false);
+  const early = fillFrom(visit.bottles, given.pickUp, round.plan.zone);
+  const isEarly = early !== null && time < early.from && !isAnyway;
   const empty = visit.bottles.filter(({ state }) => state === 'empty');
+  const first = visit.bottles.every(({ filledAt }) => filledAt === null) && visit.runs.length === 0;
+  if (first && isEarly) return <Wait from={early.from} hours={early.hours} pickUp={given.pickUp} goOn={() => setAnyway(true)} />;
   const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
   if (blank) return <KitBottle key={blank.id} bottle={blank} />;
   const due = visit.due.find(({ run }) => !run || !isOver(run));
@@ -58,6 +68,26 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
       </Empty>
     );
   return <PutOut pickUp={given.pickUp} />;
+}
+
+/** What is filled now would be too old when it comes to the lab: better later. */
+function Wait({ from, hours, pickUp, goOn }: { from: number; hours: number; pickUp: Given['pickUp']; goOn: () => void }) {
+  const { round } = useRound();
+  return (
+    <section className="stack">
+      <h2>Not yet</h2>
+      <p>
+        What you fill keeps {hours < 72 ? `${hours} hours` : `${Math.floor(hours / 24)} days`}. It is picked up {sayPickUp(pickUp)}. So
+        begin on <span className="strong">{showMoment(from, round.plan.zone)}</span> or later.
+      </p>
+      <p className="soft">Leave this page on your phone: it opens without a signal, too.</p>
+      <div>
+        <Button size="large" onClick={goOn}>
+          Begin all the same
+        </Button>
+      </div>
+    </section>
+  );
 }
 
 /** What it is for, how long it takes and all that will come, before anything is begun. */

@@ -1,3 +1,4 @@
+import { Grid } from 'antd';
 import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useRoundBook, type RoundBook } from '../book/useRound.ts';
@@ -10,7 +11,10 @@ export function RoundShell() {
   const inField = useMatch('/rounds/:round/at/:visit/*') !== null;
   const onDay = useMatch('/rounds/:round/day') !== null;
   const onPrepare = useMatch('/rounds/:round/prepare') !== null;
-  const isInside = inField || onDay || onPrepare;
+  // On a phone the bottles of a form come first, and the way to the round stands above.
+  const isPhone = Grid.useBreakpoint().md === false;
+  const onCustody = useMatch('/rounds/:round/custody') !== null;
+  const isInside = inField || onDay || onPrepare || (onCustody && isPhone);
   const isHousehold = useMe().role === 'householder';
   const book = useRoundBook(id);
   const { round, entries, error, refresh, trouble } = book;
