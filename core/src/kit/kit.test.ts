@@ -126,6 +126,9 @@ describe('a kit', () => {
     walked();
     takenOver();
     expect(misfit(book.make(kitTakenBack, { reason: 'too late' }))).toContain('A bottle is filled');
+    // Another hour for the pick-up is fine, another household is not.
+    expect(misfit(book.make(kitGiven, { ...given, pickUp: { ...given.pickUp, to: '11:00' } }))).toBeNull();
+    expect(misfit(book.make(kitGiven, { ...given, person: idOf(72) }))).toContain('A bottle is filled');
   });
 
   it('is of one point: its link would open the others as well', () => {

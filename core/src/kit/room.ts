@@ -30,7 +30,11 @@ export const kitRoom: Room<KitBook, KitAround, KitView> = {
   kinds: [kitGiven, kitPutOut, kitTakenBack],
   empty: { given: null, putOut: null },
   fits: (kit, entry, around) => {
-    if (kitGiven.is(entry)) return around.visits === 1 ? null : misfit('kit-of-one-point', 'payload.person');
+    if (kitGiven.is(entry)) {
+      if (around.visits !== 1) return misfit('kit-of-one-point', 'payload.person');
+      // What somebody else has filled is not theirs.
+      return around.isFilled && kit.given?.person !== entry.payload.person ? misfit('kit-filled', 'payload.person') : null;
+    }
     if (!kit.given) return misfit('no-kit', 'kind');
     if (kitTakenBack.is(entry)) return around.isFilled ? misfit('kit-filled', 'kind') : null;
     if (kit.putOut) return misfit('put-out-already', 'kind');

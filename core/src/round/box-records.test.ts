@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { handing, idOf, Script } from '../../test/script.ts';
-import { boxRead, handedOver, type ColdCourse } from '../custody/index.ts';
+import { boxRead, boxRecorded, handedOver, type ColdCourse } from '../custody/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
 import { hour, minute } from '../time/index.ts';
 import { bottlesIn, boxName, recordedBottles, recordFindings, timeOfBox } from './index.ts';
@@ -85,6 +85,31 @@ describe('what is asked about a record', () => {
       ),
     ).toEqual(['record-unseen']);
     expect(findings([])).toMatchObject([{ code: 'record-elsewhere', severity: 'stop' }]);
+  });
+
+  it('is not that it ends early where the logger was read out again later', () => {
+    const recording = {
+      sha256: 'a'.repeat(64),
+      name: 'box.csv',
+      date: 0,
+      order: 'ymd' as const,
+      clock: { goes: 'fixed' as const, offset: 0 },
+      value: 1,
+      decimals: 'point' as const,
+      unit: 'degC' as const,
+    };
+    const rest = { box, recording, gaps: [], readings: 25, outside: 0, unread: 0 };
+    const long: ColdCourse = [...course(() => 4), [filled + 5 * hour, 4]];
+    for (const one of [course(() => 4), long]) book.write(boxRecorded, { ...rest, course: one });
+    const asked = state().custody.records.map((record) => recordFindings(state(), record, filled + 5 * hour).map(({ code }) => code));
+    expect(asked).toEqual([[], []]);
+    // Alone it would be asked.
+    expect(
+      codes(
+        course(() => 4),
+        filled + 5 * hour,
+      ),
+    ).toEqual(['record-unseen']);
   });
 
   it('is a clock that is ahead, degrees of another unit, and a reading by hand that does not agree', () => {

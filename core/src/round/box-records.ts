@@ -13,7 +13,7 @@ const likelyFahrenheit = 33;
 const clockSlack = 5 * minute;
 
 /** A record with what is asked about it before it stands in the book. */
-export type RecordOfBox = Pick<BoxRecording, 'box' | 'course' | 'gaps'>;
+export type RecordOfBox = Pick<BoxRecording, 'box' | 'course' | 'gaps'> & { entry?: string };
 
 /** A bottle that rode in a recorded box: from when to when (ms), and what the record says of that time. */
 export interface RecordedBottle {
@@ -81,7 +81,10 @@ export function recordFindings(round: RoundState, record: RecordOfBox, now: numb
     );
   // A logger that is taken out a moment early or put in a moment late leaves nothing out.
   const unseen = bottles.toSorted((a, b) => b.out.unseen - a.out.unseen)[0];
-  if (unseen && unseen.out.unseen > 2 * clockSlack)
+  // What a logger had not recorded yet when it was read out first is told by the record that came after it.
+  const ofBox = round.custody.records.filter((one) => one.box.box === box.box);
+  const isLast = record.entry === undefined || ofBox.at(-1)?.entry === record.entry;
+  if (isLast && unseen && unseen.out.unseen > 2 * clockSlack)
     found.push(question('record-unseen', { bottle: unseen.bottle.id, for: unseen.out.unseen, gaps: gaps.length }));
   for (const {
     box: { box: id },

@@ -52,9 +52,10 @@ export function GiveKit({ visit, given }: Props) {
 const initialsOf = (name: string): string =>
   name
     .split(/\s+/)
-    .map((word) => word.charAt(0).toUpperCase())
-    .join('')
-    .slice(0, 3);
+    .slice(0, 3)
+    // A sign may be more than one unit long.
+    .map((word) => ([...word][0] ?? '').toUpperCase())
+    .join('');
 
 function Give({ visit, given, close }: Props & { close: () => void }) {
   const {

@@ -56,7 +56,14 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
   const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
   if (blank) return <KitBottle key={blank.id} bottle={blank} />;
   const due = visit.due.find(({ run }) => !run || !isOver(run));
-  if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={wayOf(due, given.ways)} />;
+  const way = due && wayOf(due, given.ways);
+  if (due && !way)
+    return (
+      <Empty title="One thing is still open">
+        <p>Whoever gave you the kit has to say how “{due.title}” is done. Call them.</p>
+      </Empty>
+    );
+  if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={way!} />;
   if (due?.run) return <Step visit={visit} procedure={due.procedure} />;
   // What a run was to fill and did not is asked for no more.
   const free = empty.find((bottle) => !runThatFills(visit, bottle));

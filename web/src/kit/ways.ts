@@ -13,6 +13,6 @@ export function notForHome(visit: VisitState): string | null {
   return hard ? `“${hard.title}” takes instruments or practice that a household does not have.` : null;
 }
 
-/** The protocol of a procedure that a kit was given for. */
-export const wayOf = (due: DueRun, ways: Readonly<Record<string, string>>): Protocol =>
-  due.run?.protocol ?? waysAtHome(due).find(({ id }) => id === ways[due.procedure]) ?? waysAtHome(due)[0] ?? due.protocol;
+/** The protocol of a procedure that a kit was given for; null where nobody said which. */
+export const wayOf = (due: DueRun, ways: Readonly<Record<string, string>>): Protocol | null =>
+  due.run?.protocol ?? waysAtHome(due).find(({ id }) => id === ways[due.procedure]) ?? null;

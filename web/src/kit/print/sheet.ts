@@ -23,7 +23,7 @@ const box = (): Content => ({ canvas: [{ type: 'rect', x: 0, y: 1.5, w: 10, h: 1
 export function kitSheet(round: RoundState, link: string | null): TDocumentDefinitions {
   const given = round.kit.given!;
   const visit = round.visits[0]!;
-  const due = visit.due.map((one) => wayOf(one, given.ways));
+  const due = visit.due.flatMap((one) => wayOf(one, given.ways) ?? []);
   const steps = due.flatMap((protocol) =>
     protocol.steps.flatMap((one): TableCell[][] => {
       const { step, few } = atHome(protocol, one);
