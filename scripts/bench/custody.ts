@@ -1,5 +1,6 @@
 import { chained, findBreaks, newId, sha256Hex, writeEntry, type BookEntry } from '@fonte/core/book';
-import { foretell, atDesk, type CustodyForm, type FormLine } from '@fonte/core/custody';
+import { coldRecord, readRecording } from '@fonte/core/logger';
+import { foretell, atDesk, outOfBand, type CustodyForm, type FormLine } from '@fonte/core/custody';
 import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { levelRead } from '@fonte/core/level';
 import { formSheets } from '../../web/src/custody/print/form.ts';
@@ -8,6 +9,8 @@ import { median, record, timed } from './measure.ts';
 
 const bottles = 300;
 const entries = 10_000;
+/** A reading each quarter of a minute for more than two weeks. */
+const readings = 100_000;
 const at = Date.UTC(2026, 10, 23, 10);
 
 const line = (index: number): FormLine => {
@@ -106,7 +109,7 @@ function chain(): BookEntry[] {
   return made;
 }
 
-/** A form of 300 bottles: what the lab would refuse, and the PDF; the chain of a book of 10,000 entries. */
+/** A form of 300 bottles: what the lab would refuse, what a logger recorded in their box, and the PDF; the chain of a book of 10,000 entries. */
 export async function custody(): Promise<void> {
   const lines = Array.from({ length: bottles }, (_, index) => line(index));
   const boxes = [0, 1, 2, 3].map((box) => ({
@@ -120,6 +123,34 @@ export async function custody(): Promise<void> {
   const foretold: number[] = [];
   for (let run = 0; run < 5; run += 1) foretold.push(await timed(() => foretell(atDesk({ lines, boxes, now: at, counted: bottles }))));
   record(`foretelling what a lab refuses of ${bottles} bottles in 4 boxes`, median(foretold), 'ms', 100);
+  const rows = Array.from(
+    { length: readings },
+    (_, index) => `${new Date(at + index * 15_000).toISOString().slice(0, 19)},${(4 + (index % 50) / 10).toFixed(1)}`,
+  );
+  const text = `Date,Temperature [°C]\n${rows.join('\n')}\n`;
+  const recording = {
+    sha256: '0'.repeat(64),
+    name: 'box.csv',
+    date: 0,
+    order: 'ymd',
+    clock: { goes: 'fixed', offset: 0 },
+    ahead: 0,
+    value: 1,
+    decimals: 'point',
+    unit: 'degC',
+  } as const;
+  const boxed: number[] = [];
+  for (let run = 0; run < 3; run += 1)
+    boxed.push(
+      await timed(() => {
+        const read = readRecording(text, recording, 'cold');
+        if ('refusal' in read) throw new Error(read.refusal.code);
+        const { course, gaps } = coldRecord(read.recorded, at, at + readings * 15_000);
+        for (let bottle = 0; bottle < bottles; bottle += 1)
+          outOfBand(course, gaps, { least: 1, most: 6 }, at + bottle * 60_000, at + readings * 15_000);
+      }),
+    );
+  record(`a box's record of ${readings} readings, held against ${bottles} bottles`, median(boxed), 'ms', 1500);
   const [{ default: pdfMake }, { default: fonts }] = await Promise.all([
     import('pdfmake/build/pdfmake.js'),
     import('pdfmake/build/vfs_fonts.js'),
