@@ -68,6 +68,8 @@ function line(rule: RuleId = 'bacteria', { filledAt = monday - hour, ...more }: 
   };
 }
 
+const labelled = (one: FormLine): FormLine => ({ ...one, bottle: { ...one.bottle, labelled: { at: monday - hour, entry: 'l' } } });
+
 const cooler: BoxNow = { id: '', name: 'Cooler', temperature: 4, cooling: false, seal: '', sealIs: 'whole', cold: null };
 function situation({ box = {}, ...more }: Partial<Situation> & { box?: Partial<BoxNow> } = {}): Situation {
   return {
@@ -207,6 +209,8 @@ describe('what the lab would refuse', () => {
     ['holding time short', situation({ lines: [line('bacteria', { filledAt: monday - 17.5 * hour })] }), ['holding-short']],
     ['an analysis that begins too late', situation({ lines: [at({ startsAfter: { bacteria: 23.5 } })] }), ['starts-late']],
     ['one that begins in time', situation({ lines: [at({ startsAfter: { bacteria: 23 } })] }), []],
+    ['labels that nobody looked at', situation({ lines: [line(), line('metals')] }), []],
+    ['a label that was forgotten among others', situation({ lines: [labelled(line()), line('metals')] }), ['label-unseen']],
     ['a spoilt sample', situation({ lines: [line('bacteria', { sampleType: 'invalid' })] }), ['sample-spoilt']],
     ['no residual', situation({ lines: [line('bacteria', { residual: null })] }), ['residual-missing']],
     [

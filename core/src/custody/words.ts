@@ -67,6 +67,7 @@ export const custodyFindings: FindingWords = {
   'cold-against': [({ cold, box }) => `${box} is kept cold by ${cold}: these want real ice alone.`, 'Change to wet ice in bags.'],
   'intake-closed': [({ bottle, opens }) => `The lab takes no ${bottle} in then. Intake opens in ${span(opens)}.`, intake],
   'no-intake': [({ bottle }) => `The lab takes no ${bottle} in then. No intake in the next two weeks.`, intake],
+  'label-unseen': ['Its label was not looked at, as those of others were.', 'Read it against the form, or scan it.'],
   'sample-spoilt': ['A step of its protocol spoilt this sample.', 'Take it again; a lab’s number of it would prove nothing.'],
   'residual-missing': ['The residual is missing.', 'Measure free chlorine at the tap.'],
   'residual-high': [

@@ -11,6 +11,12 @@ export const sampleChecks: readonly BottleCheck[] = [
       return condition === 'good' ? [] : [stop(condition, bottle.id)];
     },
   },
+  // Where nobody looks at labels nothing is asked; where others were looked at, one was forgotten.
+  {
+    at: onTheWay,
+    of: ({ bottle }, { lines }) =>
+      bottle.labelled === null && lines.some((line) => line.bottle.labelled !== null) ? [question('label-unseen', bottle.id)] : [],
+  },
   { at: onTheWay, of: ({ bottle, sampleType }) => (sampleType === 'invalid' ? [stop('sample-spoilt', bottle.id)] : []) },
   { at: onTheWay, of: ({ bottle, residual }) => (residual === null ? [stop('residual-missing', bottle.id)] : []) },
   {
