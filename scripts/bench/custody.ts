@@ -4,6 +4,7 @@ import { foretell, atDesk, outOfBand, type CustodyForm, type FormLine } from '@f
 import { bottleTables, cardOf } from '@fonte/core/bottles';
 import { levelRead } from '@fonte/core/level';
 import { formSheets } from '../../web/src/custody/print/form.ts';
+import { plainRecording } from '../../core/test/recording.ts';
 import { lab } from '../../core/test/script.ts';
 import { median, record, timed } from './measure.ts';
 
@@ -128,17 +129,7 @@ export async function custody(): Promise<void> {
     (_, index) => `${new Date(at + index * 15_000).toISOString().slice(0, 19)},${(4 + (index % 50) / 10).toFixed(1)}`,
   );
   const text = `Date,Temperature [°C]\n${rows.join('\n')}\n`;
-  const recording = {
-    sha256: '0'.repeat(64),
-    name: 'box.csv',
-    date: 0,
-    order: 'ymd',
-    clock: { goes: 'fixed', offset: 0 },
-    ahead: 0,
-    value: 1,
-    decimals: 'point',
-    unit: 'degC',
-  } as const;
+  const recording = { ...plainRecording, unit: 'degC' } as const;
   const boxed: number[] = [];
   for (let run = 0; run < 3; run += 1)
     boxed.push(

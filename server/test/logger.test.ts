@@ -4,6 +4,7 @@ import type { LoggerAnswer, LoggerLookAnswer } from '@fonte/core/logger';
 import { loggerRegistered, type LoggerRecord } from '@fonte/core/registers';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { signed } from '../../core/test/keys.ts';
+import { plainRecording } from '../../core/test/recording.ts';
 import { phone, technician, wellPoint } from '../../core/test/script.ts';
 import { verifyStore } from '../src/book/verify.ts';
 import { derivation } from '../src/app/rooms.ts';
@@ -34,17 +35,7 @@ function recordOf(look: LoggerLookAnswer, said: Partial<LoggerRecord> = {}): Log
     point: wellPoint.id,
     mark: wellPoint.well.measuringPoints[0]!.name,
     shows: 'head',
-    water: {
-      sha256: look.sha256,
-      name: 'L-7.csv',
-      date: 0,
-      order: 'ymd',
-      clock: { goes: 'fixed', offset: 0 },
-      ahead: 0,
-      value: 1,
-      decimals: 'point',
-      unit: 'm',
-    },
+    water: { ...plainRecording, sha256: look.sha256, name: 'L-7.csv', unit: 'm' },
     density: 999.7,
     line: 'constant',
     without: [],

@@ -4,20 +4,11 @@ import type { LevelOfRecord } from '../level/index.ts';
 import { LoggerRecord, type Recording } from '../registers/index.ts';
 import { hour, minute } from '../time/index.ts';
 import { loggerLevels, readRecording, thinned, waterHead, type Recorded } from './index.ts';
+import { plainRecording } from '../../test/recording.ts';
 
 const id = '0190b5a0-0000-7000-8000-000000000001';
 const hash = (letter: string) => letter.repeat(64);
-const file: Recording = {
-  sha256: hash('a'),
-  name: 'water.csv',
-  date: 0,
-  order: 'ymd',
-  clock: { goes: 'fixed', offset: 0 },
-  ahead: 0,
-  value: 1,
-  decimals: 'point',
-  unit: 'kPa',
-};
+const file: Recording = { ...plainRecording, unit: 'kPa' };
 const record = (said: Record<string, unknown>): LoggerRecord =>
   LoggerRecord.parse({ id, name: 'L7', point: id, mark: 'Rim', shows: 'gauge', water: file, line: 'constant', ...said });
 

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
+import { plainRecording } from '../../test/recording.ts';
 import { handing, idOf, Script } from '../../test/script.ts';
 import { boxRead, boxRecorded, handedOver, type ColdCourse } from '../custody/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
@@ -88,16 +89,7 @@ describe('what is asked about a record', () => {
   });
 
   it('is not that it ends early where the logger was read out again later', () => {
-    const recording = {
-      sha256: 'a'.repeat(64),
-      name: 'box.csv',
-      date: 0,
-      order: 'ymd' as const,
-      clock: { goes: 'fixed' as const, offset: 0 },
-      value: 1,
-      decimals: 'point' as const,
-      unit: 'degC' as const,
-    };
+    const recording = { ...plainRecording, unit: 'degC' as const };
     const rest = { box, recording, gaps: [], readings: 25, outside: 0, unread: 0 };
     const long: ColdCourse = [...course(() => 4), [filled + 5 * hour, 4]];
     for (const one of [course(() => 4), long]) book.write(boxRecorded, { ...rest, course: one });

@@ -53,8 +53,6 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
   const empty = visit.bottles.filter(({ state }) => state === 'empty');
   const first = visit.bottles.every(({ filledAt }) => filledAt === null) && visit.runs.length === 0;
   if (first && isEarly) return <Wait from={early.from} hours={early.hours} pickUp={given.pickUp} goOn={() => setAnyway(true)} />;
-  const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
-  if (blank) return <KitBottle key={blank.id} bottle={blank} />;
   const due = visit.due.find(({ run }) => !run || !isOver(run));
   const way = due && wayOf(due, given.ways);
   if (due && !way)
@@ -64,6 +62,9 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
       </Empty>
     );
   if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={way!} />;
+  // What is poured over from a bottle that came with it is filled before the water of the tap is about.
+  const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
+  if (blank) return <KitBottle key={blank.id} bottle={blank} />;
   if (due?.run) return <Step visit={visit} procedure={due.procedure} />;
   // What a run was to fill and did not is asked for no more.
   const free = empty.find((bottle) => !runThatFills(visit, bottle));

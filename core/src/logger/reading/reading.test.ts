@@ -1,18 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Recording } from '../../registers/index.ts';
 import { lookThrough, readRecording, type Recorded } from '../index.ts';
+import { plainRecording } from '../../../test/recording.ts';
 
-const file: Recording = {
-  sha256: 'a'.repeat(64),
-  name: 'water.csv',
-  date: 0,
-  order: 'ymd',
-  clock: { goes: 'fixed', offset: 0 },
-  ahead: 0,
-  value: 1,
-  decimals: 'point',
-  unit: 'kPa',
-};
+const file: Recording = { ...plainRecording, unit: 'kPa' };
 const read = (text: string, said: Partial<Recording> = {}, shows: 'gauge' | 'absolute' | 'air' | 'head' | 'depth' = 'gauge') => {
   const found = readRecording(text, { ...file, ...said }, shows);
   if ('refusal' in found) throw new Error(found.refusal.code);
