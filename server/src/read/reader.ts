@@ -1,7 +1,4 @@
 import type { BottlesByLabel, Mapping, readReport, Remembered } from '@fonte/core/read';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import Tinypool from 'tinypool';
 import type * as jobs from './worker.ts';
 
@@ -29,8 +26,7 @@ const tooMuch: Read = {
 };
 
 // Built, the worker lies beside the server's bundle; in development both are TypeScript.
-const isSource = import.meta.url.endsWith('.ts');
-const worker = new URL(isSource ? './worker.source.mjs' : './read-worker.js', import.meta.url).href;
+const worker = new URL(import.meta.url.endsWith('.ts') ? './worker.source.mjs' : './read-worker.js', import.meta.url).href;
 
 /**
  * Reads files of labs and loggers, each in a thread of its own that ends with it: a long one holds nobody up, a monstrous one is cut off, and
@@ -73,8 +69,6 @@ export class FileReader {
   }
 
   private start(): Tinypool {
-    // The first thread of a process bundles it there; those after it find it.
-    if (isSource) process.env['FONTE_READER_BUNDLE'] ??= mkdtempSync(join(tmpdir(), 'fonte-reader-'));
     return new Tinypool({
       filename: worker,
       minThreads: 0,
