@@ -61,7 +61,7 @@ export function VerifyPage() {
         <label className="strong" htmlFor="witness">
           Count and hash, where a paper says them
         </label>
-        <div className="row scan">
+        <div className="row" style={{ flexWrap: 'nowrap' }}>
           <Input
             id="witness"
             size="large"
