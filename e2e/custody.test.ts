@@ -219,6 +219,9 @@ describe.sequential('from hand to hand', () => {
   });
 
   it('keeps the form over a reload, and takes no second tap', async () => {
+    await walk.openToday(page, server.address);
+    await see(page, '2 bottles with Ana Reis');
+    await page.goto(`${round}/custody`);
     await page.reload();
     await see(page, 'With us: 5');
     await see(page, 'With Ana Reis: 2');

@@ -199,6 +199,10 @@ describe.sequential('a kit', () => {
     await type(office, 'Rui Vale signs', 'Rui Vale');
     await click(office, 'Hand over 1 bottle');
     await see(office, 'With Rui Vale: 1');
+    // What one has oneself is with nobody else.
+    await office.goto(address, { waitUntil: 'domcontentloaded' });
+    await see(office, 'Bottles in the cooler');
+    expect(await shows(office, 'With others')).toBe(false);
     await office.goto(`${address}/rounds/${round}`, { waitUntil: 'domcontentloaded' });
     await see(office, 'Hand over 1 bottle');
     expect(await shows(office, 'set aside')).toBe(false);

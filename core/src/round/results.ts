@@ -1,6 +1,5 @@
-import { callsToLabs, followUps, resamples, type FollowUp, type LostBottle, type Occasion, type RefusedForm } from '../act/index.ts';
+import { callsToLabs, followUps, resamples, type FollowUp, type Occasion } from '../act/index.ts';
 import { purpose, type PurposeId, type SampleKind } from '../bottles/index.ts';
-import { deliveries, missingSince } from '../custody/index.ts';
 import { refOf } from '../editions/index.ts';
 import {
   boundsOf,
@@ -19,6 +18,7 @@ import { wallTime } from '../time/index.ts';
 import { handSamples, type HandSample } from './by-hand.ts';
 import { tablesOf } from './editions.ts';
 import { gapsOf, type VerdictGaps } from './gaps.ts';
+import { lostBottles, refusedForms } from './lost.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
 import { standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
@@ -190,41 +190,6 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
     byHand: handSamples(visits, book),
     gaps: gapsOf(visits, book, standing),
   };
-}
-
-/** Bottles that a lab refused, and those that were not found as the others changed hands. */
-function lostBottles(visits: readonly VisitState[], { custody }: RoundBook): LostBottle[] {
-  return visits.flatMap((visit) =>
-    visit.bottles.flatMap(({ id: bottle, lost }) => {
-      if (lost?.how !== 'refused' && lost?.how !== 'missing') return [];
-      const at =
-        lost.how === 'missing'
-          ? missingSince(custody, bottle)?.at
-          : custody.legs.findLast(({ answer }) => answer?.bottles.some((line) => line.bottle === bottle))?.answer?.at;
-      return at === undefined ? [] : [{ bottle, visit: visit.id, pointName: visit.name, how: lost.how, reason: lost.reason, at }];
-    }),
-  );
-}
-
-/** The forms of which a lab refused something. */
-function refusedForms(lost: readonly LostBottle[], round: RoundBook): RefusedForm[] {
-  return deliveries(round.custody).flatMap(({ entry, form, answer }) => {
-    const bottles = lost.filter(
-      ({ bottle, how }) => how === 'refused' && answer?.bottles.some((line) => line.bottle === bottle && !line.accepted),
-    );
-    const [first] = bottles;
-    if (!answer || !first) return [];
-    const lab = [round.plan.plan?.lab, ...round.plan.labs.map((one) => one.lab)].find((one) => one?.id === form.to.lab);
-    return [
-      {
-        handOver: entry,
-        lab: lab?.name ?? form.to.name,
-        reference: answer.reference,
-        bottles,
-        at: Math.min(...bottles.map(({ at }) => at)),
-      },
-    ];
-  });
 }
 
 /** What the reports of a round say, and what must be done about it, soonest first. */

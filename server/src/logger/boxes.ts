@@ -5,8 +5,9 @@ import { recordedUnits, type Recording } from '@fonte/core/registers';
 import { boxName, timeOfBox } from '@fonte/core/round';
 import { unit } from '@fonte/core/units';
 import { serverPen, type Books } from '../book/books.ts';
+import { writtenBefore } from '../book/once.ts';
 import { keptFile } from '../files/files.ts';
-import { atOnce, Problem, route, writerOf, type Route, type Services } from '../http/index.ts';
+import { atOnce, route, writerOf, type Route, type Services } from '../http/index.ts';
 import type { FileReader } from '../read/index.ts';
 import { refuse, refused, tooMuch } from './refuse.ts';
 
@@ -48,17 +49,16 @@ export function boxRoutes({ books, store, reader, clock }: BoxServices): Route[]
     route(
       writeBoxRecord,
       async ({ in: { round }, body: { id, box, recording }, who, response }) => {
-        const known = (await books.view(round))?.entries.all().find((entry) => entry.id === id);
-        if (known) {
-          const isSame =
-            boxRecorded.is(known) &&
-            known.payload.box.box === box.box &&
-            canonicalJson(known.payload.recording) === canonicalJson(recording);
-          if (isSame) return known;
-          throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [
-            { path: 'id', message: 'Another entry has this id.' },
-          ]);
-        }
+        const known = await writtenBefore(
+          books,
+          round,
+          id,
+          (entry) =>
+            boxRecorded.is(entry) &&
+            entry.payload.box.box === box.box &&
+            canonicalJson(entry.payload.recording) === canonicalJson(recording),
+        );
+        if (known) return known;
         const { read: of, ...record } = await read(round, box.box, recording);
         if (record.course.length < 2)
           throw refuse('recording', 'record-elsewhere', 'None of its readings lies in the time of this box: nothing was written.');

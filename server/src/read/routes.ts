@@ -19,6 +19,7 @@ import {
 import { bottlesForReport, sayMisfit, type RoundState } from '@fonte/core/round';
 import { instantAt } from '@fonte/core/time';
 import { serverPen } from '../book/books.ts';
+import { writtenBefore } from '../book/once.ts';
 import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, writerOf, type Route } from '../http/index.ts';
@@ -114,15 +115,13 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
     route(draftReport, ({ in: { round, sha256: hash }, body: { mapping } }) => draftOf(round, hash, mapping)),
 
     route(readReportWith, async ({ in: { round, sha256: hash }, body: { id, mapping }, who, response }) => {
-      const known = (await books.view(round))?.entries.all().find((entry) => entry.id === id);
-      if (known) {
-        const isSame =
-          reportRead.is(known) && known.payload.sha256 === hash && canonicalJson(known.payload.mapping) === canonicalJson(mapping);
-        if (isSame) return known;
-        throw new Problem(409, 'altered-copy', 'Another entry has this id. Nothing was written.', [
-          { path: 'id', message: 'Another entry has this id.' },
-        ]);
-      }
+      const known = await writtenBefore(
+        books,
+        round,
+        id,
+        (entry) => reportRead.is(entry) && entry.payload.sha256 === hash && canonicalJson(entry.payload.mapping) === canonicalJson(mapping),
+      );
+      if (known) return known;
       const draft = await draftOf(round, hash, mapping);
       if (draft.refusal) {
         const message = sayPlace(draft.refusal);

@@ -1,8 +1,7 @@
-import { useMe } from '../session/session.ts';
-import { KitPage } from './KitPage.tsx';
-import { KitPanel } from './KitPanel.tsx';
+import { Navigate, useParams } from 'react-router';
 
-/** The kit of a round: for the household what is to be done, for us where it is. */
+/** A kit stands on the first page of its round: for the household what is to be done, for us where it is and what it wrote. */
 export function KitPlace() {
-  return useMe().role === 'householder' ? <KitPage /> : <KitPanel />;
+  const { round = '' } = useParams();
+  return <Navigate to={`/rounds/${round}`} replace />;
 }

@@ -1,7 +1,7 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
-import { partyKind } from '@fonte/core/custody';
-import { wallTime, showDate, showDuration } from '@fonte/core/time';
+import { isSameParty, partyKind } from '@fonte/core/custody';
+import { hour, wallTime, showDate, showDuration, showMinutes } from '@fonte/core/time';
 import { Button } from 'antd';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
@@ -13,7 +13,7 @@ import { showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { Countdown, Deadline } from '../time/Countdown.tsx';
 import { roundPlanned } from '@fonte/core/plan';
-import { useSession } from '../session/session.ts';
+import { useMe, useSession } from '../session/session.ts';
 import { May } from '../session/May.tsx';
 import './today.css';
 
@@ -200,9 +200,12 @@ function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler
 
 /** What couriers, households and locked places have: the longest there first, so that nothing is forgotten over night. */
 function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
+  const me = useMe();
   const time = useNow(30_000);
   const held = rounds
     .flatMap(({ id, overview }) => overview.held.map((one) => ({ ...one, round: id, code: overview.code })))
+    // What one has oneself is in the cooler.
+    .filter((one) => !isSameParty(one, { as: 'person', name: me.name }))
     .sort((a, b) => a.since - b.since);
   if (held.length === 0) return null;
   return (
@@ -217,7 +220,7 @@ function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
               {partyKind(as).name}, {code}
             </span>
           </span>
-          <span>for {showDuration(time - since)}</span>
+          <span>for {time - since < hour ? showMinutes(time - since, 'left') : showDuration(time - since)}</span>
         </Link>
       ))}
       {held.length > shortest && <p className="soft">and {held.length - shortest} more</p>}
