@@ -19,6 +19,12 @@ export function canonicalJson(value: unknown): string {
   return text;
 }
 
+/** Whether two entries say the same, whoever wrote them and when. */
+export function hasSameWords(one: Entry, other: Entry): boolean {
+  const wordsOf = ({ book, visit, kind, version, payload }: Entry) => canonicalJson({ book, visit, kind, version, payload });
+  return wordsOf(one) === wordsOf(other);
+}
+
 type Sha256 = (text: string) => string;
 
 /**

@@ -21,6 +21,26 @@ export class ApiProblem extends Error {
   }
 }
 
+/** Another entry has this id: said by the server, or by the device before it asks. */
+export class IdTaken extends ApiProblem {
+  constructor() {
+    super(409, 'Another entry has this id. Nothing was written.', [], 'altered-copy');
+  }
+}
+
+/**
+ * Writes under an id. Where another entry has it, what was to be written is something else by now: it is written under a fresh one.
+ * @throws whatever `write` throws the second time
+ */
+export async function writeUnderFreeId(id: string, freshId: () => string, write: (id: string) => Promise<void>): Promise<void> {
+  try {
+    await write(id);
+  } catch (failure) {
+    if (!(failure instanceof ApiProblem) || failure.code !== 'altered-copy') throw failure;
+    await write(freshId());
+  }
+}
+
 /** The server could not be reached, so it is not known whether it has the entry. */
 export class NoConnection extends Error {
   constructor() {

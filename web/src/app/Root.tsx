@@ -77,7 +77,7 @@ function WithSession() {
       },
       signOut: async (everywhere) => {
         await call(signOutOf, { body: { everywhere } });
-        forgetDrafts();
+        await forgetDrafts();
         await outboxRead();
         if (inOutbox().length === 0) await forgetHere();
         // Nothing of it stays before anybody's eyes either.

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
-import { ApiProblem, NoConnection } from '../api/call.ts';
+import { ApiProblem, IdTaken, NoConnection, writeUnderFreeId } from '../api/call.ts';
 import { met } from '../api/connection.ts';
 import { disk } from '../disk/index.ts';
 import { rereadHeld, shownOf, take } from './held.ts';
@@ -65,6 +65,36 @@ it('keeps an entry on the disk until it is acknowledged, over a lost answer, and
   expect((await send(book)).written).toMatchObject([{ id: first.id }]);
   expect([waiting(book), sentIds(), await onDisk()]).toEqual([[], [[first.id]], []]);
   expect(await (await disk()).entries.where('[book+seq]').equals([book, 1]).toArray()).toMatchObject([{ id: first.id }]);
+});
+
+it('keeps nothing under an id that stands with other words: waiting, refused, or part of its book', async () => {
+  const first = entry(1);
+  const other = { ...first, payload: { number: 2 } };
+  await put(first);
+  await expect(put(other)).rejects.toBeInstanceOf(IdTaken);
+  answer((one) => ({ status: 201, entry: one }));
+  await send(book);
+  await expect(put(other)).rejects.toBeInstanceOf(IdTaken);
+  await put({ ...first, salt: 'another' });
+  expect(await onDisk()).toEqual([]);
+});
+
+it('writes under a fresh id what stands under its own with other words, also where only the server knows', async () => {
+  met(Date.now(), Date.now(), Date.now());
+  const other = entry(2);
+  answer((one) =>
+    one.id === other.id
+      ? { status: 409, problem: { type: 'urn:fonte:problem:altered-copy', title: 'Another entry has this id.', errors: [] } }
+      : { status: 201, entry: one },
+  );
+  const fresh = newId(3);
+  await writeUnderFreeId(
+    other.id,
+    () => fresh,
+    (id) => writeOnce({ ...other, id }),
+  );
+  expect(sentIds()).toEqual([[other.id], [fresh]]);
+  expect(await onDisk()).toEqual([]);
 });
 
 it('sends in the order written, and one after the other', async () => {

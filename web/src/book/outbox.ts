@@ -1,6 +1,6 @@
-import type { BookEntry, Entry } from '@fonte/core/book';
-import type { ApiProblem } from '../api/call.ts';
-import { disk, type Kept } from '../disk/index.ts';
+import { hasSameWords, type BookEntry, type Entry } from '@fonte/core/book';
+import { IdTaken, type ApiProblem } from '../api/call.ts';
+import { disk, standingEntry, type Kept } from '../disk/index.ts';
 import { now } from '../time/clock.ts';
 
 /*
@@ -96,17 +96,25 @@ export function booksWaiting(): string[] {
 }
 
 /**
- * Keeps an entry on the disk; when it returns, the entry survives the end of the browser.
+ * Keeps an entry on the disk, and deletes the draft that it was; when it returns, the entry survives the end of the browser. What
+ * stands already with the same words is kept.
  * @param onDisk called once it does, before it is shown: the form is ready for the next by then
- * @throws NotKept
+ * @throws NotKept; IdTaken where another entry has its id
  */
 export async function put(entry: Entry, onDisk?: () => void): Promise<void> {
   await outboxRead();
-  if (all.some(({ id }) => id === entry.id)) return onDisk?.();
   const kept: Kept = { id: entry.id, book: entry.book, entry, at: now(), state: 'waiting' };
   try {
-    await (await disk()).outbox.add(kept);
+    const opened = await disk();
+    const { outbox, entries, drafts } = opened;
+    await opened.transaction('rw', outbox, entries, drafts, async () => {
+      const standing = await standingEntry(opened, entry.id);
+      if (standing && !hasSameWords(standing, entry)) throw new IdTaken();
+      if (!standing) await outbox.add(kept);
+      await drafts.where('entry').equals(entry.id).delete();
+    });
   } catch (cause) {
+    if (cause instanceof IdTaken) throw cause;
     throw new NotKept({ cause });
   }
   onDisk?.();

@@ -46,8 +46,9 @@ async function sendBatch(entries: readonly Entry[]): Promise<Sent> {
   results.forEach((result, index) => {
     if ('entry' in result) sent.written.push(result.entry);
     else if (result.status < 500) {
-      const { title, errors } = result.problem;
-      sent.refused.push({ entry: entries[index]!, problem: new ApiProblem(result.status, title, errors) });
+      const { title, errors, type } = result.problem;
+      const problem = new ApiProblem(result.status, title, errors, type.replace('urn:fonte:problem:', ''));
+      sent.refused.push({ entry: entries[index]!, problem });
     }
   });
   return sent;

@@ -1,11 +1,11 @@
-import { clockAllowance, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
-import { foresee, fold, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
+import { clockAllowance, hasSameWords, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
+import { foresee, fold, inPresentVersion, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useOutletContext } from 'react-router';
 import useSWR from 'swr';
 import type { z } from 'zod';
-import { ApiProblem, explain } from '../api/call.ts';
+import { ApiProblem, explain, IdTaken } from '../api/call.ts';
 import { useMe } from '../session/session.ts';
 import { now } from '../time/clock.ts';
 import { readBook, shownOf } from './held.ts';
@@ -109,11 +109,12 @@ export function useRoundBook(id: string) {
     async (kind, payload, { at = null, id: own, kept } = {}) => {
       // Not as the page shows it: one who writes several in a row has written the first of them by now.
       const before = entriesNow(id, isHousehold);
-      // The form that made this entry was sent before, and the answer was lost.
-      const isKnown = own !== undefined && before.some((entry) => entry.id === own);
-      if (isKnown) return kept?.();
       const writing = { book: id, author, moment: momentAfter(before), visit: at, ...(own ? { id: own } : {}) };
       const entry = await penned(kind, parsedBy(kind, payload), writing);
+      const standing = own === undefined ? undefined : before.find((one) => one.id === own);
+      if (standing && !hasSameWords(inPresentVersion(standing), entry)) throw new IdTaken();
+      // The form that made this entry was sent before, and the answer was lost.
+      if (standing) return kept?.();
       const { misfit } = foresee(before, entry);
       if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);
       setTrouble(null);

@@ -59,6 +59,20 @@ export interface KeptPin {
   failures: number;
 }
 
+/** What is being typed in a form of a tab, and not written yet. */
+export interface KeptDraft {
+  /** Tab and form: `tab.name`. */
+  key: string;
+  tab: string;
+  /** The form. */
+  name: string;
+  /** The id of the entry that it will become. */
+  entry: string;
+  text: string;
+  /** When it was last typed in (ms). */
+  at: number;
+}
+
 /** Single things under a name. */
 export interface KeptNote {
   name: string;
@@ -75,6 +89,7 @@ export class Disk extends Dexie {
   keys!: EntityTable<KeptKey, 'id'>;
   pins!: EntityTable<KeptPin, 'person'>;
   notes!: EntityTable<KeptNote, 'name'>;
+  drafts!: EntityTable<KeptDraft, 'key'>;
 
   constructor() {
     super('fonte', { chromeTransactionDurability: 'strict' });
@@ -88,5 +103,6 @@ export class Disk extends Dexie {
       pins: 'person',
       notes: 'name',
     });
+    this.version(2).stores({ drafts: 'key, entry' });
   }
 }

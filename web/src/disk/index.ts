@@ -1,22 +1,8 @@
-import type { Disk } from './disk.ts';
+import { disk } from './open.ts';
 
-export type { Disk, Kept, KeptAnswer, KeptFile, KeptKey, KeptPin, KeptThing } from './disk.ts';
-
-let opening: Promise<Disk> | null = null;
-
-/** What lies on this device. Fetched apart: the first page is drawn without it. @throws where the browser keeps nothing */
-export function disk(): Promise<Disk> {
-  opening ??= import('./disk.ts').then(async ({ Disk: Kind }) => {
-    const opened = new Kind();
-    await opened.open();
-    return opened;
-  });
-  // A window that cannot keep anything now may do so the next time it is asked.
-  opening.catch(() => {
-    opening = null;
-  });
-  return opening;
-}
+export { disk } from './open.ts';
+export { clearDrafts, openDrafts, standingEntry, standingOf, writeDrafts } from './drafts.ts';
+export type { Disk, Kept, KeptAnswer, KeptDraft, KeptFile, KeptKey, KeptPin, KeptThing } from './disk.ts';
 
 /** A single thing that is kept under a name, or undefined. */
 export async function noted<T>(name: string): Promise<T | undefined> {

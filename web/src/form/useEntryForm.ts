@@ -2,7 +2,7 @@ import type { Finding } from '@fonte/core/findings';
 import { Form, type FormInstance } from 'antd';
 import { useState } from 'react';
 import type { z } from 'zod';
-import { ApiProblem } from '../api/call.ts';
+import { ApiProblem, writeUnderFreeId } from '../api/call.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { broughtBack } from '../units/drafts.ts';
 import { useDraft } from '../units/useDraft.ts';
@@ -91,7 +91,7 @@ export function useEntryForm<V extends object, P>({
   at = (path) => path,
 }: EntryFormOptions<V, P>): EntryFormState<V> {
   const [form] = Form.useForm<V>();
-  const [values, setValues, clear, id] = useDraft<V>(keep, initial, isSecret);
+  const [values, setValues, clear, id, freshId] = useDraft<V>(keep, initial, isSecret);
   const { busy, run, say, forget } = useAction();
   const [elsewhere, setElsewhere] = useState<FieldProblem[]>([]);
   const [asked, setAsked] = useState<Finding[]>([]);
@@ -148,7 +148,7 @@ export function useEntryForm<V extends object, P>({
     if (questions.length > 0 && confirmed !== said(questions)) return;
     void run(async () => {
       try {
-        await write(parsed.data, { id, kept: () => kept(values) });
+        await writeUnderFreeId(id, freshId, (free) => write(parsed.data, { id: free, kept: () => kept(values) }));
       } catch (failure) {
         // What its field says is not said twice.
         if (failure instanceof ApiProblem && show(failure.errors.map((one) => ({ ...one, path: at(one.path.replace(/^payload\./, '')) }))))

@@ -14,7 +14,7 @@ import {
 import { bottlesAtLab } from '@fonte/core/round';
 import { Button, Input, Segmented, Select, Table } from 'antd';
 import { useState } from 'react';
-import { call } from '../api/call.ts';
+import { call, writeUnderFreeId } from '../api/call.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -33,7 +33,7 @@ interface Row {
 export function TypeIn({ done }: { done: () => void }) {
   const { id: round, round: state, refresh } = useRound();
   const { busy, run, say } = useAction();
-  const [typed, setTyped, clear, entryId] = useDraft<Typed>(`typed.${round}`, {});
+  const [typed, setTyped, clear, entryId, freshId] = useDraft<Typed>(`typed.${round}`, {});
   const [missing, setMissing] = useState(false);
   const [decimals, setDecimals] = useState<'point' | 'comma' | null>(null);
   const reported = new Set(
@@ -73,7 +73,9 @@ export function TypeIn({ done }: { done: () => void }) {
         body: sheet,
       });
       await knownHere();
-      await call(readReportWith, { in: { round, sha256 }, body: { id: entryId, mapping } });
+      await writeUnderFreeId(entryId, freshId, async (id) => {
+        await call(readReportWith, { in: { round, sha256 }, body: { id, mapping } });
+      });
       clear();
       await refresh();
       done();

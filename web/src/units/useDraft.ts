@@ -31,28 +31,35 @@ export function keptDraft<T>(text: string | null, fresh: Kept<T>): Kept<T> {
 
 /**
  * What is being typed, kept until it is written down, so that neither a reload nor a dead battery loses it. With it is kept the id
- * of the entry it will become. `clear` forgets both once it stands in the book.
+ * of the entry it will become. `clear` forgets both once it stands in the book; `renew` gives what is typed another id, where its own
+ * stands already with other words.
  * @param isSecret nothing of it is kept
  */
-export function useDraft<T>(key: string, initial: T, isSecret = false): [T, (value: T) => void, () => void, string] {
+export function useDraft<T>(key: string, initial: T, isSecret = false): [T, (value: T) => void, () => void, string, () => string] {
   const [{ value, id }, setKept] = useState<Kept<T>>(() =>
     keptDraft(isSecret ? null : readDraft(key), { value: initial, id: newId(now()) }),
   );
-  const change = useCallback(
-    (next: T) => {
+  const keep = useCallback(
+    (change: (kept: Kept<T>) => Kept<T>) => {
       setKept((kept) => {
-        const changed = { value: next, id: kept.id };
-        if (!isSecret) keepDraft(key, JSON.stringify(changed));
+        const changed = change(kept);
+        if (!isSecret) keepDraft(key, JSON.stringify(changed), changed.id);
         return changed;
       });
     },
     [key, isSecret],
   );
+  const change = useCallback((next: T) => keep(({ id }) => ({ value: next, id })), [keep]);
+  const renew = useCallback(() => {
+    const fresh = newId(now());
+    keep(({ value }) => ({ value, id: fresh }));
+    return fresh;
+  }, [keep]);
   const clear = useCallback(() => {
     dropDraft(key);
     setKept({ value: initial, id: newId(now()) });
     // The initial value is a constant of the form.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
-  return [value, change, clear, id];
+  return [value, change, clear, id, renew];
 }

@@ -1,0 +1,148 @@
+import { levelRead } from '@fonte/core/level';
+import type { BookEntry } from '@fonte/core/book';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { choose, click, freshProfile, openBrowser, phone, see, shows, type } from './browser.ts';
+import { ensureBuilt, start, type Running } from './harness.ts';
+import { demoCaller, type Caller } from './people.ts';
+
+/** Kills of the browser while somebody types and saves: few in `npm test`, two hundred in `npm run test:long`. */
+const kills = Number(process.env['FONTE_TYPING_KILLS'] ?? 3);
+
+/** ms after a key was pressed by which it lies on the disk, on a busy machine as well. */
+const toDisk = 250;
+
+const field = '.typed.big input';
+const profile = freshProfile();
+let server: Running;
+let browser: Browser;
+let page: Page;
+let caller: Caller;
+let path: string;
+
+async function openLevel(): Promise<void> {
+  page = await browser.newPage();
+  await page.setViewport(phone);
+  await page.goto(server.address + path, { waitUntil: 'domcontentloaded' });
+  await page.waitForSelector(field);
+  if (!(await page.$('.ant-segmented[aria-label="The water is"] .ant-segmented-item-selected')))
+    await choose(page, 'The water is', 'At rest');
+}
+
+async function killBrowser(): Promise<void> {
+  browser.process()!.kill('SIGKILL');
+  await new Promise((resolve) => {
+    browser.once('disconnected', resolve);
+  });
+  browser = await openBrowser(profile);
+}
+
+const inField = () => page.$eval(field, (one) => (one as HTMLInputElement).value);
+const overwrite = async () => {
+  await page.click(field, { count: 3 });
+  await page.keyboard.press('Backspace');
+};
+/** The levels that the server has. */
+const levels = async () => {
+  const entries = await caller.json<BookEntry[]>(path.replace(/^\/rounds\/([^/]+)\/.*$/, '/api/books/$1/entries'));
+  return entries.flatMap((entry) => (levelRead.is(entry) ? [{ id: entry.id, depth: entry.payload.depth.text }] : []));
+};
+const written = async () => (await levels()).map(({ depth }) => depth);
+
+beforeAll(async () => {
+  ensureBuilt();
+  [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser(profile)]);
+  caller = await demoCaller(server);
+  page = await browser.newPage();
+  await page.setViewport(phone);
+  await page.goto(server.address, { waitUntil: 'domcontentloaded' });
+  await see(page, 'Tannery and market hall');
+  path = await page.evaluate(() => document.querySelector<HTMLAnchorElement>('a[href^="/rounds/"]')!.getAttribute('href')!);
+  const round = /\/rounds\/([^/]+)/.exec(path)![1]!;
+  const [planned] = await caller.json<BookEntry[]>(`/api/books/${round}/entries`);
+  const { visits } = planned!.payload as { visits: { id: string; point: { name: string; well?: object } }[] };
+  path = `/rounds/${round}/at/${visits.find(({ point }) => point.well)!.id}/level`;
+  await page.close();
+}, 120_000);
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+describe.sequential('what is typed', () => {
+  it('is written under another id where its own has been written with other words, and none is lost', async () => {
+    await openLevel();
+    await page.type(field, '7.5001');
+    await click(page, 'Write it down');
+    await see(page, 'Depth to water, again');
+    await expect.poll(written, { timeout: 15_000 }).toEqual(['7.5001']);
+    const [first] = await levels();
+    // As a browser might bring it back: what was typed, under the id of an entry that stands.
+    await page.type(field, '7.50');
+    await page.evaluate((id) => {
+      const name = Object.keys(sessionStorage).find((key) => key.startsWith('fonte.draft.level'))!;
+      const draft = JSON.parse(sessionStorage.getItem(name)!) as { text: string; entry: string };
+      const kept = JSON.parse(draft.text) as { id: string };
+      sessionStorage.setItem(name, JSON.stringify({ ...draft, text: JSON.stringify({ ...kept, id }) }));
+    }, first!.id);
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await page.waitForSelector(field);
+    await overwrite();
+    await type(page, 'Depth to water, again', '7.5002');
+    await click(page, 'Write it down');
+    await page.waitForFunction((one) => document.querySelector<HTMLInputElement>(one)?.value === '', {}, field);
+    await expect.poll(written, { timeout: 15_000 }).toEqual(['7.5001', '7.5002']);
+    await page.close();
+  });
+
+  it(`is saved once, offered or still there over ${kills} kills at random moments`, async () => {
+    const saved: string[] = ['7.5001', '7.5002'];
+    let [number, offered] = [0, 0];
+    for (let kill = 0; kill < kills; kill += 1) {
+      await openLevel();
+      await overwrite();
+      let keys: { at: number; text: string }[] = [];
+      let isSaving = false;
+      const typing = (async () => {
+        for (;;) {
+          const text = `7.5${String((number += 1)).padStart(4, '0')}`;
+          [keys, isSaving] = [[], false];
+          for (let length = 1; length <= text.length; length += 1) {
+            await page.keyboard.sendCharacter(text[length - 1]!);
+            keys.push({ at: Date.now(), text: text.slice(0, length) });
+            await new Promise((resolve) => {
+              setTimeout(resolve, Math.random() * 60);
+            });
+          }
+          isSaving = true;
+          await page.keyboard.press('Enter');
+          await page.waitForFunction((one) => document.querySelector<HTMLInputElement>(one)?.value === '', { polling: 20 }, field);
+          saved.push(text);
+        }
+      })().catch(() => undefined);
+      await new Promise((resolve) => {
+        setTimeout(resolve, 100 + Math.random() * 1900);
+      });
+      const killedAt = Date.now();
+      await killBrowser();
+      await typing;
+      await openLevel();
+      const now = await inField();
+      const last = keys.at(-1)?.text ?? '';
+      const safe = keys.filter(({ at }) => at <= killedAt - toDisk).at(-1)?.text ?? '';
+      await expect.poll(written, { timeout: 15_000 }).toEqual(expect.arrayContaining(saved));
+      if (isSaving && !saved.includes(last) && (await written()).includes(last)) saved.push(last);
+      else if (now !== '') {
+        offered += 1;
+        expect([now.startsWith(safe), keys.some(({ text }) => text === now)], `${now} for ${last}`).toEqual([true, true]);
+        expect(await shows(page, 'and not written down')).toBe(true);
+      } else if (!saved.includes(last)) expect(safe).toBe('');
+      // What was written is never offered once more.
+      expect(saved).not.toContain(now);
+      await page.close();
+    }
+    const all = await written();
+    expect([...all].sort()).toEqual([...new Set(saved)].sort());
+    console.log(`${kills} kills of the browser while typing: ${saved.length} saved, each once; ${offered} offered again`);
+  }, 3_600_000);
+});
