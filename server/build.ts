@@ -3,7 +3,7 @@ import { bundle } from './bundle.ts';
 await bundle({
   entryPoints: {
     main: 'src/main.ts',
-    'read-worker': 'src/read/worker.ts',
+    'read-child': 'src/read/child.ts',
     verify: 'src/commands/verify.ts',
     rebuild: 'src/commands/rebuild.ts',
     backup: 'src/commands/backup.ts',

@@ -12,4 +12,4 @@ export const readRoom: ServerRoom<ReadServices> = {
 };
 export { FileReader } from './reader.ts';
 export type { ReadServices } from './routes.ts';
-export type { LoggerJob } from './worker.ts';
+export type { LoggerJob } from './jobs.ts';

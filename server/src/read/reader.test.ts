@@ -25,15 +25,15 @@ it('reads with the mapping it is given', async () => {
 it('fails what is being read when it stops, and starts anew for the next', async () => {
   const large = new TextEncoder().encode(`Sample,Analyte,Result,Unit\n${'A-N,Nitrate,3,mg/L NO3\n'.repeat(100_000)}`);
   const reading = reader.read(large, bottles);
-  const failure = expect(reading).rejects.toThrow('The reading thread ended.');
+  const failure = expect(reading).rejects.toThrow('The reading process ended.');
   await reader.stop();
   await failure;
   expect(await reader.read(csv('9'), bottles)).toMatchObject({ draft: { rowCount: 1 } });
 });
 
 it.each([
-  ['time', { time: 300, memory: 384, threads: 1 }],
-  ['memory', { time: 20_000, memory: 24, threads: 1 }],
+  ['time', { time: 300, memory: 384, processes: 1, waiting: 4 }],
+  ['memory', { time: 20_000, memory: 24, processes: 1, waiting: 4 }],
 ])('cuts off what takes more %s than any report does, and reads the next', async (_, limits) => {
   const strict = new FileReader(limits);
   const monstrous = new TextEncoder().encode(`Sample,Analyte,Result,Unit\n${'A-N,Nitrate,3,mg/L NO3\n'.repeat(400_000)}`);

@@ -1,11 +1,16 @@
 import { tableOfRows, type ReportTable } from '@fonte/core/read';
 import readWorkbook from 'read-excel-file/node';
 import type { ReportFormat } from './format.ts';
+import { unpacksWithin } from './unpack.ts';
 
 const zip = [0x50, 0x4b, 0x03, 0x04];
 
 const noWorkbook: ReportTable = {
   refusal: { code: 'no-workbook', line: 1, column: 1 },
+};
+
+const tooMuch: ReportTable = {
+  refusal: { code: 'too-much', line: 1, column: 1 },
 };
 
 /** A cell as its text: a number with the digits it has, without the noise of binary fractions; a date as `2026-11-23`. */
@@ -35,6 +40,7 @@ export const workbook: ReportFormat = {
   accepts: (bytes) => zip.every((byte, index) => bytes[index] === byte),
   table: async (bytes) => {
     try {
+      if (!unpacksWithin(bytes)) return tooMuch;
       const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => ({
         name: sheet,
         // A text that may be a thousand or a decimal is asked about; a number of the sheet is one already.

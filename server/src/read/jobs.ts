@@ -25,7 +25,7 @@ export interface ReadJob {
   remembered: readonly Remembered[];
 }
 
-/** Reads one report, in a thread of the reader's pool. */
+/** Reads one report. */
 export async function report({ bytes, bottles, mapping, remembered }: ReadJob): Promise<ReturnType<typeof readReport>> {
   return readReport(await tableIn(bytes), bottles, mapping, remembered);
 }

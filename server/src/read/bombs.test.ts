@@ -1,0 +1,72 @@
+import { afterAll, expect, it } from 'vitest';
+import { packed, workbookOf, workbookParts } from '../../test/workbook.ts';
+import { FileReader } from './reader.ts';
+
+const reader = new FileReader({ time: 4000, memory: 256, processes: 2, waiting: 10 });
+afterAll(() => reader.stop());
+
+const bottles = new Map([['A-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn: '2026-11-23' }]]);
+const rows = [
+  ['Sample', 'Analyte', 'Result', 'Unit'],
+  ['A-N', 'Nitrate', 3, 'mg/L NO3'],
+];
+const parts = workbookParts({ Results: rows });
+const sheet = 'xl/worksheets/sheet1.xml';
+const strings = 'xl/sharedStrings.xml';
+const main = 'xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main"';
+const sheetOf = (cells: string, before = '') => `${before}<worksheet ${main}><sheetData>${cells}</sheetData></worksheet>`;
+const named = (count: number) =>
+  Array.from({ length: count }, (_, at) => `<sheet name="S${at}" sheetId="${at + 1}" r:id="rId1"/>`).join('');
+
+const bombs: Record<string, () => Buffer> = {
+  'a hundred thousand bytes that unpack to a hundred million': () =>
+    packed({ ...parts, [strings]: `<sst ${main}>${'<si><t>water</t></si>'.repeat(5_000_000)}</sst>` }),
+  'workbooks in a workbook': () =>
+    packed({ ...parts, ...Object.fromEntries(Array.from({ length: 600 }, (_, at) => [`xl/worksheets/inner${at}.xlsx`, 'PK'])) }),
+  'a million shared strings, each of them asked for': () =>
+    packed({
+      ...parts,
+      [strings]: `<sst ${main}>${'<si><t>x</t></si>'.repeat(1_000_000)}</sst>`,
+      [sheet]: sheetOf(`<row r="1">${'<c r="A1" t="s"><v>999999</v></c>'.repeat(500_000)}</row>`),
+    }),
+  'a million columns': () => packed({ ...parts, [sheet]: sheetOf('<row r="1"><c r="ZZZZZZ1"><v>1</v></c></row>') }),
+  'the last cell of the last row': () => packed({ ...parts, [sheet]: sheetOf('<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>') }),
+  'a million sheets': () =>
+    packed({
+      ...parts,
+      'xl/workbook.xml': parts['xl/workbook.xml']!.replace(/<sheets>.*<\/sheets>/, `<sheets>${named(1_000_000)}</sheets>`),
+    }),
+  formulas: () => packed({ ...parts, [sheet]: sheetOf(`<row r="1">${'<c r="A1"><f>SUM(A1:XFD1048576)</f></c>'.repeat(500_000)}</row>`) }),
+  'XML five hundred thousand deep': () => packed({ ...parts, [sheet]: `${'<a>'.repeat(500_000)}${'</a>'.repeat(500_000)}` }),
+  'entities that grow': () =>
+    packed({
+      ...parts,
+      [sheet]: sheetOf(
+        '<row r="1"><c r="A1" t="inlineStr"><is><t>&lol9;</t></is></c></row>',
+        `<!DOCTYPE a [<!ENTITY lol0 "lol">${Array.from({ length: 9 }, (_, at) => `<!ENTITY lol${at + 1} "${`&lol${at};`.repeat(10)}">`).join('')}]>`,
+      ),
+    }),
+  'ten million quotes': () => Buffer.from(`Sample,Analyte,Result,Unit\n${'"'.repeat(10_000_000)}`),
+};
+
+it.each(Object.entries(bombs))(
+  'reads the others’ files beside %s, and is there for the next',
+  async (_, make) => {
+    const bomb = make();
+    const good = workbookOf({ Results: rows });
+    const [answer, beside] = await Promise.all([reader.read(bomb, bottles), reader.read(good, bottles)]);
+    // Refused, or read as what little stands in it: never as a result.
+    expect('draft' in answer ? answer.draft.results : []).toEqual([]);
+    expect(beside).toMatchObject({ draft: { results: [{ value: 3 }] } });
+    expect(process.memoryUsage.rss()).toBeLessThan(2 ** 31);
+  },
+  60_000,
+);
+
+it('turns away who comes while too many wait, and reads on', async () => {
+  const answers = await Promise.allSettled(Array.from({ length: 16 }, () => reader.read(workbookOf({ Results: rows }), bottles)));
+  const refused = answers.filter(({ status }) => status === 'rejected') as PromiseRejectedResult[];
+  expect(refused.length).toBeGreaterThan(0);
+  expect(refused[0]!.reason).toMatchObject({ status: 503, code: 'busy' });
+  expect(await reader.read(workbookOf({ Results: rows }), bottles)).toMatchObject({ draft: { rowCount: 1 } });
+}, 60_000);
