@@ -10,7 +10,7 @@ import { demoCaller, type Caller } from './people.ts';
 const kills = Number(process.env['FONTE_TYPING_KILLS'] ?? 3);
 
 /** ms after a key was pressed by which it lies on the disk, on a busy machine as well. */
-const toDisk = 250;
+const toDisk = 1000;
 
 const field = '.typed.big input';
 const profile = freshProfile();

@@ -31,6 +31,9 @@ const tooMuch: Read = {
 // Built, it lies beside the server's bundle; in development both are TypeScript.
 const child = fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? './child.source.mjs' : './read-child.js', import.meta.url));
 
+/** This server, as its children know it. */
+const server = `${process.pid}-${Math.round(performance.timeOrigin)}`;
+
 /**
  * Reads files of labs and loggers, each in a process of its own that ends with it. A process and not a thread: where a thread runs out
  * of memory outside its heap, it takes the whole server with it. A long file holds nobody up, a monstrous one is cut off.
@@ -80,7 +83,7 @@ export class FileReader {
     const { stops } = this;
     const { time, memory } = this.limits;
     return new Promise((resolve, reject) => {
-      const running = fork(child, {
+      const running = fork(child, [server], {
         execArgv: [`--max-old-space-size=${memory}`],
         serialization: 'advanced',
         stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
