@@ -3,12 +3,14 @@ import { labAnswered } from '@fonte/core/custody';
 import { levelRead } from '@fonte/core/level';
 import { analysisAdded, judgedAnew } from '@fonte/core/plan';
 import { personRegistered, pointRegistered } from '@fonte/core/registers';
+import type { VisitState } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { signed } from '../../core/test/keys.ts';
 import { coordinator, idOf, phone, Script, tapPoint, technician, wellPoint } from '../../core/test/script.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { Books } from '../src/book/books.ts';
+import type { Derivation } from '../src/book/derivation.ts';
 import { ensureDerived, rebuild } from '../src/book/rebuild.ts';
 import { verifyBooks, verifyStore } from '../src/book/verify.ts';
 import { allRows } from '../src/book/rows.ts';
@@ -300,6 +302,43 @@ describe('the tables', () => {
     expect((await at.postAll(theirs)).map((result) => result.status)).toEqual([201, 201]);
     const rows = (await allRows(at.store, derivation))['levels'] as unknown as { book: string; depth: number }[];
     expect(Object.fromEntries(rows.map((row) => [row.book, row.depth]))).toEqual({ [at.script.book]: 7.4, [book]: 9 });
+  });
+});
+
+describe('an entry that the server dies of', () => {
+  it('is answered by itself: what was sent before and after it, and by others at the same time, is written', async () => {
+    const deadly = '7.13';
+    const faults: unknown[] = [];
+    const dies = (visit: VisitState) => visit.level?.readings.some(({ typed }) => typed.text === deadly);
+    const brittle = Object.assign(Object.create(derivation) as Derivation, {
+      ofVisit: (book: string, visit: VisitState) => {
+        if (dies(visit)) throw new RangeError('no rows');
+        return derivation.ofVisit(book, visit);
+      },
+    });
+    const books = new Books(at.store, at.clock, brittle, (fault) => faults.push(fault));
+    const [before, bad, after, other] = ['7.11', deadly, '7.15', '7.17'].map((text) => signed(made(text)));
+    const [ours, theirs] = await Promise.all([books.append(null, [before, bad, after], null), books.append(null, [other], null)]);
+    expect(ours.map((outcome) => ('problem' in outcome ? outcome.problem.code : outcome.entry.id))).toEqual([
+      before!.id,
+      'fault',
+      after!.id,
+    ]);
+    expect(theirs).toMatchObject([{ isNew: true }]);
+    expect(faults).toHaveLength(1);
+    expect((await at.entries()).map(({ id }) => id)).toEqual(expect.arrayContaining([before!.id, after!.id, other!.id]));
+  });
+
+  it.each([
+    ['steel', { hold: { text: 'abc', unit: 'm' }, cut: { text: '1', unit: 'm' } }],
+    ['steel', { hold: { text: '9', unit: 'm' }, cut: { text: '', unit: 'm' } }],
+    ['coarse', { at: { text: '7', unit: 'm' }, rest: { text: '12\' 7"', unit: 'ft' } }],
+    ['flowing', { head: { text: '..', unit: 'm' } }],
+  ])('is none where a %s tape says what is no number: it is refused at its field', async (tool, numbers) => {
+    const [good, bad] = [made(), { ...made(), payload: reading('7.40', { by: { tool, ...numbers } }) }];
+    const results = await at.postAll([good, bad as never, made('7.41')]);
+    expect(results.map(({ status }) => status)).toEqual([201, 422, 201]);
+    expect(JSON.stringify(results[1])).toContain('payload.by.');
   });
 });
 

@@ -10,7 +10,8 @@ export const Typed = z.object({
   text: z
     .string()
     .max(40)
-    .refine((text) => readNumber(text).ok, { error: 'Not a number.' }),
+    // What is built around it asks for its number: it is not asked at all where there is none.
+    .refine((text) => readNumber(text).ok, { error: 'Not a number.', abort: true }),
   unit: UnitId,
 });
 export type Typed = z.infer<typeof Typed>;
@@ -25,10 +26,14 @@ interface FieldMeta {
 export function typedOf(dimension: Dimension, { title, units, ...range }: { min?: number; max?: number } & FieldMeta = {}) {
   return Typed.superRefine((typed, issues) => {
     if (unit(typed.unit).dimension !== dimension) {
-      issues.addIssue({ code: 'custom', path: ['unit'], message: `${unitLabel(typed.unit)} is not a unit of ${dimension}.` });
+      issues.addIssue({
+        code: 'custom',
+        path: ['unit'],
+        message: `${unitLabel(typed.unit)} is not a unit of ${dimension}.`,
+        continue: false,
+      });
       return;
     }
-    if (!readNumber(typed.text).ok) return;
     const value = base(typed);
     if (range.min !== undefined && value < range.min) {
       issues.addIssue({ code: 'custom', path: ['text'], message: `Cannot be less than ${inUnit(range.min, typed.unit)}.` });

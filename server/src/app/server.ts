@@ -63,7 +63,9 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   });
   const anew = await ensureDerived(store, derivation);
   if (anew) log.info({ books: anew }, 'the tables were made by another version, and are made anew');
-  const books = new Books(store, clock, derivation);
+  const books = new Books(store, clock, derivation, (fault) =>
+    log.error({ error: withoutContents(fault) }, 'an entry could not be taken in'),
+  );
   const reader = new FileReader();
   const desks = new Map(Object.entries(settings.desks).map(([lab, address]) => [lab, new HttpLabDesk(address)]));
   const isNew = options.demo === undefined && (await store.read<unknown[]>('SELECT 1 FROM accounts LIMIT 1')).length === 0;

@@ -9,6 +9,7 @@ import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../sto
 import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, parseEntry } from './door.ts';
+import { settleApart } from './apart.ts';
 import { StagedRegistry, type Remembered } from './registry.ts';
 import { idIn, commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
 import { takeWordsAway } from './unreadable.ts';
@@ -38,6 +39,8 @@ export class Books {
     private readonly store: Store,
     private readonly clock: Clock,
     private readonly derivation: Derivation,
+    /** Told of a fault that one entry ran into and that is ours, not the sender's. */
+    private readonly onFault: (fault: unknown) => void = () => undefined,
   ) {}
 
   /** A book as it stands, or null when there is none such. */
@@ -131,7 +134,8 @@ export class Books {
         const outcomes = await this.settle(group);
         group.forEach((job, index) => job.settle(outcomes[index]!));
       } catch (error) {
-        for (const job of group) job.fail(error);
+        if (error instanceof StorageFault || error instanceof Conflict) for (const job of group) job.fail(error);
+        else await settleApart(group, (jobs) => this.settle(jobs), this.onFault);
       }
     }
     // In the same turn in which the queue was seen empty: whoever comes next starts anew.
