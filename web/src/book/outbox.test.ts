@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
+import { loggerRegistered } from '@fonte/core/registers';
 import { ApiProblem, IdTaken, NoConnection, writeUnderFreeId } from '../api/call.ts';
 import { met } from '../api/connection.ts';
 import { disk } from '../disk/index.ts';
@@ -95,6 +96,24 @@ it('writes under a fresh id what stands under its own with other words, also whe
   );
   expect(sentIds()).toEqual([[other.id], [fresh]]);
   expect(await onDisk()).toEqual([]);
+});
+
+it('sends the files that an entry names before it, whatever its payload calls their hash', async () => {
+  const [water, round] = ['a'.repeat(64), newId(7)];
+  await (await disk()).files.put({ sha256: water, type: 'image/png', blob: new Blob(['x']), round });
+  const addresses: string[] = [];
+  vi.stubGlobal(
+    'fetch',
+    vi.fn((path: string, options: { body: string }) => {
+      addresses.push(path);
+      if (!path.endsWith('/entries')) return Promise.resolve(Response.json({ sha256: water, type: 'image/png', size: 1 }));
+      const { entries } = JSON.parse(options.body) as { entries: Entry[] };
+      return Promise.resolve(Response.json({ results: entries.map((one) => told({ status: 201, entry: one })) }));
+    }),
+  );
+  await put({ ...entry(1), kind: loggerRegistered.kind, payload: { water: { sha256: water }, air: null } });
+  await send(book);
+  expect(addresses).toEqual([expect.stringContaining(round), '/api/entries']);
 });
 
 it('sends in the order written, and one after the other', async () => {

@@ -85,8 +85,11 @@ async function sendAll(book: string): Promise<Sent> {
   return all;
 }
 
-/** Whether an entry may name a file: then what sends files is fetched, too. */
-const namesFile = ({ payload }: Entry) => typeof (payload as { sha256?: unknown } | null)?.sha256 === 'string';
+/**
+ * Whether an entry may name a file: then what sends files is fetched, too, and its kind says which they are. Files are named by
+ * their hash, whatever a payload calls it and wherever it stands.
+ */
+const namesFile = ({ payload }: Entry) => /"[0-9a-f]{64}"/.test(JSON.stringify(payload));
 
 /** One sender for each book over all tabs and the background; where the browser has no locks, whatever is sent twice counts once. */
 async function alone<T>(book: string, work: () => Promise<T>): Promise<T> {
