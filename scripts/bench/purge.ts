@@ -28,7 +28,7 @@ export async function purge(): Promise<void> {
   const steps = (from: number, to: number) => readingSteps(sets.slice(from, to));
   record(
     `all ${criteria.newest.length} criteria side by side on ${many} sets`,
-    await medianOf(() => compareCriteria(criteria.newest, values, sets, null, steps)),
+    await medianOf(() => compareCriteria(criteria.newest, values, sets, null, { steps })),
     'ms',
   );
   const rule = criteria.newest.find(({ id }) => id === 'usgs-nfm')!;

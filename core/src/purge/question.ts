@@ -10,7 +10,7 @@ import { classicFlow } from './methods/index.ts';
 import { pump, suctionLift } from './pumping/gear.ts';
 import { pumpedAt } from './pumping/pumped.ts';
 import { insideDiameter, pipe, pipeIds } from './pipes.ts';
-import { apartOf } from './stability/index.ts';
+import { tooSoon, type Moment } from './stability/index.ts';
 import type { PurgeState } from './state.ts';
 import type { z } from 'zod';
 
@@ -115,10 +115,7 @@ export function questionSet(
   const ask = (code: string, field: string, data: Data = {}) => findings.push({ code, severity: 'question', field, data });
   const [last] = purge.setsFrom(purge.count - 1);
   if (pumped) findings.push(...questionTotal(base(pumped), purge, now));
-  const rule = purge.setUp?.rule;
-  const apart = rule ? apartOf(rule) : null;
-  if (last && apart !== null && now - last.at < apart * second)
-    ask(rule?.between ? 'sets-too-close' : 'sets-close', 'values', { apart, after: (now - last.at) / second });
+  findings.push(...questionSpacing(purge, { at: now, pumped: totalOf(pumped, purge, now) }));
   const { aim } = purge.setUp ?? {};
   if (aim?.of === 'drive-train' && (pumped ? base(pumped) : (pumpedAt(purge.pumping, now) ?? 0)) < aim.oneVolume.value)
     ask('drive-train-full', 'values', { one: aim.oneVolume.value });
@@ -133,6 +130,23 @@ export function questionSet(
   }
   findings.push(...questionOxygen(values, elevation));
   return findings;
+}
+
+/** The total at a set in m³: as it is typed, else by flow and time, else as it was. */
+const totalOf = (typed: Payload['pumped'], { pumping, pumped }: PurgeState, now: number): number =>
+  typed && readNumber(typed.text).ok ? base(typed) : (pumpedAt(pumping, now) ?? pumped);
+
+/** Whether a set that is written now would count: by the same function that judges it. */
+function questionSpacing({ spacing, lastCounting, setUp, ...purge }: PurgeState, next: Moment): Finding[] {
+  const ask = (code: string, data: Data): Finding[] => [{ code, severity: 'question', field: 'values', data }];
+  const soon = spacing && lastCounting && tooSoon(spacing, lastCounting, next);
+  if (soon?.code === 'same-water') return ask('sets-same-water', { pumped: soon.pumped, renewed: soon.renewed });
+  if (soon) return ask('sets-too-close', { apart: soon.time / second, after: soon.after / second });
+  // Editions of before asked for a time between sets, and let every one of them count.
+  const [last] = purge.setsFrom(purge.count - 1);
+  const apart = setUp?.rule?.apart;
+  if (!last || apart === undefined || next.at - last.at >= apart * second) return [];
+  return ask('sets-close', { apart, after: (next.at - last.at) / second });
 }
 
 /** More oxygen than this, in per cent of what the air gives, comes of bubbles or a probe that drifts. Common practice: 100 to 110 %. */

@@ -69,10 +69,9 @@ export interface PurgeClock {
 }
 
 function clocks({ purge }: PurgeView): PurgeClock[] {
-  if (!purge || purge.ended || purge.ready || purge.interval === null) return [];
-  const [last] = purge.setsFrom(purge.count - 1);
-  const from = last?.at ?? purge.pumping.since;
-  return from === null || from === undefined ? [] : [{ code: 'next-set', from, least: purge.interval / second, most: null }];
+  if (!purge?.clock || purge.ended || purge.ready) return [];
+  const { from, until } = purge.clock;
+  return [{ code: 'next-set', from, least: (until - from) / second, most: null }];
 }
 
 export const purgeRoom: Room<PurgeBook, PurgeAround, PurgeView, PurgeClock> = {

@@ -9,15 +9,21 @@ import type { ProbeParameter, PurgeChoice } from './entries.ts';
 import { purgeMethod, type Condition, type PurgeAim, type PurgeMethod } from './methods/index.ts';
 import type { Pumping } from './pumping/pumped.ts';
 import {
-  apartOf,
   countingSets,
   criterionOf,
   judgeStability,
+  nextCounts,
+  spacingOf,
+  tooSoon,
   windowFrom,
+  type CountedBy,
   type Criterion,
+  type Moment,
   type ReadingSet,
   type ReadingSteps,
+  type Spacing,
   type Stability,
+  type TooSoon,
 } from './stability/index.ts';
 import { criteria } from './tables/criteria.ts';
 
@@ -58,11 +64,15 @@ export interface PurgeState {
   /** What the method asks for beside readings that hold. */
   conditions: Condition[];
   stability: Stability | null;
-  /** Whether the last set counts towards the criterion: read too soon it proves nothing. */
-  lastCounts: boolean;
+  /** Why the last set does not count towards the criterion: read too soon it proves nothing. Null where it counts. */
+  lastTooSoon: TooSoon | null;
+  /** What has to lie between two sets that count; null where nothing judges them. */
+  spacing: Spacing | null;
+  /** The last set that counts, since the last new start; null before there is one. */
+  lastCounting: Moment | null;
   findings: Finding[];
-  /** How long the next set is after the last (ms); null where nothing says it. */
-  interval: number | null;
+  /** From when to when the clock of the next set runs (ms): it ends when a set counts. Null where nothing tells that. */
+  clock: { from: number; until: number } | null;
   ranDry: number | null;
   readonly decisions: PurgeDecision[];
   /** All that the method asks for is so, and readings hold. */
@@ -83,14 +93,14 @@ function setUpState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null
   return { entry, at, chosen, method, criterion, rule: ruleOf(chosen), parameters, aim };
 }
 
-function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null, lastCounts: boolean): Finding[] {
+function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null, soon: TooSoon | null): Finding[] {
   const findings = book.fell.all().map((set): Finding => ({
     code: 'total-fell',
     severity: 'question',
     field: set,
   }));
   if (setUp?.criterion && !setUp.rule) findings.push({ code: 'criterion-unknown', severity: 'stop', data: { criterion: setUp.criterion } });
-  if (!lastCounts) findings.push(tooSoon(book, setUp!.rule!));
+  if (soon) findings.push(sayTooSoon(book, soon));
   const one = setUp?.aim?.of === 'casing' ? setUp.aim.oneVolume.value : 0;
   const over = one > 0 && (book.sets.at(-1)?.pumped ?? 0) / one >= 5;
   const isDecided = book.decisions.all().some(({ trouble }) => trouble === 'five-volumes');
@@ -98,13 +108,18 @@ function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stabili
   return findings;
 }
 
-/** The last set came too soon after the one before: what that says depends on whether it says the same. */
-function tooSoon(book: PurgeBook, rule: Criterion): Finding {
+/** The last set came too soon after the one that counts: what that says depends on whether it says the same. */
+function sayTooSoon(book: PurgeBook, soon: TooSoon): Finding {
   const [before, last] = book.sets.last(2) as [PurgeSet, PurgeSet];
   const after = (last.at - before.at) / second;
   const isSame = after < 60 && Object.entries(last.values).every(([id, typed]) => before.values[id as ProbeParameter]?.text === typed.text);
-  return { code: isSame ? 'same-at-once' : 'set-too-soon', severity: 'note', data: { after, apart: apartOf(rule) ?? 0 } };
+  if (isSame) return { code: 'same-at-once', severity: 'note', data: { after } };
+  if (soon.code === 'same-water') return { code: 'set-same-water', severity: 'note', data: { pumped: soon.pumped, renewed: soon.renewed } };
+  return { code: 'set-too-soon', severity: 'note', data: { after: soon.after / second, apart: soon.time / second } };
 }
+
+/** What a set-up counts its water by. */
+export const countedBy = (aim: PurgeAim | null): CountedBy | null => aim && { of: aim.of, volume: aim.oneVolume.value };
 
 /** The criterion that a set-up names; null where it names none, or one that this copy of the product does not have. */
 export function ruleOf(chosen: PurgeChoice): Criterion | null {
@@ -139,44 +154,57 @@ function proving(book: PurgeBook, setUp: PurgeSetUp | null, most = Infinity): Pu
   return aim?.of === 'drive-train' ? sets.filter(({ pumped }) => pumped >= aim.oneVolume.value - 1e-9) : sets;
 }
 
+interface Judged {
+  stability: Stability | null;
+  spacing: Spacing | null;
+  lastCounting: Moment | null;
+  lastTooSoon: TooSoon | null;
+  provenFrom: number | null;
+}
+
 /** What the sets since the last new start say under the criterion of the set-up. */
-function judged(
-  book: PurgeBook,
-  setUp: PurgeSetUp | null,
-): { stability: Stability | null; lastCounts: boolean; provenFrom: number | null } {
+function judged(book: PurgeBook, setUp: PurgeSetUp | null): Judged {
   const rule = setUp?.rule;
-  if (!rule) return { stability: null, lastCounts: true, provenFrom: null };
+  if (!rule) return { stability: null, spacing: null, lastCounting: null, lastTooSoon: null, provenFrom: null };
+  const spacing = spacingOf(rule, countedBy(setUp.aim));
   // Where every set counts the last few are all there is to look at.
-  const sets = proving(book, setUp, rule.between || setUp.aim?.of === 'drive-train' ? Infinity : rule.sets);
-  const counts = countingSets(rule, sets, setUp.aim?.oneVolume.value ?? null);
+  const sets = proving(book, setUp, spacing.either || spacing.renewed > 0 ? Infinity : rule.sets);
+  const counts = countingSets(spacing, sets);
   const from = windowFrom(counts, rule.sets);
   const window = sets.slice(from);
+  const lastCounting = sets[counts.lastIndexOf(true)] ?? null;
+  const last = sets.at(-1);
+  // What is read before the well's own water is there is told by the method's condition.
+  const isLast = last !== undefined && last.entry === book.sets.at(-1)!.entry;
   return {
     stability: judgeStability(rule, readingSets(window), setUp.parameters, { steps: readingSteps(window), counts: counts.slice(from) }),
-    // What is read before the well's own water is there is told by the method's condition.
-    lastCounts: sets.length === 0 || sets.at(-1)!.entry !== book.sets.at(-1)!.entry || counts.at(-1)!,
+    spacing,
+    lastCounting,
+    lastTooSoon: isLast && last !== lastCounting ? tooSoon(spacing, lastCounting!, last) : null,
     provenFrom: window[0]?.at ?? null,
   };
 }
 
-/** A set a volume, in ms, but never so seldom. */
-const seldom = 15 * 60_000;
-
-/** How long after a set the next one is read (ms): as the criterion says, and once a volume where the flow is known. */
-function intervalOf(setUp: PurgeSetUp | null, { flow }: Pumping): number | null {
-  if (!setUp || setUp.parameters.length === 0) return null;
-  const apart = setUp.rule ? apartOf(setUp.rule) : null;
-  const least = apart === null ? 0 : apart * second;
-  const { aim } = setUp;
-  const volume = aim && flow ? (aim.oneVolume.value / flow) * second : 0;
-  return Math.max(least, Math.min(volume, seldom)) || null;
+/**
+ * The clock of the next set: it runs from the last that counts, and ends when one counts again. Before there is one it runs from the
+ * start of the pump until the water of the well is there.
+ */
+function clockOf(book: PurgeBook, setUp: PurgeSetUp | null, { spacing, lastCounting }: Judged): PurgeState['clock'] {
+  if (!setUp || !spacing || setUp.parameters.length === 0) return null;
+  const { pumping } = book;
+  const before = lastCounting ?? (pumping.since === null ? null : { at: pumping.since, pumped: 0 });
+  if (!before) return null;
+  // The first set of all has none before it: it waits for the water of the well alone.
+  const until = nextCounts(lastCounting || spacing.renewed === 0 ? spacing : { ...spacing, either: null }, before, pumping);
+  return until === null ? null : { from: before.at, until };
 }
 
 /** The purge of one visit by its method, against the level that stands. */
 export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
   const setUp = setUpState(book, point, level);
   const aim = setUp?.aim ?? null;
-  const { stability, lastCounts, provenFrom } = judged(book, setUp);
+  const judgement = judged(book, setUp);
+  const { stability, spacing, lastCounting, lastTooSoon, provenFrom } = judgement;
   const { pumped, pumping, lowest, ranDry, ended } = book;
   const conditions = setUp
     ? setUp.method.conditions(setUp.chosen, {
@@ -215,9 +243,11 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
     pumpingLevel: book.levels.at(-1)?.depth ?? null,
     conditions,
     stability,
-    lastCounts,
-    findings: questions(book, setUp, stability, lastCounts),
-    interval: intervalOf(setUp, pumping),
+    lastTooSoon,
+    spacing,
+    lastCounting,
+    findings: questions(book, setUp, stability, lastTooSoon),
+    clock: clockOf(book, setUp, judgement),
     ranDry,
     get decisions() {
       return book.decisions.all();

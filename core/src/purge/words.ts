@@ -18,6 +18,8 @@ import { shown, unitOf } from './stability/words.ts';
 import { choiceOf, trouble } from './troubles.ts';
 import type { z } from 'zod';
 
+const litres = (volume: unknown) => show(Number(volume), 'L', 1);
+
 export const purgeFindings: FindingWords = {
   narrow: [({ inside }) => `${show(Number(inside), 'mm', 1)} is narrow for a well.`, 'Was it inches?'],
   wide: [({ inside }) => `${show(Number(inside), 'm', 2)} is wide for a well.`, 'Was it millimetres?'],
@@ -47,6 +49,16 @@ export const purgeFindings: FindingWords = {
     ({ apart, after }) =>
       `Only ${Math.round(Number(after))} s after the set before: it will not count, the criterion asks for ${Math.round(Number(apart) / 60)} min between sets.`,
     'Wait, or write it down knowing: it may show that something still moves, and proves nothing.',
+  ],
+  'sets-same-water': [
+    ({ pumped, renewed }) =>
+      `Only ${litres(pumped)} pumped since the last set that counts: pump, tubing and flow cell hold ${litres(renewed)}. This set will not count.`,
+    'Wait until the water in them has been renewed, or save it knowing: it may show that something still moves, and proves nothing.',
+  ],
+  'set-same-water': [
+    ({ pumped, renewed }) =>
+      `Only ${litres(pumped)} were pumped between the last two sets: pump, tubing and flow cell hold ${litres(renewed)}.`,
+    'The last set does not count towards the sets that must agree.',
   ],
   'set-too-soon': [
     ({ after, apart }) =>
@@ -133,7 +145,10 @@ export const purgeFindings: FindingWords = {
     ({ criterion }) => `The stability criterion ${criterion} is not known to this copy of Fonte: nothing is judged by it.`,
     'Update Fonte, or change the set-up to a criterion that it has.',
   ],
-  'five-volumes': ['Five volumes are out and the readings still move.', 'Decide whether to sample, and say so when you end the purge.'],
+  'five-volumes': [
+    'Five volumes are out and the readings are not stable yet.',
+    'Decide whether to sample, and say so when you end the purge.',
+  ],
 };
 
 export const purgeWords: Words = {

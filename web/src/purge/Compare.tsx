@@ -1,6 +1,7 @@
 import { inText } from '@fonte/core/parameters';
 import {
   compareCriteria,
+  countedBy,
   criteria,
   readingSets,
   readingSteps,
@@ -28,10 +29,11 @@ export function Compare({ purge }: { purge: PurgeState }) {
 }
 
 function judgedByAll({ setUp, proving: sets }: PurgeState) {
-  const own = setUp?.rule?.id === 'own' ? [setUp.rule] : [];
-  const one = setUp?.aim?.oneVolume.value ?? null;
+  const rule = setUp?.rule;
+  const inUse = rule ? { rule, parameters: setUp.parameters } : null;
+  const rules = [...criteria.newest.filter(({ id }) => id !== rule?.id), ...(rule ? [rule] : [])];
   const steps = (from: number, to: number) => readingSteps(sets.slice(from, to));
-  return { sets, rows: compareCriteria([...criteria.newest, ...own], readingSets(sets), sets, one, steps) };
+  return { sets, rows: compareCriteria(rules, readingSets(sets), sets, countedBy(setUp?.aim ?? null), { steps, inUse }) };
 }
 
 function CompareTable({ purge }: { purge: PurgeState }) {
@@ -53,8 +55,8 @@ function CompareTable({ purge }: { purge: PurgeState }) {
     },
     {
       title: 'Would have let you sample',
-      render: ({ first, unread }) =>
-        unread.length > 0 ? (
+      render: ({ first, unread, now }) =>
+        now === null ? (
           <span className="word tone-note">
             <Mark kind="note" size={15} />
             Cannot tell: {unread.map(inText).join(', ')} not read
@@ -68,6 +70,7 @@ function CompareTable({ purge }: { purge: PurgeState }) {
           <span className="word tone-good">
             <Mark kind="good" size={15} />
             After set {numberOf(sets[first]!)}, {showTime(sets[first]!.at, round.plan.zone)}
+            {unread.length > 0 && `, without ${unread.map(inText).join(', ')}`}
           </span>
         ),
     },

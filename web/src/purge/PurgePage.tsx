@@ -200,7 +200,9 @@ function Progress({ purge, setUp: { aim, method, chosen } }: { purge: PurgeState
 }
 
 function Verdict({ purge, setUp }: { purge: PurgeState; setUp: PurgeSetUp }) {
-  const names = purge.stability?.heldUpBy.map((verdict) => inText(verdict.parameter)) ?? [];
+  const heldUpBy = purge.stability?.heldUpBy ?? [];
+  // What has too few sets has not moved: more of them are needed.
+  const names = heldUpBy.filter(({ state }) => state !== 'short').map((verdict) => inText(verdict.parameter));
   if (setUp.method.id === 'none')
     return (
       <p className="word tone-question purge-verdict">
@@ -223,7 +225,7 @@ function Verdict({ purge, setUp }: { purge: PurgeState; setUp: PurgeSetUp }) {
   const parts = [
     ...purge.conditions.filter(({ met }) => !met).map((one) => inside(sayCondition(one))),
     names.length > 0 ? `held up by ${names.join(', ')}` : null,
-    purge.stability?.stable === false && names.length === 0 ? 'more sets are needed' : null,
+    heldUpBy.some(({ state }) => state === 'short') ? 'more sets are needed' : null,
   ].filter(Boolean);
   return (
     <p className="word tone-question purge-verdict">

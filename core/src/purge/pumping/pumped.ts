@@ -19,6 +19,12 @@ export function pumpedAt({ since, isOff, flow, total, asOf }: Pumping, at: numbe
   return flow === null ? null : total + (flow * Math.max(0, at - asOf)) / 1000;
 }
 
+/** When a total is reached by flow × time (ms), at the earliest now; null where the pump stands or nobody timed its flow. */
+export function reachedAt({ since, flow, total, asOf }: Pumping, wanted: number): number | null {
+  if (wanted <= total) return asOf;
+  return since === null || flow === null ? null : asOf + (1000 * (wanted - total)) / flow;
+}
+
 /** The pump goes on or stands. */
 export function switched(pumping: Pumping, at: number, runs: boolean): Pumping {
   if (runs === (pumping.since !== null)) return pumping;

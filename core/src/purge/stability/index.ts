@@ -1,5 +1,15 @@
 export { allowedAt, apartOf, type Against, type Allowed, type Criterion, type Tolerance } from './criterion.ts';
-export { countingSets, windowFrom, type Moment } from './counting.ts';
+export {
+  countingSets,
+  nextCounts,
+  spacingOf,
+  tooSoon,
+  windowFrom,
+  type CountedBy,
+  type Moment,
+  type Spacing,
+  type TooSoon,
+} from './counting.ts';
 export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, type ReadingSteps, type Stability } from './judge.ts';
 export { criterionOf, refOfOwn } from './own.ts';
 export { compareCriteria, type Compared } from './compare.ts';

@@ -4,6 +4,10 @@ import {
   allowedAt,
   compareCriteria,
   countingSets,
+  spacingOf,
+  nextCounts,
+  tooSoon,
+  pumpedAt,
   criteria,
   judgeStability,
   readingSets,
@@ -140,14 +144,38 @@ describe('sets that follow one another too soon', () => {
   const at = (...seconds: number[]) => seconds.map((one) => ({ at: one * 1000, pumped: one * 1e-5 }));
 
   it('do not count, from the last that did', () => {
-    expect(countingSets(rule, at(0, 30, 59, 60, 100, 120), null)).toEqual([true, false, false, true, false, true]);
-    expect(countingSets(criterion('two-sets@2026-2'), at(0, 1), null)).toEqual([true, true]);
+    expect(countingSets(spacingOf(rule, null), at(0, 30, 59, 60, 100, 120))).toEqual([true, false, false, true, false, true]);
+    expect(countingSets(spacingOf(criterion('two-sets@2026-2'), null), at(0, 1))).toEqual([true, true]);
   });
 
   it('count all the same where the criterion is content with a volume', () => {
     const region4 = criterion('epa-region4@2026-3');
-    expect(countingSets(region4, at(0, 60, 120), 60e-5)).toEqual([true, true, true]);
-    expect(countingSets(region4, at(0, 60, 120, 300), null)).toEqual([true, false, false, true]);
+    expect(countingSets(spacingOf(region4, { of: 'casing', volume: 60e-5 }), at(0, 60, 120))).toEqual([true, true, true]);
+    expect(countingSets(spacingOf(region4, null), at(0, 60, 120, 300))).toEqual([true, false, false, true]);
+  });
+
+  it('do not count before pump, tubing and cell are renewed, however long that takes: common practice', () => {
+    // EPA/540/S-95/504 asks for three to five minutes; a drive train of 3.89 L at 0.30 L/min takes 12:58.
+    const train = { of: 'drive-train', volume: 3.89e-3 } as const;
+    const moments = [0, 180, 360, 540, 779].map((seconds) => ({ at: seconds * 1000, pumped: (seconds * 0.3e-3) / 60 }));
+    expect(countingSets(spacingOf(criterion('epa-1996@2026-3'), train), moments)).toEqual([true, false, false, false, true]);
+    expect(countingSets(spacingOf(criterion('two-sets@2026-2'), train), moments)).toEqual([true, false, false, false, true]);
+  });
+
+  it('count when the clock says so, and not a second before', () => {
+    const flows = fc.double({ min: 1e-6, max: 1e-4, noNaN: true });
+    const trains = fc.option(fc.double({ min: 1e-4, max: 2e-2, noNaN: true }), { nil: null });
+    fc.assert(
+      fc.property(fc.constantFrom(...criteria.newest), trains, flows, fc.integer({ min: 0, max: 3600 }), (rule, train, flow, waited) => {
+        const spacing = spacingOf(rule, train === null ? null : { of: 'drive-train', volume: train });
+        const last = { at: 1_000_000, pumped: 0.01 };
+        const pumping = { since: 0, isOff: false, flow, total: last.pumped, asOf: last.at };
+        const until = nextCounts(spacing, last, pumping)!;
+        const next = (at: number) => ({ at, pumped: pumpedAt(pumping, at)! });
+        expect(tooSoon(spacing, last, next(until + waited * 1000 + 1))).toBeNull();
+        if (until - last.at > 2000) expect(tooSoon(spacing, last, next(until - 1000))).not.toBeNull();
+      }),
+    );
   });
 
   it('prove nothing and may disprove', () => {
@@ -224,9 +252,8 @@ const judged = (rule: Criterion, read: readonly { moment: { at: number; pumped: 
     undefined,
     {
       counts: countingSets(
-        rule,
+        spacingOf(rule, null),
         read.map((one) => one.moment),
-        null,
       ),
     },
   );

@@ -98,7 +98,7 @@ export const troubles = {
   },
   'five-volumes': {
     name: 'Five volumes out, and not stable',
-    seen: 'The readings still move.',
+    seen: 'The readings are not stable.',
     choices: {
       more: { do: 'Go on pumping', makes: 'noted', because: nothingLost },
       sample: {

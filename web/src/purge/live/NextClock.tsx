@@ -7,12 +7,11 @@ import { RingAway } from '../../time/RingAway.tsx';
 /** When the next set is to be read: what is left, then that it is time and since when. */
 export function NextClock({ purge }: { purge: PurgeState }) {
   const time = useNow(500);
-  const [last] = purge.setsFrom(purge.count - 1);
-  const from = last?.at ?? purge.pumping.since;
-  if (from === null || purge.interval === null || purge.ready) return null;
-  const left = from + purge.interval - time;
-  const share = Math.max(0, Math.min(1, 1 - left / purge.interval));
-  const said = left > 0 ? 'until the next set' : last ? 'over: read the next set' : 'over: read the first set';
+  if (!purge.clock || purge.ready) return null;
+  const { from, until } = purge.clock;
+  const left = until - time;
+  const share = Math.max(0, Math.min(1, 1 - left / (until - from || 1)));
+  const said = left > 0 ? 'until the next set' : purge.count > 0 ? 'over: read the next set' : 'over: read the first set';
   return (
     <div className={`next-clock${left <= 0 ? ' over' : ''}`} role="timer" aria-label={`${showDuration(Math.abs(left))} ${said}`}>
       {left <= 0 && <Mark kind="live" />}

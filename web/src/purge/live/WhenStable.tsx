@@ -19,14 +19,14 @@ const once = { revalidateOnFocus: false, revalidateOnReconnect: false, keepPrevi
 /** When the readings will hold, as far as they tell. */
 export function WhenStable({ purge }: { purge: PurgeState }) {
   const { round } = useRound();
-  const { setUp, stability, proving: sets, interval } = purge;
+  const { setUp, stability, proving: sets, clock, spacing } = purge;
   const rule = setUp?.rule ?? null;
-  const isOpen = rule !== null && stability?.stable === false && interval !== null;
-  const last = sets.at(-1);
+  const isOpen = rule !== null && stability?.stable === false && clock !== null;
+  const last = purge.lastCounting;
   const { data } = useSWR(
-    isOpen && last ? ['estimate', setUp!.entry, last.entry, sets.length] : null,
+    isOpen && last ? ['estimate', setUp!.entry, last.at, sets.length] : null,
     async (): Promise<Estimate | NoEstimate> => {
-      const counts = countingSets(rule!, sets, setUp!.aim?.oneVolume.value ?? null);
+      const counts = countingSets(spacing!, sets);
       const counting = sets.filter((_, place) => counts[place]);
       return estimator().estimate(rule!, readingSets(counting), setUp!.parameters, readingSteps(counting.slice(-6)));
     },
@@ -41,7 +41,7 @@ export function WhenStable({ purge }: { purge: PurgeState }) {
       </p>
     );
   // The next set is a distance after the last one, and so on.
-  const at = (count: number) => showTime(last.at + count * interval, round.plan.zone);
+  const at = (count: number) => showTime(last.at + count * (clock.until - clock.from), round.plan.zone);
   const span = data.from === data.to ? `about ${at(data.from)}` : `between ${at(data.from)} and ${at(data.to)}`;
   return (
     <p className="small when-stable">
