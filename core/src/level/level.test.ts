@@ -53,12 +53,13 @@ describe('depth and elevation', () => {
     const reading = {
       entry: 'e',
       at: 0,
+      device: 'd',
       measuringPoint: cut.name,
       typed: { text: '7.4', unit: 'm' },
       depth: 7.4,
       water: 'static',
     } as const;
-    const { agreed } = levelState({ readings: Trail.of(), agreed: reading, leftOut: null, loggers: Trail.of() }, point);
+    const { agreed } = levelState({ readings: Trail.of(), agreed: reading, contested: null, leftOut: null, loggers: Trail.of() }, point);
     expect(agreed).toMatchObject({ depth: 7.4, belowGround: null, elevation: null });
     const asked = (depth: number) => questionLevel({ depth, mark: cut, well, record: [], tolerances: table }).map(({ code }) => code);
     expect([asked(17.5), asked(30)]).toEqual([[], ['below-bottom-perhaps']]);
@@ -87,9 +88,13 @@ describe('agreement of two readings', () => {
 });
 
 describe('the level of a visit', () => {
-  const around = { point: wellPoint, tolerances: table };
-  const read = (book: LevelBook, text: string, water: WaterState) =>
-    levelRoom.advance(book, new Script().atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water }), around);
+  const around = { point: wellPoint, tolerances: table, pump: null };
+  const read = (book: LevelBook, text: string, water: WaterState, device?: string) =>
+    levelRoom.advance(
+      book,
+      new Script(device).atWell(levelRead, { measuringPoint: 'North rim', depth: { text, unit: 'm' }, water }),
+      around,
+    );
   const agreed = (...readings: [string, WaterState][]) =>
     readings.reduce((book, [text, water]) => read(book, text, water), levelRoom.empty).agreed;
 
@@ -103,6 +108,19 @@ describe('the level of a visit', () => {
     expect(both).toMatchObject({ depth: 7.4, water: 'static' });
     const pumpedFirst = agreed(['8.10', 'pumping'], ['8.10', 'pumping'], ['7.40', 'static'], ['7.40', 'static']);
     expect(pumpedFirst).toMatchObject({ depth: 7.4, water: 'static' });
+  });
+
+  it('of two devices that were apart is contested where they contradict each other, however their readings are mixed', () => {
+    const readings: [string, string][] = [
+      ['7.40', 'one'],
+      ['9.80', 'other'],
+      ['7.402', 'one'],
+      ['9.80', 'other'],
+    ];
+    const book = readings.reduce((all, [text, device]) => read(all, text, 'static', device), levelRoom.empty);
+    expect(book).toMatchObject({ agreed: { depth: 7.402 }, contested: { depth: 9.8 } });
+    const near = [...readings.slice(0, 3), ['7.43', 'other'], ['7.43', 'other']] as [string, string][];
+    expect(near.reduce((all, [text, device]) => read(all, text, 'static', device), levelRoom.empty).contested).toBeNull();
   });
 
   it('is compared with levels at rest only', () => {

@@ -1,5 +1,5 @@
 import { minute } from '../time/index.ts';
-import type { LevelReading } from './level.ts';
+import type { LevelReading } from './reading.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
 /** How a level changes between the last two readings at one mark that are far enough apart to tell. */

@@ -12,6 +12,7 @@ const slipWords: Readonly<Record<string, string>> = {
   millimetres: 'Were it millimetres,',
 };
 
+const sayMinutes = (minutes: unknown) => `${Math.max(1, Math.round(Number(minutes)))} min`;
 const metresAway = (away: unknown) => show(Number(away), 'm', 0);
 const metres = (depth: unknown) => show(Number(depth), 'm', 2);
 
@@ -53,6 +54,26 @@ export const levelFindings: FindingWords = {
     ({ name, theirs, by, off }) =>
       `It went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}, and ${name} ${metres(Math.abs(Number(theirs)))} ${Number(theirs) > 0 ? 'down' : 'up'}: they have always moved together, and are ${metres(Math.abs(Number(off)))} apart from that now.`,
     'Read again. Is it the right well and the right mark?',
+  ],
+  'pump-is-on': [
+    ({ minutes }) => `The pump has been on for ${sayMinutes(minutes)}: the water is not at rest.`,
+    'Choose “Pumping now”, or say why it is at rest all the same.',
+  ],
+  'was-pumped': [
+    ({ minutes, water }) =>
+      water === 'pumping'
+        ? `${sayMinutes(minutes)} ago a level was read while pumping.`
+        : `${sayMinutes(minutes)} ago the well had been pumped lately, and its readings do not show yet that it is at rest.`,
+    'Choose “Pumped lately” until it has recovered, or say why it is at rest all the same.',
+  ],
+  'pump-stopped': [
+    ({ minutes }) => `The pump stopped ${sayMinutes(minutes)} ago.`,
+    'Choose “Pumped lately” until it has recovered, or say why it is at rest all the same.',
+  ],
+  'levels-contradict': [
+    ({ one, other, by }) =>
+      `Two levels at rest contradict each other: ${metres(one)} and ${metres(other)}, ${metres(by)} apart. Neither enters the record.`,
+    'Read again, and strike the readings that are wrong in the list below.',
   ],
   'same-hold': [
     'The second run was held at nearly the same mark as the first.',

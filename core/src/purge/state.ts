@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/index.ts';
-import type { AgreedLevel } from '../level/index.ts';
+import type { AgreedLevel, PumpNow } from '../level/index.ts';
 import { inOwnUnit, parameter, type ParameterId } from '../parameters/index.ts';
 import type { WellPoint } from '../registers/index.ts';
 import { second } from '../time/index.ts';
@@ -116,6 +116,17 @@ function sayTooSoon(book: PurgeBook, soon: TooSoon): Finding {
   if (isSame) return { code: 'same-at-once', severity: 'note', data: { after } };
   if (soon.code === 'same-water') return { code: 'set-same-water', severity: 'note', data: { pumped: soon.pumped, renewed: soon.renewed } };
   return { code: 'set-too-soon', severity: 'note', data: { after: soon.after / second, apart: soon.time / second } };
+}
+
+/** What the pump of a visit does, as far as its book says; null where nothing was pumped. */
+export function pumpNow(purge: PurgeState | null): PumpNow | null {
+  if (!purge || purge.setUp?.method.id === 'none') return null;
+  if (purge.ended) return { isOn: false, at: purge.ended.at };
+  const last = purge.switches.at(-1);
+  if (last) return { isOn: last.pump === 'on', at: last.at };
+  // A supply well runs by itself, and whoever reads sets has a pump on, whether it was said or not.
+  const runs = purge.setUp?.method.id === 'running' ? purge.setUp.at : purge.sets[0]?.at;
+  return runs === undefined ? null : { isOn: true, at: runs };
 }
 
 /** What a set-up counts its water by. */

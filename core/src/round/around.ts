@@ -6,10 +6,10 @@ import type { CustodyAround, Party } from '../custody/index.ts';
 import type { FieldTestsAround } from '../fieldtests/index.ts';
 import { readCode, type FieldBottle, type FillAround } from '../fill/index.ts';
 import { household, type KitAround } from '../kit/index.ts';
-import type { AgreedLevel, LevelAround, Tolerances } from '../level/index.ts';
+import type { AgreedLevel, LevelAround, PumpNow, Tolerances } from '../level/index.ts';
 import type { PlanAround, PlannedVisit } from '../plan/index.ts';
 import type { PrepareBook } from '../prepare/index.ts';
-import type { PurgeAround } from '../purge/index.ts';
+import { pumpNow, type PurgeAround } from '../purge/index.ts';
 import type { ReadAround } from '../read/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { Lab, Point } from '../registers/index.ts';
@@ -122,6 +122,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
 
   get level(): AgreedLevel | null {
     return this.visit().level?.agreed ?? null;
+  }
+
+  get pump(): PumpNow | null {
+    return pumpNow(this.visit().purge);
   }
 
   get analyses(): readonly AnalysisId[] {

@@ -7,6 +7,7 @@ import {
   proposedHold,
   questionLevel,
   questionTool,
+  questionWater,
   toleranceFor,
   toolNames,
   waterNames,
@@ -14,6 +15,7 @@ import {
   type LevelState,
   type LevelTool,
 } from '@fonte/core/level';
+import { pumpNow } from '@fonte/core/purge';
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { base, fromBase, show, showTyped, type UnitId } from '@fonte/core/units';
@@ -47,10 +49,11 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
   const marks = there.length > 0 ? there : point.well.measuringPoints;
   const markOf = (name: string) => marks.find((candidate) => candidate.name === name) ?? marks[0]!;
   const questions = (draft: LevelDraft) => {
-    const depth = depthOf(draft);
-    if (!depth || !tolerances) return [];
     const { measuringPoint, water } = draft;
-    return questionLevel({
+    const ofWater = questionWater(water, { readings: level.readings, pump: pumpNow(visit.purge), at: now(), tolerances });
+    const depth = depthOf(draft);
+    if (!depth || !tolerances) return ofWater;
+    const ofDepth = questionLevel({
       depth: base(depth),
       mark: markOf(measuringPoint),
       well: point.well,
@@ -60,6 +63,7 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
       at: now(),
       beside,
     });
+    return [...ofWater, ...ofDepth];
   };
   const own: UnitId & ('ft' | 'm') = unit === 'ft' ? 'ft' : 'm';
   const form = useEntryForm<LevelDraft, z.output<typeof levelRead.payload>>({

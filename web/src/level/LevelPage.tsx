@@ -6,6 +6,7 @@ import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { useRound } from '../book/useRound.ts';
 import { Connect, Tape, useDevices } from '../devices/index.ts';
+import { Findings } from '../findings/Findings.tsx';
 import { Checked } from '../prepare/index.ts';
 import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
@@ -51,12 +52,15 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
           <WellSection well={point.well} mark={mark} depth={typed ? base(typed) : (agreed?.depth ?? next?.depth ?? null)} />
         </div>
         <div className="ask">
+          <Contested level={level} />
           {agreed && (
             <section className="panel" aria-label="The level">
-              <p className="word tone-good">
-                <Mark kind="good" />
-                Two readings agree
-              </p>
+              {!level.contested && (
+                <p className="word tone-good">
+                  <Mark kind="good" />
+                  Two readings agree
+                </p>
+              )}
               <div className="figure reading">
                 <span className="soft small">Below {agreed.measuringPoint}</span>
                 <span className="value">
@@ -113,6 +117,13 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
       </div>
     </div>
   );
+}
+
+/** Two levels at rest that contradict each other: which one is right is for a person to say. */
+function Contested({ level: { agreed, contested } }: { level: LevelState }) {
+  if (!agreed || !contested) return null;
+  const data = { one: agreed.depth, other: contested.depth, by: Math.abs(agreed.depth - contested.depth) };
+  return <Findings of={[{ code: 'levels-contradict', severity: 'question', data }]} />;
 }
 
 export const LevelPage = atVisit(LevelAt);
