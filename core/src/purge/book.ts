@@ -164,5 +164,6 @@ export function advancePurge(book: PurgeBook, entry: Entry): PurgeBook {
   }
   if (!purgeEnded.is(entry)) return book;
   const { filling, reason } = entry.payload;
-  return { ...book, ended: { at, entry: id, ...(filling ? { filling } : {}), ...(reason ? { reason } : {}) } };
+  const pumped = Math.max(book.pumped, pumpedAt(book.pumping, at) ?? 0);
+  return { ...book, pumped, ended: { at, entry: id, ...(filling ? { filling } : {}), ...(reason ? { reason } : {}) } };
 }

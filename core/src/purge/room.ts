@@ -50,7 +50,7 @@ function fits(book: PurgeBook, entry: Entry, around: PurgeAround): Misfit | null
   )
     return misfit('total-unknown', 'payload.pumped');
   if (!purgeEnded.is(entry) || entry.payload.reason) return null;
-  return purgeState(book, point, around.level).ready ? null : misfit('ended-early', 'payload.reason');
+  return purgeState(book, point, around.level, millis(entry.at)).ready ? null : misfit('ended-early', 'payload.reason');
 }
 
 /** What the next step of a purge depends on. */

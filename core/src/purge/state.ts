@@ -7,7 +7,7 @@ import { convert, decimalsOf, type Typed } from '../units/index.ts';
 import type { FlowTiming, PumpingLevel, PumpSwitch, PurgeBook, PurgeDecision, PurgeSet } from './book.ts';
 import type { ProbeParameter, PurgeChoice } from './entries.ts';
 import { purgeMethod, type Condition, type PurgeAim, type PurgeMethod } from './methods/index.ts';
-import type { Pumping } from './pumping/pumped.ts';
+import { pumpedAt, type Pumping } from './pumping/pumped.ts';
 import {
   countingSets,
   criterionOf,
@@ -77,6 +77,8 @@ export interface PurgeState {
   readonly decisions: PurgeDecision[];
   /** All that the method asks for is so, and readings hold. */
   ready: boolean;
+  /** As it is at a moment (ms): what is out by then by flow and time, and what follows from it. */
+  at: (moment: number) => PurgeState;
   ended: PurgeBook['ended'];
 }
 
@@ -210,13 +212,17 @@ function clockOf(book: PurgeBook, setUp: PurgeSetUp | null, { spacing, lastCount
   return until === null ? null : { from: before.at, until };
 }
 
-/** The purge of one visit by its method, against the level that stands. */
-export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null): PurgeState {
+/**
+ * The purge of one visit by its method, against the level that stands: as its book leaves it, or as it is at a moment (ms), with what
+ * flow and time have brought out by then.
+ */
+export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null, at?: number): PurgeState {
   const setUp = setUpState(book, point, level);
   const aim = setUp?.aim ?? null;
   const judgement = judged(book, setUp);
   const { stability, spacing, lastCounting, lastTooSoon, provenFrom } = judgement;
-  const { pumped, pumping, lowest, ranDry, ended } = book;
+  const { pumping, lowest, ranDry, ended } = book;
+  const pumped = Math.max(book.pumped, at === undefined || ended ? 0 : (pumpedAt(pumping, at) ?? 0));
   const conditions = setUp
     ? setUp.method.conditions(setUp.chosen, {
         pumped,
@@ -263,6 +269,7 @@ export function purgeState(book: PurgeBook, point: WellPoint, level: AgreedLevel
     get decisions() {
       return book.decisions.all();
     },
+    at: (moment) => purgeState(book, point, level, moment),
     ready: setUp !== null && conditions.every(({ met }) => met) && (!setUp.method.judges || stability?.stable === true),
     ended,
   };

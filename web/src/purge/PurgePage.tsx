@@ -3,6 +3,7 @@ import { purgeWaterNames, sayCondition, type Condition, type PurgeSetUp, type Pu
 import type { WellPoint } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { fromBase, showNumber, unitLabel } from '@fonte/core/units';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Cautions } from '../visit/Cautions.tsx';
 import { Connect, Rig, useDevices } from '../devices/index.ts';
@@ -15,6 +16,7 @@ import { roomPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
+import { useNow } from '../time/useNow.ts';
 import { useUnitSystem } from '../units/system.ts';
 import { Figure } from '../working/Figure.tsx';
 import { Compare } from './Compare.tsx';
@@ -43,13 +45,17 @@ function PurgeAt({ visit }: { visit: VisitState }) {
       <div className="halves">
         <div className="picture">
           {agreed && mark ? (
-            <WellSection
-              well={point.well}
-              mark={mark}
-              depth={agreed.depth}
-              pumping={purge.ended ? null : purge.pumpingLevel}
-              purge={purge}
-            />
+            <Live purge={purge}>
+              {(now) => (
+                <WellSection
+                  well={point.well}
+                  mark={mark}
+                  depth={agreed.depth}
+                  pumping={purge.ended ? null : purge.pumpingLevel}
+                  purge={now}
+                />
+              )}
+            </Live>
           ) : (
             <Empty title={level?.leftOut ? 'The level was left out' : 'The level is not read yet'}>
               <p>{level?.leftOut?.reason ?? 'A volume follows from the water column: two readings of the level must agree.'}</p>
@@ -80,11 +86,11 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
       <div className="live-head">
         {!purge.ended && <NextClock purge={purge} />}
         <div>
-          <Verdict purge={purge} setUp={setUp} />
+          <Live purge={purge}>{(now) => <Verdict purge={now} setUp={setUp} />}</Live>
           {!purge.ended && <WhenStable purge={purge} />}
         </div>
       </div>
-      {purge.ready && !purge.ended && <End visit={visit} purge={purge} />}
+      <Live purge={purge}>{(now) => now.ready && !now.ended && <End visit={visit} purge={now} />}</Live>
       {purge.ended ? (
         <Ended visit={visit} purge={purge} />
       ) : (
@@ -105,8 +111,14 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
           </div>
         </>
       )}
-      <Conditions of={purge.conditions} />
-      <Progress purge={purge} setUp={setUp} />
+      <Live purge={purge}>
+        {(now) => (
+          <>
+            <Conditions of={now.conditions} />
+            <Progress purge={now} setUp={setUp} />
+          </>
+        )}
+      </Live>
       {purge.stability && (
         <section>
           <h2>{setUp.rule?.name}</h2>
@@ -116,7 +128,7 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
       <Compare purge={purge} />
       <Decisions purge={purge} />
       <Happened purge={purge} />
-      {!purge.ended && !purge.ready && <End visit={visit} purge={purge} />}
+      <Live purge={purge}>{(now) => !now.ended && !now.ready && <End visit={visit} purge={now} />}</Live>
       {!(purge.ended && setUp.method.id !== 'none') && (
         <details>
           <summary>Change the method or the criterion</summary>
@@ -125,6 +137,12 @@ function Purging({ visit, point, purge, setUp }: { visit: VisitState; point: Wel
       )}
     </>
   );
+}
+
+/** What hangs on what is out by now: while the pump runs it goes on with flow and time, between the sets as well. */
+function Live({ purge, children }: { purge: PurgeState; children: (now: PurgeState) => ReactNode }) {
+  const time = useNow();
+  return children(purge.ended ? purge : purge.at(time));
 }
 
 /** What has visibly gone wrong, so that its ways on are offered at once. */
@@ -154,6 +172,7 @@ function Conditions({ of }: { of: readonly Condition[] }) {
 /** What is out, what is to be removed, and how far the level is down. */
 function Progress({ purge, setUp: { aim, method, chosen } }: { purge: PurgeState; setUp: PurgeSetUp }) {
   const water = 'water' in chosen ? chosen.water : undefined;
+  const isCounting = purge.pumping.since !== null && purge.pumping.flow !== null && !purge.ended;
   const {
     units: {
       volume: [unit, decimals],
@@ -170,6 +189,7 @@ function Progress({ purge, setUp: { aim, method, chosen } }: { purge: PurgeState
         </span>
         <span className="small soft">
           {aim?.of === 'casing' ? `${showNumber(purge.volumesDone, 1)} of ${aim.volumes} volumes` : method.title}
+          {isCounting ? ', by flow and time' : ''}
           {water && `; ${purgeWaterNames[water].toLowerCase()}`}
         </span>
       </div>

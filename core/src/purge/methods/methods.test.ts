@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { levelAtRest } from '../../../test/at-the-well-bench.ts';
 import { Script, wellPoint } from '../../../test/script.ts';
 import { OwnCriterion } from '../../registers/index.ts';
+import { minute } from '../../time/index.ts';
 import type { AnyKind } from '../../book/index.ts';
 import { questionEnd, questionFlow, questionPumpingLevel, questionSet, questionSetUp } from '../question.ts';
 import {
@@ -64,6 +65,7 @@ function purging(choice: PurgeChoice) {
       write(flowTimed, { timings: took.map((one) => ({ caught: { text: caught, unit: 'mL' }, took: { text: one, unit: 's' } })) }),
     level: (text: string, minutes = 1) => write(pumpingLevelRead, { level: metres(text) }, minutes),
     pump: (pump: string, minutes = 1) => write(pumpSwitched, { pump }, minutes),
+    end: (payload: object, minutes = 1) => write(purgeEnded, payload, minutes),
     state: () => purgeState(book, wellPoint, level),
     now: () => script.now,
   };
@@ -286,6 +288,26 @@ describe('what went wrong', () => {
 
   it('has no choice that the table does not know', () => {
     expect(purgeDecided.payload.safeParse({ trouble: 'air', choice: 'constructor', reason: 'why not' }).success).toBe(false);
+  });
+});
+
+describe('what is out', () => {
+  it('goes on with flow and time between sets, and a purge that is ready by then is ended without a reason', () => {
+    const purge = purging(choices['volumes']!);
+    purge.pump('on');
+    purge.flow('1000', '10');
+    for (let set = 0; set < 3; set++) purge.set('7.00', {}, 2);
+    const target = purge.state().setUp!.aim!.target.value;
+    expect(purge.state()).toMatchObject({ ready: false, stability: { stable: true } });
+    const left = (minutes: number) => Number(purge.state().at(purge.now() + minutes * minute).conditions[0]!.data!['left']);
+    // 6 L/min.
+    expect(left(1) - left(2)).toBeCloseTo(6e-3, 9);
+    const reached = (1000 * target) / 1e-4 - (purge.now() - purge.state().pumping.since!);
+    expect(purge.state().at(purge.now() + reached - 2000).ready).toBe(false);
+    expect(purge.state().at(purge.now() + reached + 2000).ready).toBe(true);
+    expect(purge.end({ flowCell: 'none', filling: { how: 'split' } }, reached / minute - 1)).toBe('ended-early');
+    expect(purge.end({ flowCell: 'none', filling: { how: 'split' } }, 2)).toBeNull();
+    expect(purge.state()).toMatchObject({ ready: true });
   });
 });
 

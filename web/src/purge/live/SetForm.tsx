@@ -75,7 +75,11 @@ export function SetForm({
   const { system } = useUnitSystem();
   const isByPad = usePad();
   const { parameters } = setUp;
-  const { asked, free } = fieldsOf(purge, setUp);
+  // The order stays for a whole set, also where a timed flow makes the total known meanwhile: no number moves under the hand.
+  const place = `${setUp.entry} ${purge.count}`;
+  const [order, setOrder] = useState(() => ({ place, ...fieldsOf(purge, setUp) }));
+  if (order.place !== place) setOrder({ place, ...fieldsOf(purge, setUp) });
+  const { asked, free } = order;
   // Each set begins at its first number, as soon as the one before stands.
   const [at, setAt] = useState<{ set: number; field: SetField }>({ set: purge.count, field: asked[0]! });
   const active = at.set === purge.count ? at.field : asked[0]!;
@@ -90,7 +94,7 @@ export function SetForm({
       note: '',
     },
     schema: purgeReading.payload,
-    check: ({ pumped }) => (asked.includes('pumped') && !pumped ? [{ path: 'pumped', message: 'Say how much was pumped so far.' }] : []),
+    check: ({ pumped }) => (asksTotal(purge, now()) && !pumped ? [{ path: 'pumped', message: 'Say how much was pumped so far.' }] : []),
     ask: (payload) => questionSet(payload, purge, visit.level?.agreed ?? null, now(), elevationOf(visit)),
     write: (payload, { id, kept }) => append(purgeReading, payload, { at: visit.id, id, kept }),
     // The next set is typed in the units of this one.
