@@ -28,6 +28,7 @@ export interface SampleReason {
     | 'departure'
     | 'stale'
     | 'begun-again'
+    | 'reopened'
     | 'no-protocol'
     | 'unknown-protocol'
     | 'not-fit'

@@ -111,3 +111,34 @@ export function questionTest(id: MethodId, shown: Shown, beside: Beside, { isRaw
   if (chart && shown.is === 'class' && shown.from !== shown.to) note('between-steps', { to: shown.to, unit: method(id).unit });
   return found;
 }
+
+/** What of a test is held against a number that is typed. */
+interface TestBeside {
+  told: Told | null;
+  readAt: number | null;
+  dropped: string | null;
+}
+
+/**
+ * Whether chlorine that is typed at a step goes with what tests of the same water told: free above total doubts both.
+ * @param since tests read before this moment (ms) are of other water
+ */
+export function questionBesideTests(
+  act: { type: string; parameter?: ParameterId },
+  answer: { type: string; reading?: Typed },
+  tests: readonly TestBeside[],
+  since: number,
+): Finding[] {
+  const { parameter: of } = act;
+  if (answer.type !== 'measure' || !answer.reading || (of !== 'freeChlorine' && of !== 'totalChlorine')) return [];
+  if (!readNumber(answer.reading.text).ok) return [];
+  const value = inOwnUnit(of, answer.reading);
+  const typed: Told = { parameter: of, form: 'value', low: value, high: value };
+  const other = tests.findLast(
+    ({ told, readAt, dropped }) =>
+      told && told.parameter !== of && (readAt ?? 0) >= since && dropped === null && /^(free|total)Chlorine$/.test(told.parameter),
+  );
+  return other?.told && isFreeAboveTotal(typed, other.told)
+    ? [{ code: 'free-above-total', severity: 'question', field: of, data: { free: value, other: other.told.low } }]
+    : [];
+}

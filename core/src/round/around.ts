@@ -140,6 +140,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
     return this.hasBottle(analysis, ({ filledAt }) => filledAt !== null);
   }
 
+  testReadAt(test: string): number | null {
+    return this.visit().tests.find(({ id }) => id === test)?.readAt ?? null;
+  }
+
   /** Whether a bottle of the point's water for an analysis is of a kind. */
   private hasBottle(analysis: AnalysisId, is: (bottle: BottleState) => boolean): boolean {
     const { table, bottles } = this.visit();

@@ -33,6 +33,8 @@ export interface BottleState extends FieldBottle {
   sample: SampleKind;
   /** What of the protocol departs, and what that makes of the sample. */
   reasons: readonly SampleReason[];
+  /** What they will be if it is filled as soon as it can be from a moment (ms) on; those that it has once it is filled. */
+  foreseen: (now: number) => readonly SampleReason[];
 }
 
 interface Surroundings {
@@ -46,6 +48,7 @@ interface Surroundings {
   packed: boolean;
   cultures: CultureBook;
   reasons: readonly SampleReason[];
+  foreseen: BottleState['foreseen'];
 }
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
@@ -85,6 +88,7 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
       (around.household && bottle.filledAt !== null ? { party: around.household, since: bottle.filledAt } : null),
     sample: worstSample(around.reasons.map(({ makes }) => makes)),
     reasons: around.reasons,
+    foreseen: around.foreseen,
     accepted,
     handedOver: handOver !== undefined || onBench,
     onBench,

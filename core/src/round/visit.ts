@@ -20,7 +20,7 @@ import { bottlesAt, labellingOf, labFor, nthVisit, type PlannedVisit } from '../
 import { gearReasons } from '../prepare/index.ts';
 import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
+import { earliestFill, runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import { standingIn } from './standing.ts';
@@ -64,11 +64,11 @@ export interface VisitState {
 const special = (code: SampleReason['code']): SampleReason => ({ code, makes: 'special', data: {} });
 
 /** Why the sample in a bottle is less than a routine one, by the run that fills it, or for want of one. */
-function runReasons(bottle: FieldBottle, run: RunState | null, hasUnknown: boolean): SampleReason[] {
-  if (run) return sampleReasons(run, bottle.filledAt);
+function runReasons(rule: FieldBottle['rule'], filledAt: number | null, run: RunState | null, hasUnknown: boolean): SampleReason[] {
+  if (run) return sampleReasons(run, filledAt);
   // A run that cannot be judged here may have filled any of them.
   if (hasUnknown) return [special('unknown-protocol')];
-  return bottle.rule === 'bacteria' ? [special('no-protocol')] : [];
+  return rule === 'bacteria' ? [special('no-protocol')] : [];
 }
 
 /** The kinds of tests that a bottle is for. */
@@ -102,25 +102,32 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     const by = runThatFills(sampled, one);
     const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
     const place = kindsOf(one.rule, analyses, table!);
-    return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) =>
-      bottleInStream(bottle, {
+    const run = by?.run ?? null;
+    /** As if it had been filled at a moment (ms); as it is while nobody has filled it where that is null. */
+    const reasonsAt = (bottle: FieldBottle, filledAt: number | null): SampleReason[] =>
+      purpose(bottle.purpose).isWater
+        ? [
+            ...(bottle.unfiltered === null
+              ? []
+              : [{ code: 'unfiltered' as const, makes: 'special' as const, data: { reason: bottle.unfiltered } }]),
+            ...gearReasons(bottle.card, round.prepare, filledAt),
+            ...placeReasons(arrival, place, filledAt),
+            ...(purge ? purgeReasons(purge, filledAt) : []),
+            // Its protocol may still be run.
+            ...(by && !run && bottle.filledAt === null ? [] : runReasons(bottle.rule, filledAt, run, unknownRuns.length > 0)),
+          ]
+        : [];
+    return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) => {
+      const reasons = reasonsAt(bottle, bottle.filledAt);
+      return bottleInStream(bottle, {
         ...around,
         lab: labFor(round.plan, bottle),
         measured,
-        reasons: purpose(bottle.purpose).isWater
-          ? [
-              ...(bottle.unfiltered === null
-                ? []
-                : [{ code: 'unfiltered' as const, makes: 'special' as const, data: { reason: bottle.unfiltered } }]),
-              ...gearReasons(bottle.card, round.prepare, bottle.filledAt),
-              ...placeReasons(arrival, place, bottle.filledAt),
-              ...(purge ? purgeReasons(purge, bottle.filledAt) : []),
-              ...runReasons(bottle, by?.run ?? null, unknownRuns.length > 0),
-            ]
-          : [],
+        reasons,
+        foreseen: (now) => (bottle.filledAt !== null ? reasons : reasonsAt(bottle, run ? earliestFill(run, now) : now)),
         packed: packed.has(bottle.place),
-      }),
-    );
+      });
+    });
   });
   return {
     ...sampled,
@@ -133,6 +140,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     purge,
     sample: worstSample([
       ...runs.map((run) => run.sample),
+      ...bottles.filter(({ lost }) => !lost).map((bottle) => bottle.sample),
       ...(arrival.verdicts.some(({ fitness }) => fitness === 'not-fit') ? (['special'] as const) : []),
       ...(unknownRuns.length > 0 ? (['special'] as const) : []),
     ]),
@@ -143,6 +151,23 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     tests: book.fieldtests,
     household: round.kit.given?.name ?? null,
   };
+}
+
+/** What a sample is at a moment, and why. */
+export interface SampleNow {
+  sample: SampleKind;
+  reasons: readonly SampleReason[];
+}
+
+/**
+ * What the samples of a run are, from all that is known at a moment (ms): plan, gear, place, purge, run and the time that has passed and
+ * that its clocks still take. Of a run whose bottles are all gone, what the run itself says.
+ */
+export function sampleNow(visit: VisitState, run: RunState, now: number): SampleNow {
+  const bottles = visit.bottles.filter((bottle) => !bottle.lost && runThatFills(visit, bottle)?.procedure === run.procedure);
+  const all = bottles.length > 0 ? bottles.flatMap((bottle) => bottle.foreseen(now)) : sampleReasons(run, null);
+  const reasons = [...new Map(all.map((reason) => [JSON.stringify(reason), reason])).values()];
+  return { sample: worstSample(reasons.map(({ makes }) => makes)), reasons };
 }
 
 interface Seen {

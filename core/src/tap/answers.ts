@@ -78,6 +78,17 @@ export function questionStep({ act }: Step, answer: StepAnswer): Finding[] {
     : found;
 }
 
+/** A clock that has run so many times its least, and so much longer (s), was forgotten rather than watched. Common practice. */
+const forgotten = { times: 4, longer: 3600 } as const;
+
+/** Whether a clock without an end ran so long that somebody may have forgotten it. `now` in ms. */
+export function questionClock({ step: { act }, clockFrom }: Pick<RunStep, 'step' | 'clockFrom'>, now: number): Finding[] {
+  if (act.type !== 'clock' || act.most !== undefined || clockFrom === null) return [];
+  const ran = (now - clockFrom) / second;
+  if (ran <= Math.max(forgotten.times * act.least, act.least + forgotten.longer)) return [];
+  return [{ code: 'clock-forgotten', severity: 'question', field: 'clock', data: { minutes: Math.floor(ran / 60) } }];
+}
+
 /** Whether some answer to a step would be a stop at this point: without the answer nobody knows what the sample is. */
 export function decidesSample({ act }: Step, point: Point): boolean {
   if (act.type === 'checks') return act.items.some((item) => item.stop);

@@ -27,6 +27,12 @@ export const runGivenUp = entryKind('run-given-up', 'Protocol given up', z.objec
   correction: 'strike',
 });
 
+/**
+ * The run goes back to a step that was closed: it and what came after it is done again, as when somebody drew water and the tap is
+ * flushed again, or another choice is made. Only while its bottles are empty.
+ */
+export const stepReopened = entryKind('step-reopened', 'Step reopened', z.object({ ...at, reason }), written);
+
 /** The clock of a step was started; its time is the entry's own, so it survives a reload. Started again only with a reason. */
 export const clockStarted = entryKind('clock-started', 'Clock started', z.object({ ...at, reason: reason.optional() }), {
   ...written,

@@ -5,8 +5,21 @@ import { millis } from '../time/index.ts';
 import type { RunningClock } from './clock.ts';
 import { askRun, runningClocks, type DueRun } from './due.ts';
 import { departs, misfitAnswer } from './answers.ts';
-import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped } from './entries.ts';
-import { asBefore, findProtocol, isOver, mayRunAt, procedureOf, proceduresFor, runState, takenBy, titleOf, type RunBook } from './run.ts';
+import { clockStarted, runGivenUp, runStarted, stepDone, stepReopened, stepSkipped } from './entries.ts';
+import {
+  asBefore,
+  findProtocol,
+  isOver,
+  mayRunAt,
+  procedureOf,
+  proceduresFor,
+  readableFrom,
+  runState,
+  takenBy,
+  titleOf,
+  type RunBook,
+  type RunState,
+} from './run.ts';
 import type { RunStep } from './run-step.ts';
 
 /** What a book says of the runs of one visit, by procedure, in the order in which they were started. */
@@ -22,6 +35,8 @@ export interface RunAround {
   isToFill: (analysis: AnalysisId) => boolean;
   /** Whether a bottle that the protocol fills was filled. */
   isFilled: (analysis: AnalysisId) => boolean;
+  /** When a field test of the visit was read (ms); null where there is none such. */
+  testReadAt: (test: string) => number | null;
 }
 
 function clockFits(now: RunStep, { reason }: { reason?: string | undefined }): Misfit | null {
@@ -30,10 +45,26 @@ function clockFits(now: RunStep, { reason }: { reason?: string | undefined }): M
   return misfit('clock-runs', 'payload.reason');
 }
 
+/** Whether a run may go back to a step: to one that was closed, and while nothing was filled by it. */
+function reopenFits(run: RunState, step: string, around: RunAround): Misfit | null {
+  if (takenBy(run.protocol).some((analysis) => around.isFilled(analysis))) return misfit('filled', 'payload.step');
+  if (run.givenUp !== null) return misfit('run-over', 'payload.procedure');
+  return run.steps.some((one) => one.step.id === step && one.doneAt !== null) ? null : misfit('not-closed', 'payload.step');
+}
+
+/** A run without what was given from a step on: its clocks as well. */
+function reopened(book: RunBook, { step, reason }: { step: string; reason: string }, point: Point): Partial<RunBook> {
+  const all = runState(book, point)?.steps.map((one) => one.step.id) ?? [];
+  const again = new Set(all.slice(all.indexOf(step)));
+  const kept = <V>(of: ReadonlyMap<string, V>) => new Map([...of].filter(([id]) => !again.has(id)));
+  return { given: kept(book.given), clocks: kept(book.clocks), reopened: [...(book.reopened ?? []), { step, reason }] };
+}
+
 function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null {
   const run = runState(book, around.point);
   // Its steps cannot be judged; they are kept as they are.
   if (!run) return null;
+  if (stepReopened.is(entry)) return reopenFits(run, entry.payload.step, around);
   if (isOver(run)) return misfit('run-over', 'payload.procedure');
   if (runGivenUp.is(entry)) return null;
   const { step } = entry.payload as { step: string };
@@ -44,6 +75,9 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   if (!stepDone.is(entry)) return null;
   const refused = misfitAnswer(now.step, entry.payload.answer);
   if (refused) return refused;
+  const { test } = entry.payload;
+  const readAt = test === undefined ? null : around.testReadAt(test);
+  if (readAt !== null && readAt < readableFrom(run)) return misfit('read-before', 'payload.answer.reading');
   if (now.step.act.type === 'fill' && takenBy(run.protocol).some((analysis) => around.isToFill(analysis)))
     return misfit('fill-first', 'payload.step');
   const ahead = now.step.act.type === 'clock' ? postdatedBy(entry) : 0;
@@ -89,7 +123,7 @@ interface RunView {
 export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
   next: { run: ({ analyses, due }) => (analyses.length > 0 ? askRun(due) : null) },
   waiting: ({ due }) => runningClocks(due),
-  kinds: [runStarted, runGivenUp, clockStarted, stepDone, stepSkipped],
+  kinds: [runStarted, runGivenUp, stepReopened, clockStarted, stepDone, stepSkipped],
   empty: new Map(),
   fits: (runs, entry, around) => {
     if (runStarted.is(entry)) {
@@ -117,6 +151,7 @@ export const runRoom: Room<RunsBook, RunAround, RunView, RunningClock> = {
     const book = runs.get(procedure)!;
     const changed = (change: Partial<RunBook>) => new Map(runs).set(procedure, { ...book, ...change });
     if (runGivenUp.is(entry)) return changed({ givenUp: entry.payload.reason });
+    if (stepReopened.is(entry)) return changed(reopened(book, entry.payload, point));
     if (clockStarted.is(entry)) {
       const { step, reason } = entry.payload;
       const restarts = [...(book.clocks.get(step)?.restarts ?? []), ...(reason ? [reason] : [])];

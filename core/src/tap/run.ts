@@ -28,6 +28,8 @@ export interface RunState {
   givenUp: string | null;
   /** Runs before it that came to nothing: when each was begun (ms), and why it ended. */
   before: readonly RunBefore[];
+  /** Steps to which it went back, and why. */
+  reopened: readonly Reopened[];
   departures: { step: Step; reason: string; effect: Effect }[];
   finished: boolean;
 }
@@ -100,6 +102,13 @@ export interface RunBook {
   clocks: ReadonlyMap<string, { from: number; backdated: number; restarts: readonly string[] }>;
   givenUp: string | null;
   before?: readonly RunBefore[];
+  reopened?: readonly { step: string; reason: string }[];
+}
+
+/** A step that was done again, and why. */
+export interface Reopened {
+  say: string;
+  reason: string;
 }
 
 /** A run that was given up or ended by a stop, before its bottle was filled. */
@@ -120,7 +129,7 @@ export const asBefore = ({ startedAt, protocol, givenUp, steps }: RunState): Run
  * Where a run stands; null for an edition that is not known here, see {@link unknownRun}. Steps whose condition is not met
  * are left out of the list once the choice they hang on is made.
  */
-export function runState({ procedure, start, given, clocks, givenUp, before = [] }: RunBook, point: Point): RunState | null {
+export function runState({ procedure, start, given, clocks, givenUp, before = [], reopened = [] }: RunBook, point: Point): RunState | null {
   const protocol = findProtocol(start.protocol, start.edition);
   if (!protocol) return null;
   const answers = new Map([...given].flatMap(([step, { answer }]) => (answer ? [[step, answer] as const] : [])));
@@ -159,6 +168,7 @@ export function runState({ procedure, start, given, clocks, givenUp, before = []
     abandoned,
     givenUp,
     before,
+    reopened: reopened.map(({ step, reason }) => ({ say: protocol.steps.find(({ id }) => id === step)?.say ?? step, reason })),
     sample: worstSample([
       ...stops.map(({ outcome }) => (outcome === 'invalid' ? outcome : ('special' as const))),
       ...departures.flatMap(({ effect }) => (effect === 'noted' ? [] : [effect])),
@@ -180,6 +190,13 @@ export function measured(run: RunState, parameter: string): string | null {
   return reading && `${reading.text} ${unitLabel(reading.unit)}`;
 }
 
+/**
+ * From when on (ms) a reading is one that the step now asks for: the end of the step before it. What was measured before that is of
+ * other water, as chlorine before the bleach was rinsed off.
+ */
+export const readableFrom = ({ steps, startedAt }: Pick<RunState, 'steps' | 'startedAt'>): number =>
+  Math.max(startedAt, ...steps.map(({ doneAt }) => doneAt ?? 0));
+
 /** A bottle may be filled for so long, in ms, where an edition does not say it. */
 const usuallyFresh = hour;
 
@@ -190,6 +207,14 @@ export function isStale({ steps, protocol }: RunState, filledAt: number): boolea
   const first = steps.find(({ step, doneAt }) => (step.act.type === 'clock' || step.act.type === 'measure') && doneAt !== null);
   const fresh = protocol.freshFor === undefined ? usuallyFresh : protocol.freshFor * second;
   return first?.doneAt != null && filledAt - first.doneAt > fresh;
+}
+
+/** When a run's bottles are filled at the earliest (ms), if everything goes well from now on: after the clocks that are left. */
+export function earliestFill({ steps }: RunState, now: number): number {
+  return steps.reduce((at, { step: { act }, clockFrom, doneAt }) => {
+    if (act.type !== 'clock' || doneAt !== null) return at;
+    return Math.max(at, (clockFrom ?? at) + act.least * second);
+  }, now);
 }
 
 /** What makes the sample of a run what it is; `filledAt` in ms, null before it is filled. */
@@ -204,5 +229,10 @@ export function sampleReasons(run: RunState, filledAt: number | null): SampleRea
   }));
   const stale: SampleReason[] = filledAt !== null && isStale(run, filledAt) ? [{ code: 'stale', makes: 'special', data: {} }] : [];
   const again = run.before.map(({ protocol, why }): SampleReason => ({ code: 'begun-again', makes: 'routine', data: { protocol, why } }));
-  return [...again, ...stops, ...departures, ...stale];
+  const reopened = run.reopened.map(({ say, reason }): SampleReason => ({
+    code: 'reopened',
+    makes: 'routine',
+    data: { step: say, reason },
+  }));
+  return [...again, ...reopened, ...stops, ...departures, ...stale];
 }

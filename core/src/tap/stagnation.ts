@@ -1,21 +1,26 @@
+import type { AnalysisId } from '../bottles/index.ts';
 import { base, convert, readNumber, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import { lastReading } from './answers.ts';
 import type { Protocol, Step } from './protocol.ts';
 import type { RunState } from './run.ts';
 
-/** Steps at which water stands: a clock that begins anew when somebody uses water, or a question since when nobody did. */
+/** Analyses whose sample is defined by how long its water stood. What else is asked about the past (disinfected, unused) is not that. */
+const standing: readonly AnalysisId[] = ['lead'];
+
+/** Steps at which water stands: a clock that begins again when somebody uses water, or a question since when nobody did. */
 const isStanding = ({ act }: Step): boolean => (act.type === 'clock' && act.restart !== undefined) || act.type === 'since';
 
-/** Whether a protocol takes water that stood in the pipes. */
-export const wantsStandingWater = ({ steps }: Protocol): boolean => steps.some(isStanding);
+/** Whether a protocol takes water that stood in the pipes for a time that its lab asks about. */
+export const wantsStandingWater = ({ analysis, steps }: Protocol): boolean => standing.includes(analysis) && steps.some(isStanding);
 
-/** How long the water had stood, in s, at a moment (ms); null where its clock was not started and nobody said it. */
-export function stoodFor({ steps }: RunState, at: number): number | null {
-  const standing = steps.find(({ step }) => isStanding(step));
-  if (!standing) return null;
-  if (standing.answer?.type === 'since') return base(standing.answer.lasted);
-  return standing.clockFrom === null || standing.clockFrom > at ? null : (at - standing.clockFrom) / second;
+/** How long the water had stood, in s, at a moment (ms); null where its clock was not started and nobody said it, or where it is not asked. */
+export function stoodFor({ protocol, steps }: RunState, at: number): number | null {
+  if (!wantsStandingWater(protocol)) return null;
+  const found = steps.find(({ step }) => isStanding(step));
+  if (!found) return null;
+  if (found.answer?.type === 'since') return base(found.answer.lasted);
+  return found.clockFrom === null || found.clockFrom > at ? null : (at - found.clockFrom) / second;
 }
 
 /** What was measured last at a step, in a unit; null when it was not, or is no number. */

@@ -4,13 +4,17 @@ import { readingFindings } from '../parameters/index.ts';
 import { second, showDuration } from '../time/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import { showTyped, unitLabel, type UnitId } from '../units/index.ts';
-import { clockStarted, runGivenUp, runStarted, stepDone, stepSkipped, type StepAnswer } from './entries.ts';
+import { clockStarted, runGivenUp, runStarted, stepDone, stepReopened, stepSkipped, type StepAnswer } from './entries.ts';
 import { procedureOf } from './run.ts';
 import { protocols } from './tables/index.ts';
 
 const lasting = (seconds: unknown) => (Number(seconds) < 300 ? `${Math.floor(Number(seconds))} s` : showDuration(Number(seconds) * second));
 
 export const tapFindings: FindingWords = {
+  'clock-forgotten': [
+    ({ minutes }) => `This clock has run for ${showDuration(Number(minutes) * 60 * second)}. Has it really been going on all that time?`,
+    'Restart the clock if not.',
+  ],
   'asked-above': [({ says }) => String(says), 'Keep it if it says the same.'],
 };
 
@@ -30,6 +34,9 @@ export const tapWords: Words = {
   unanswered: ({ label }) => `Answer “${label}”.`,
   'cannot-be': (data) => sayFinding(readingFindings, { code: String(data['finding']), data }).says,
   'fill-first': 'Fill the bottle first.',
+  'read-before': 'That was read before the last step was done, of other water. Measure again.',
+  filled: 'A bottle has been filled by this protocol: it cannot go back any more.',
+  'not-closed': 'The protocol can go back only to a step that was done or skipped.',
   'clock-short': ({ least, ran }) => `The clock asks for at least ${lasting(least)}; it ran ${lasting(ran)}.`,
   'not-constant': ({ count, within, unit }) => `The last ${count} readings do not lie within ${within} ${unitLabel(unit as UnitId)}.`,
   'clock-over': ({ most, ran }) => `The clock allows at most ${lasting(most)}; it ran ${lasting(ran)}.`,
@@ -78,6 +85,7 @@ export const tapSays: readonly Says[] = [
       `“${protocolOf(protocol)?.title ?? protocolOf(procedure)?.title ?? protocol}”, edition ${edition}.`,
   ),
   inBook(runGivenUp, ({ procedure, reason }) => `“${protocolOf(procedure)?.title ?? procedure}”: ${reason}`),
+  inBook(stepReopened, ({ procedure, step, reason }) => `Back to ${stepSays(procedure, step)}: ${reason}`),
   inBook(clockStarted, ({ procedure, step, reason }) => `${stepSays(procedure, step)}${reason ? `, anew: ${reason}` : '.'}`),
   inBook(
     stepDone,
@@ -97,6 +105,7 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     stop: () => data['say']!,
     departure: () => `“${data['step']}” departs from the protocol: ${data['reason']}.`.replace(/\.\.$/, '.'),
     'begun-again': () => `Begun anew: “${data['protocol']}” had come to nothing. ${data['why']}`,
+    reopened: () => `Went back to “${data['step']}”: ${data['reason']}.`.replace(/\.\.$/, '.'),
     stale: () => 'Filled too long after the tap was flushed and measured: this is other water.',
     'no-protocol': () => 'Bacteria taken without a protocol.',
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,

@@ -1,6 +1,6 @@
 import { hasSameWords, type BookEntry, type Entry } from '@fonte/core/book';
 import { IdTaken, type ApiProblem } from '../api/call.ts';
-import { disk, standingEntry, type Kept } from '../disk/index.ts';
+import { disk, type Kept } from '../disk/index.ts';
 import { now } from '../time/clock.ts';
 
 /*
@@ -95,6 +95,28 @@ export function booksWaiting(): string[] {
   return [...byBook.keys()];
 }
 
+/** Writes an entry to the outbox and deletes its draft, at once. What stands with the same words stays. @throws IdTaken */
+async function write(kept: Kept): Promise<void> {
+  const { id, entry, at } = kept;
+  const opened = await disk();
+  const { outbox, entries, drafts, spent } = opened;
+  const inBook = () => entries.where('id').equals(id).first();
+  const standing = await inBook();
+  const isGone = await opened.transaction('rw', outbox, drafts, spent, async () => {
+    const here = (await outbox.where('id').equals(id).first())?.entry ?? standing;
+    if (here && !hasSameWords(here, entry)) throw new IdTaken();
+    await drafts.where('entry').equals(id).delete();
+    if (here) return false;
+    // It left for its book while we looked.
+    if (await spent.get(id)) return true;
+    await outbox.add(kept);
+    await spent.put({ id, at });
+    return false;
+  });
+  const gone = isGone ? await inBook() : undefined;
+  if (isGone && !(gone && hasSameWords(gone, entry))) throw new IdTaken();
+}
+
 /**
  * Keeps an entry on the disk, and deletes the draft that it was; when it returns, the entry survives the end of the browser. What
  * stands already with the same words is kept.
@@ -105,14 +127,7 @@ export async function put(entry: Entry, onDisk?: () => void): Promise<void> {
   await outboxRead();
   const kept: Kept = { id: entry.id, book: entry.book, entry, at: now(), state: 'waiting' };
   try {
-    const opened = await disk();
-    const { outbox, entries, drafts } = opened;
-    await opened.transaction('rw', outbox, entries, drafts, async () => {
-      const standing = await standingEntry(opened, entry.id);
-      if (standing && !hasSameWords(standing, entry)) throw new IdTaken();
-      if (!standing) await outbox.add(kept);
-      await drafts.where('entry').equals(entry.id).delete();
-    });
+    await write(kept);
   } catch (cause) {
     if (cause instanceof IdTaken) throw cause;
     throw new NotKept({ cause });
@@ -157,8 +172,12 @@ export async function refuse(refused: readonly { entry: Entry; problem: ApiProbl
 
 /** Lets go of an entry that was refused while its form was still open: there it is mended. */
 export async function letGo(id: string): Promise<void> {
-  const { outbox } = await disk();
-  await outbox.where('id').equals(id).delete();
+  const opened = await disk();
+  const { outbox, spent } = opened;
+  await opened.transaction('rw', outbox, spent, async () => {
+    await outbox.where('id').equals(id).delete();
+    await spent.delete(id);
+  });
   await changed();
 }
 

@@ -73,6 +73,13 @@ export interface KeptDraft {
   at: number;
 }
 
+/** The id of an entry that was written here lately: no draft of it is written any more. */
+export interface SpentId {
+  id: string;
+  /** When (ms). */
+  at: number;
+}
+
 /** Single things under a name. */
 export interface KeptNote {
   name: string;
@@ -90,6 +97,7 @@ export class Disk extends Dexie {
   pins!: EntityTable<KeptPin, 'person'>;
   notes!: EntityTable<KeptNote, 'name'>;
   drafts!: EntityTable<KeptDraft, 'key'>;
+  spent!: EntityTable<SpentId, 'id'>;
 
   constructor() {
     super('fonte', { chromeTransactionDurability: 'strict' });
@@ -103,6 +111,6 @@ export class Disk extends Dexie {
       pins: 'person',
       notes: 'name',
     });
-    this.version(2).stores({ drafts: 'key, entry' });
+    this.version(2).stores({ drafts: 'key, entry', spent: 'id, at' });
   }
 }

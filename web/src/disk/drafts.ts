@@ -1,39 +1,43 @@
-import type { Disk, KeptDraft } from './disk.ts';
+import type { KeptDraft } from './disk.ts';
 import { disk } from './open.ts';
 
-/** Whether an entry with this id stands on this device: it waits, was refused, or is part of its book. Inside a transaction. */
-export async function standingEntry({ outbox, entries }: Disk, id: string) {
-  return (await outbox.where('id').equals(id).first())?.entry ?? (await entries.where('id').equals(id).first());
-}
-
 /**
- * Writes what is being typed, or deletes it where `null`. A draft whose entry stands is deleted, in the transaction that looks:
- * what was typed before an entry was written cannot come back after it, in whatever order the disk is reached.
+ * Writes what is being typed, or deletes it where `null`. A draft of an entry that was written is deleted, in the transaction that
+ * looks: what was typed before it cannot come back after it, in whatever order the disk is reached. No table is touched that a whole
+ * round is written to: that would hold up every key.
  */
 export async function writeDrafts(changes: Iterable<readonly [string, KeptDraft | null]>): Promise<void> {
   const opened = await disk();
-  const { drafts, outbox, entries } = opened;
-  await opened.transaction('rw', drafts, outbox, entries, async () => {
+  const { drafts, spent } = opened;
+  await opened.transaction('rw', drafts, spent, async () => {
     for (const [key, draft] of changes) {
-      const isOver = draft === null || (await standingEntry(opened, draft.entry)) !== undefined;
+      const isOver = draft === null || (await spent.get(draft.entry)) !== undefined;
       await (isOver ? drafts.delete(key) : drafts.put(draft));
     }
   });
 }
 
-/** All drafts on this device whose entry does not stand; the others are deleted. */
-export async function openDrafts(): Promise<KeptDraft[]> {
-  const opened = await disk();
-  const all = await opened.drafts.toArray();
-  await writeDrafts(all.map((draft) => [draft.key, draft]));
-  return opened.drafts.toArray();
-}
-
-/** Which of these entries stand on this device. */
+/** Which of these entries stand on this device: wait, were refused, or are part of their book. */
 export async function standingOf(ids: readonly string[]): Promise<Set<string>> {
   const { outbox, entries } = await disk();
   const [waiting, written] = await Promise.all([outbox.where('id').anyOf(ids).toArray(), entries.where('id').anyOf(ids).toArray()]);
   return new Set([...waiting, ...written].map(({ id }) => id));
+}
+
+/** Ids are remembered as spent for so long (ms): no key is on its way to the disk for longer. */
+const remembered = 24 * 3_600_000;
+
+/** All drafts on this device whose entry does not stand; the others are deleted. `now` in ms. */
+export async function openDrafts(now: number): Promise<KeptDraft[]> {
+  const { drafts, spent } = await disk();
+  await spent
+    .where('at')
+    .below(now - remembered)
+    .delete();
+  const all = await drafts.toArray();
+  const standing = await standingOf(all.map(({ entry }) => entry));
+  await drafts.bulkDelete(all.filter(({ entry }) => standing.has(entry)).map(({ key }) => key));
+  return all.filter(({ entry }) => !standing.has(entry));
 }
 
 /** Deletes every draft of every tab. */

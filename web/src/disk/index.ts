@@ -1,7 +1,7 @@
 import { disk } from './open.ts';
 
 export { disk } from './open.ts';
-export { clearDrafts, openDrafts, standingEntry, standingOf, writeDrafts } from './drafts.ts';
+export { clearDrafts, openDrafts, standingOf, writeDrafts } from './drafts.ts';
 export type { Disk, Kept, KeptAnswer, KeptDraft, KeptFile, KeptKey, KeptPin, KeptThing } from './disk.ts';
 
 /** A single thing that is kept under a name, or undefined. */

@@ -46,6 +46,9 @@ export function TakeOver({
       <Link to={`${roomPath(id, 'fieldtests', visit.id)}?of=${parameter}&back=${back}`}>
         {made.length > 0 ? 'Test it again' : 'Guide me through the test'}
       </Link>
+      {parameter === 'freeChlorine' && (
+        <Link to={`${roomPath(id, 'fieldtests', visit.id)}?of=totalChlorine&back=${back}`}>Measure total chlorine too</Link>
+      )}
     </div>
   );
 }

@@ -1,10 +1,12 @@
-import { stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
+import type { VisitState } from '@fonte/core/round';
+import { runThatFills, stepDone, stepSkipped, type RunState, type RunStep } from '@fonte/core/tap';
 import { showTyped } from '@fonte/core/units';
 import { showDate, wallTime } from '@fonte/core/time';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Field } from '../form/Field.tsx';
 import { TypedInput } from '../units/TypedField.tsx';
+import { Reopen } from './Reopen.tsx';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 
 const marks: Record<RunStep['state'], MarkKind> = { done: 'good', skipped: 'question', now: 'live', later: 'note' };
@@ -22,9 +24,11 @@ function answered(run: RunStep): string {
   return '';
 }
 
-/** All steps of the run: what was done and when, what is now, what comes. A step done can be struck and done again. */
-export function StepList({ run }: { run: RunState }) {
+/** All steps of the run: what was done and when, what is now, what comes. The run can go back to a step while nothing is filled. */
+export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
   const { round } = useRound();
+  const mayGoBack =
+    run.givenUp === null && !visit.bottles.some((one) => one.filledAt !== null && runThatFills(visit, one)?.procedure === run.procedure);
   const started = wallTime(run.startedAt, round.plan.zone).date;
   /** With its day where it is another than the run's: what is stale is seen to be. */
   const seconds = (at: number) => {
@@ -40,6 +44,7 @@ export function StepList({ run }: { run: RunState }) {
             {one.step.say} <span className="hidden">({words[one.state]})</span> <span className="strong">{answered(one)}</span>
           </span>
           <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
+          {one.doneAt !== null && mayGoBack && <Reopen visit={visit} procedure={run.procedure} step={one.step} open="Back here" />}
           {one.entry &&
             (one.state === 'skipped' ? (
               <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />

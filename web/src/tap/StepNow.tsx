@@ -2,11 +2,14 @@ import {
   clockStarted,
   departs,
   effectOf,
+  questionClock,
+  readableFrom,
   misfitAnswer,
   questionStep,
   runGivenUp,
   runThatFills,
   stepDone,
+  stepReopened,
   stepSkipped,
   stopsOf,
   type Effect,
@@ -20,6 +23,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
+import { questionBesideTests } from '@fonte/core/fieldtests';
 import { TakeOver } from '../fieldtests/index.ts';
 import { FillNow } from '../fill/index.ts';
 import { instrumentFor } from '@fonte/core/prepare';
@@ -33,14 +37,17 @@ import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
+import { useDraft } from '../units/useDraft.ts';
 import { useInSight } from '../visit/useInSight.ts';
 import './tap.css';
+import { flushOf } from './flush.ts';
 import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
 
 /** What else than the answer a person may be about to say, each with a reason. */
 const detours = {
   skip: { kind: stepSkipped, about: 'This step is left out.', button: 'Leave it out' },
-  restart: { kind: clockStarted, about: 'The clock starts anew.', button: 'Start the clock anew' },
+  flush: { kind: stepReopened, about: 'The tap is flushed again, and the clock starts after that.', button: 'Flush again' },
+  restart: { kind: clockStarted, about: 'The clock starts from zero.', button: 'Restart the clock' },
   giveUp: { kind: runGivenUp, about: 'The whole protocol is given up: no sample of it.', button: 'Give the protocol up' },
 } as const;
 type Detour = keyof typeof detours;
@@ -92,7 +99,9 @@ export function StepNow({
   const { append } = useRound();
   const { step } = now;
   const { act } = step;
-  const [detour, setDetour] = useState<Detour | null>(null);
+  // Kept like what is typed: a reason that was begun is about something.
+  const [turned, setDetour, clearDetour] = useDraft<Detour | ''>(`detour.${visit.id}.${procedure}.${step.id}`, '');
+  const detour = turned === '' ? null : turned;
   const [isEarly, setEarly] = useState(false);
   const { busy, run, say } = useAction();
   const time = useNow();
@@ -105,6 +114,9 @@ export function StepNow({
 
   useInSight(heading);
 
+  const runHere = visit.runs.find((one) => one.procedure === procedure);
+  /** Where an interrupted run begins again, if it was flushed. */
+  const flush = runHere ? flushOf(runHere) : null;
   const instrument = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;
   // Leaving the step out, or giving up, needs no instrument.
   const isShut = useShut(instrument) && !detour;
@@ -126,7 +138,8 @@ export function StepNow({
     schema: kind.payload,
     read: (draft) => {
       const reason = draft.departure;
-      if (detour) return { value: { procedure, step: step.id, departure: reason, reason }, problems: [] };
+      const at = detour === 'flush' ? flush!.id : step.id;
+      if (detour) return { value: { procedure, step: at, departure: reason, reason }, problems: [] };
       const problem = problemOf(draft);
       const answer = answerFrom(step, draft);
       const isDeparture = !problem && departs(now, answer, time) !== null;
@@ -138,16 +151,21 @@ export function StepNow({
     },
     // An odd number is asked about before it is written: 20 for 0.20, 45 °C at a cold tap.
     ask: (_, draft) => {
-      return detour ? [] : questionStep(step, answerFrom(step, draft));
+      if (detour) return [];
+      const answer = answerFrom(step, draft);
+      const since = runHere ? readableFrom(runHere) : 0;
+      return [...questionStep(step, answer), ...questionClock(now, time), ...questionBesideTests(act, answer, visit.tests, since)];
     },
     at: (path) =>
       path === 'reason' ? 'departure' : path.replace(/^answer\.(?:lasted|reading)\b/, 'reading').replace(/^answer\.readings\b/, 'readings'),
-    write: (payload, { id, kept }) => append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept }),
+    write: async (payload, { id, kept }) => {
+      await append(kind as unknown as typeof stepDone, payload as never, { at: visit.id, id, kept });
+      clearDetour();
+    },
   });
   const problem = problemOf(form.values);
   const answer = answerFrom(step, form.values);
-  const runHere = visit.runs.find((one) => one.procedure === procedure);
-  const startedAt = runHere?.startedAt ?? 0;
+  const freshFrom = runHere ? readableFrom(runHere) : 0;
   const before = new Map<string, StepAnswer>(
     runHere?.steps.flatMap((one) => (one.answer ? [[one.step.id, one.answer] as const] : [])) ?? [],
   );
@@ -157,7 +175,7 @@ export function StepNow({
   const isRunning = act.type === 'clock' && isStarted && departure?.code === 'clock-short';
   const mayFinish = isStarted && (!isRunning || isEarly);
   /** What changes the sample is a press of its own, never Enter in a field. */
-  const isPlain = detour === null && stops.length === 0 && departure === null;
+  const isPlain = !detour && stops.length === 0 && departure === null;
   const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
   const effect = effectSays[effectOf(step, detour === 'skip' ? null : answer, visit.point)];
   const isLess = detour === 'skip' || (!detour && departure !== null);
@@ -200,21 +218,32 @@ export function StepNow({
           of={form}
           {...(detour ? { submit: detours[detour].button } : mayFinish && !isShut ? { submit: goOn } : {})}
           tone={isPlain ? 'primary' : detour === 'skip' || detour === 'giveUp' ? 'danger' : 'default'}
-          enter={isPlain ? 'writes' : 'nothing'}
+          enter={isPlain || detour === 'restart' || detour === 'flush' ? 'writes' : 'nothing'}
           disabled={!settled}
-          {...(detour ? { leave: { says: 'Back', by: () => setDetour(null) } } : {})}
+          {...(detour ? { leave: { says: 'Back', by: clearDetour } } : {})}
           beside={
-            detour ? null : (
+            detour === 'flush' ? (
+              <Button size="large" type="text" onClick={() => setDetour('restart')}>
+                Restart the clock only
+              </Button>
+            ) : detour ? null : (
               <>
                 {isRunning && !isEarly && (
                   <Button size="large" onClick={() => setEarly(true)}>
                     Stop early
                   </Button>
                 )}
-                {act.type === 'clock' && act.restart && now.clockFrom !== null && (
-                  <Button size="large" onClick={() => setDetour('restart')}>
-                    {act.restart}
-                  </Button>
+                {act.type === 'clock' && now.clockFrom !== null && (
+                  <>
+                    {act.restart && (
+                      <Button size="large" onClick={() => setDetour(flush ? 'flush' : 'restart')}>
+                        {act.restart}
+                      </Button>
+                    )}
+                    <Button size="large" type="text" onClick={() => setDetour('restart')}>
+                      Restart the clock
+                    </Button>
+                  </>
                 )}
                 {!step.isNeeded && (
                   <Button size="large" type="text" onClick={() => setDetour('skip')}>
@@ -233,7 +262,7 @@ export function StepNow({
             <TakeOver
               visit={visit}
               parameter={act.parameter}
-              since={startedAt}
+              since={freshFrom}
               back={procedure}
               take={(reading, test) => form.set({ reading, taken: { test, text: reading.text } })}
             />

@@ -1,5 +1,5 @@
-import { isOver, runsOf, runStarted, runThatFills, sampleReasons, saySample, type DueRun, type RunState } from '@fonte/core/tap';
-import type { VisitState } from '@fonte/core/round';
+import { isOver, runsOf, runStarted, runThatFills, saySample, type DueRun, type RunState } from '@fonte/core/tap';
+import { sampleNow, type SampleNow, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -12,6 +12,9 @@ import { VisitHead } from '../visit/VisitNav.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
 import { Bottles } from '../fill/index.ts';
+import { useNow } from '../time/useNow.ts';
+import { flushOf } from './flush.ts';
+import { Reopen } from './Reopen.tsx';
 import { Start } from './Start.tsx';
 import { StepNow } from './StepNow.tsx';
 import { StepList } from './StepList.tsx';
@@ -31,7 +34,7 @@ function TapAt({ visit }: { visit: VisitState }) {
   const [isAgain, setAgain] = useState(false);
   return (
     <div className="stack-wide">
-      <VisitHead visit={visit}>{due?.run && <SampleType run={due.run} />}</VisitHead>
+      <VisitHead visit={visit}>{due?.run && <SampleType visit={visit} run={due.run} />}</VisitHead>
       {due?.run && !(isAgain && mayBeginAgain(visit, due.run)) ? (
         <Running key={due.procedure} visit={visit} run={due.run} again={() => setAgain(true)} />
       ) : due ? (
@@ -63,9 +66,15 @@ const sampleSays = {
   invalid: { says: 'Spoilt sample: take it anew', kind: 'stop' },
 } as const;
 
+/** What a sample is by everything that is known by now, the time that passes among it. */
+function useSampleNow(visit: VisitState, run: RunState): SampleNow {
+  const time = useNow(5000);
+  return sampleNow(visit, run, time);
+}
+
 /** What the sample is so far; why stands below the step. */
-function SampleType({ run }: { run: RunState }) {
-  const { says, kind } = sampleSays[run.sample];
+function SampleType({ visit, run }: { visit: VisitState; run: RunState }) {
+  const { says, kind } = sampleSays[useSampleNow(visit, run).sample];
   return (
     <p className={`word tone-${kind}`}>
       <Mark kind={kind} />
@@ -74,18 +83,28 @@ function SampleType({ run }: { run: RunState }) {
   );
 }
 
-/** Every departure and stop of a run, with what it makes of the sample. */
-function Reasons({ run }: { run: RunState }) {
-  const reasons = sampleReasons(run, null);
+/** Why the sample is what it is: gear, place, departures, stops, time; and what helps while nothing is filled. */
+function Reasons({ visit, run }: { visit: VisitState; run: RunState }) {
+  const { reasons } = useSampleNow(visit, run);
   if (reasons.length === 0) return null;
+  const isStale = reasons.some(({ code }) => code === 'stale');
+  const isOpen = visit.bottles.every((bottle) => bottle.filledAt === null || runThatFills(visit, bottle)?.procedure !== run.procedure);
+  const flush = flushOf(run);
   return (
     <section className="stack">
-      <h2>Departures</h2>
+      <h2>About this sample</h2>
       <ul className="plain">
         {reasons.map((reason) => (
           <li key={JSON.stringify(reason)}>{saySample(reason)}</li>
         ))}
       </ul>
+      {isStale && isOpen && flush && run.givenUp === null && (
+        <div className="finding question" role="alert">
+          <Mark kind="question" />
+          <p>Flush again before you fill: then it can still be a routine sample.</p>
+          <Reopen visit={visit} procedure={run.procedure} step={flush} open="Flush again" />
+        </div>
+      )}
     </section>
   );
 }
@@ -134,14 +153,14 @@ function Running({ visit, run, again }: { visit: VisitState; run: RunState; agai
             </Link>
           </section>
         )}
-        <Reasons run={run} />
+        <Reasons visit={visit} run={run} />
         <Restarts run={run} />
         <Bottles visit={visit} />
       </div>
       <aside>
         <h2>{run.protocol.title}</h2>
         <p className="soft small">Started {showTime(run.startedAt, round.plan.zone)}</p>
-        <StepList run={run} />
+        <StepList visit={visit} run={run} />
       </aside>
     </div>
   );

@@ -69,8 +69,8 @@ beforeEach(() => {
 afterEach(async () => {
   vi.unstubAllGlobals();
   const { disk } = await import('../disk/index.ts');
-  const { drafts, outbox, entries } = await disk();
-  await Promise.all([drafts.clear(), outbox.clear(), entries.clear()]);
+  const { drafts, outbox, entries, spent } = await disk();
+  await Promise.all([drafts, outbox, entries, spent].map((table) => table.clear()));
 });
 
 it('brings what was typed in a browser that died to the next tab, once, and says since when', async () => {

@@ -104,7 +104,7 @@ async function tabsAlive(): Promise<Set<string>> {
 export async function bringBack(): Promise<void> {
   try {
     await dropWritten();
-    const kept = await openDrafts();
+    const kept = await openDrafts(now());
     if (kept.length === 0) return;
     const alive = await tabsAlive();
     for (const { key, tab: owner, name, text, entry, at } of kept.sort((a, b) => b.at - a.at)) {
