@@ -138,6 +138,8 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await type(page, 'Code for labels', 'FO1');
     await type(page, 'Place', 'Lomba Velha');
     await type(page, 'Which outlet exactly', 'Spout');
+    await option(page, 'Disinfection', 'Free chlorine');
+    await type(page, 'Least free chlorine', '0.2');
     await type(page, 'Least free chlorine', '0.2');
     await click(page, 'Register it');
     await see(page, '1 entry only on this device');

@@ -158,6 +158,8 @@ describe.sequential('a day without signal', () => {
     await type(page, 'Code for labels', 'FC1');
     await type(page, 'Place', 'Lomba Velha');
     await type(page, 'Which outlet exactly', 'Spout');
+    await option(page, 'Disinfection', 'Free chlorine');
+    await type(page, 'Least free chlorine', '0.2');
     await type(page, 'Least free chlorine', '0.2');
     await click(page, 'Register it');
     await see(page, 'Fountain behind the chapel');

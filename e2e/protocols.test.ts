@@ -66,7 +66,8 @@ async function register(name: string, code: string, { kind, water, least }: Plac
   await type(page, 'Code for labels', code);
   await type(page, 'Place', 'Lomba Velha');
   await type(page, 'Which outlet exactly', 'The only one');
-  if (least === null) await tick(page, 'The water is chlorinated');
+  await option(page, 'Disinfection', least === null ? 'Not disinfected' : 'Free chlorine');
+  if (least !== null) await type(page, 'Least free chlorine', String(least));
   await option(page, 'Water', waters[water]);
   await click(page, 'Register it');
   await page.waitForFunction(() => !location.pathname.endsWith('/new'));

@@ -99,16 +99,16 @@ describe.sequential('an empty database is filled through the page', () => {
     await type(page, 'Code for labels', 'fw1');
     await type(page, 'Place', 'Lomba Velha');
     await type(page, 'Which outlet exactly', 'Left basin');
-    await tick(page, 'The water is chlorinated');
+    await option(page, 'Disinfection', 'Not disinfected');
     await click(page, 'Register it');
     await see(page, 'This code is taken.');
     await type(page, 'Code for labels', 'wh1');
     await click(page, 'Register it');
-    await see(page, 'Left basin. Not chlorinated.');
+    await see(page, 'Left basin. Not disinfected.');
     await click(page, 'Change Washhouse', 'link');
     await type(page, 'Which outlet exactly', 'Right basin');
     await click(page, 'Write the change');
-    await see(page, 'Right basin. Not chlorinated.');
+    await see(page, 'Right basin. Not disinfected.');
   });
 });
 

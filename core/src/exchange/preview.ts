@@ -116,6 +116,8 @@ function previewRow(
       })),
     );
   const point = parsed.data;
+  if (point.disinfection === 'none' && point.type === 'tap' && point.tap.residualMinimum !== null)
+    return fault([{ column: 'disinfection', code: 'disinfection-contradicts', data: { least: point.tap.residualMinimum } }]);
   const changes = pointColumns.flatMap((column) => {
     const [before, after] = [known ? cellOf(known, column) : '', cellOf(point, column)];
     return before === after ? [] : [{ column: column.name, before, after }];

@@ -11,6 +11,8 @@ const faultWords: Words = {
   'which-mark': 'Is the mark a decimal one, or of thousands? Write it without thousands, and with other than three digits behind the mark.',
   'no-code': 'A row without a code belongs to no point.',
   'code-twice': 'This code stands in the file twice.',
+  'disinfection-contradicts': ({ least }) =>
+    `It is not disinfected, and keeps at least ${String(least)} mg/L chlorine: one of both is wrong. Write “none” for the chlorine, or say how it is disinfected.`,
   refused: ({ message }) => String(message || 'This is missing, or not what it may be.'),
 };
 

@@ -1,8 +1,8 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { isShut, kindReadiness, type PrepareBook } from '../prepare/index.ts';
-import type { Point } from '../registers/index.ts';
-import { originOf, type RunningClock } from '../tap/index.ts';
+import { originOf, type Point } from '../registers/index.ts';
+import type { RunningClock } from '../tap/index.ts';
 import { localDate, millis, minute, second } from '../time/index.ts';
 import { readNumber } from '../units/index.ts';
 import { testBegun, testDropped, testRead, type Shown } from './entries.ts';

@@ -1,3 +1,4 @@
+import { isDisinfected } from '../registers/index.ts';
 import { cardAt, rulesFor, type BottleTable } from '../bottles/index.ts';
 import type { PlannedVisit } from '../plan/index.ts';
 import { packing, type PackRow } from './tables/packing.ts';
@@ -17,7 +18,7 @@ function factsOf({ point, analyses }: PlannedVisit, table: BottleTable) {
     isMild: cards.some(({ temperature }) => temperature === 'cool'),
     isFiltered: cards.some(({ filter }) => filter !== null),
     isCaustic: cards.some(({ preservative }) => /gloves and eye protection/.test(preservative?.hazard ?? '')),
-    isDisinfected: point.type === 'tap' && point.tap.residualMinimum !== null,
+    isDisinfected: isDisinfected(point),
     hazards: new Set<string>(point.hazards ?? []),
   };
 }

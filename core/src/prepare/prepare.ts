@@ -1,3 +1,4 @@
+import { isDisinfected } from '../registers/index.ts';
 import { misfit, type Room } from '../book/index.ts';
 import { cardOf, gearRow, rulesFor, type BottleRule, type BottleTable, type GearId, type SampleReason } from '../bottles/index.ts';
 import type { PlannedVisit } from '../plan/index.ts';
@@ -131,12 +132,10 @@ export function isShut(kind: InstrumentKind, readiness: Readiness, isKept: boole
 export function neededKinds(visits: readonly PlannedVisit[]): InstrumentKind[] {
   const isAt = (type: 'well' | 'tap') => visits.some(({ point }) => point.type === type);
   const isPurged = visits.some(({ point, analyses }) => point.type === 'well' && analyses.length > 0);
-  const isDisinfected = visits.some(
-    ({ point, analyses }) => point.type === 'tap' && point.tap.residualMinimum !== null && analyses.length > 0,
-  );
+  const isResidualRead = visits.some(({ point, analyses }) => isDisinfected(point) && analyses.length > 0);
   const isSampled = visits.some(({ analyses }) => analyses.length > 0);
   return [
-    ...(isDisinfected ? (['photometer'] as const) : []),
+    ...(isResidualRead ? (['photometer'] as const) : []),
     ...(isPurged ? (['probe'] as const) : []),
     ...(isSampled || isAt('tap') ? (['thermometer'] as const) : []),
     ...(isAt('well') ? (['tape'] as const) : []),

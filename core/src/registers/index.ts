@@ -13,3 +13,4 @@ export * from './things.ts';
 export * from './words.ts';
 export * from './endpoints.ts';
 export * from './places.ts';
+export * from './disinfected.ts';

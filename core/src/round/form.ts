@@ -1,3 +1,4 @@
+import { isDisinfected } from '../registers/index.ts';
 import { analysisName, type AnalysisId, cardOf, purpose, rulesFor } from '../bottles/index.ts';
 import type { FormLine, Stated } from '../custody/index.ts';
 import { limitsFor, type LimitSet } from '../limits/index.ts';
@@ -24,7 +25,7 @@ const runFor = (visit: VisitState, bottle: OfBottle) => {
  * protocol that fills it does not ask for it.
  */
 export function residualFor(visit: VisitState, bottle: OfBottle): Stated {
-  if (visit.point.type !== 'tap' || visit.point.tap.residualMinimum === null) return 'not-needed';
+  if (!isDisinfected(visit.point)) return 'not-needed';
   if (!purpose(bottle.purpose).isWater) return 'not-needed';
   const by = runThatFills(visit, bottle);
   const isAsked = by?.protocol.steps.some(({ act }) => act.type === 'measure' && /^(?:free|total)Chlorine$/.test(act.parameter));

@@ -115,3 +115,9 @@ describe('what is asked about the past', () => {
     expect([asked(2), asked(40), asked(60 * 60)]).toEqual([[], [], ['clock-forgotten']]);
   });
 });
+
+it('takes no number in a unit of something else, and dies of none', () => {
+  const book = new Script().plan().sampleTap({ before: 'residual' });
+  book.done('residual', { type: 'measure', reading: { text: '0.45', unit: 'degC' } });
+  expect(misfits(book)).toEqual(['other-unit']);
+});

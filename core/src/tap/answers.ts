@@ -1,21 +1,21 @@
 import { misfit, type Misfit } from '../book/index.ts';
 import type { Finding } from '../findings/index.ts';
 import { questionReading } from '../parameters/index.ts';
-import type { Point } from '../registers/index.ts';
-import { base, convert, readNumber, type Typed, type UnitId } from '../units/index.ts';
+import { residualLeast, type Point } from '../registers/index.ts';
+import { base, convert, readNumber, unit as unitOf, type Typed, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
 import type { Effect, MeasureStop, Step, Stop } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 
-const residualMinimumAt = (point: Point) => (point.type === 'tap' ? (point.tap.residualMinimum ?? undefined) : undefined);
+const isOfDimension = (one: UnitId, other: UnitId) => unitOf(one).dimension === unitOf(other).dimension;
 
 /** The answers to the steps before, by step. */
 export type Answers = ReadonlyMap<string, StepAnswer>;
 
 function numberIn({ text, unit }: Typed, wanted: UnitId): number | null {
   const reading = readNumber(text);
-  return reading.ok ? convert(reading.value, unit, wanted) : null;
+  return reading.ok && isOfDimension(unit, wanted) ? convert(reading.value, unit, wanted) : null;
 }
 
 /** What was measured last at a step; null where nothing was. */
@@ -39,7 +39,7 @@ export function isConstant({ within, count, unit }: Extract<Step['act'], { type:
 
 /** What holds of a stop at a point; null where it holds not there. */
 function stopLimit(stop: MeasureStop, point: Point, unit: UnitId, before: Answers): { below?: number; above?: number } | null {
-  const minimum = residualMinimumAt(point);
+  const minimum = residualLeast(point) ?? undefined;
   if (stop.where && (stop.where === 'disinfected') !== (minimum !== undefined)) return null;
   const below = stop.below === 'residual-minimum' ? minimum : stop.below;
   const above = stop.aboveStep ? (measuredIn(before.get(stop.aboveStep), unit) ?? undefined) : stop.above;
@@ -134,11 +134,13 @@ export function misfitAnswer(step: Step, answer: StepAnswer): Misfit | null {
     if (open) return misfit('unanswered', `payload.answer.${open.id}`, { label: open.label });
   }
   if (act.type === 'measure' && answer.type === 'measure') {
+    if (!isOfDimension(answer.reading.unit, act.unit)) return misfit('other-unit', 'payload.answer.reading.unit', { unit: act.unit });
     const stop = questionReading(act.parameter, answer.reading).find((finding) => finding.severity === 'stop');
     if (stop) return misfit('cannot-be', 'payload.answer.reading.text', { ...stop.data, finding: stop.code });
   }
   if (act.type === 'constant' && answer.type === 'constant')
     for (const [place, reading] of answer.readings.entries()) {
+      if (!isOfDimension(reading.unit, act.unit)) return misfit('other-unit', `payload.answer.readings.${place}.unit`, { unit: act.unit });
       const stop = questionReading(act.parameter, reading).find((finding) => finding.severity === 'stop');
       if (stop) return misfit('cannot-be', `payload.answer.readings.${place}`, { ...stop.data, finding: stop.code });
     }

@@ -4,7 +4,7 @@ export * from './answers.ts';
 export * from './run-step.ts';
 export * from './run.ts';
 export * from './stagnation.ts';
-export { originOf, stepsAt, stepsFor } from './where.ts';
+export { stepsAt, stepsFor } from './where.ts';
 export * from './clock.ts';
 export * from './due.ts';
 export * from './room.ts';

@@ -1,7 +1,7 @@
 import type { AnalysisId, SampleKind } from '../bottles/index.ts';
 import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
-import type { Point, PointKind, TraitId } from '../registers/index.ts';
+import type { Origin, Point, PointKind, TraitId } from '../registers/index.ts';
 import type { UnitId } from '../units/index.ts';
 
 /** What a stop does to the run: the sample is `special`, no routine one; `invalid`, spoilt; or the run must be `abandoned`. */
@@ -27,9 +27,6 @@ export interface MeasureStop extends Stop {
   /** Only where the water is disinfected, or only where it is not. */
   where?: 'disinfected' | 'undisinfected';
 }
-
-/** Whose water a point gives: a network's, a source's before anything is done to it, or somebody's own. */
-export type Origin = 'network' | 'raw' | 'private';
 
 /** A number above which somebody is asked whether it is so, in the step's unit, and what it would mean. */
 export interface AskedAbove {

@@ -1,23 +1,13 @@
-import type { Point, PointKind } from '../registers/index.ts';
+import { isDisinfected, originOf, type Point } from '../registers/index.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Origin, Protocol, Step, Where } from './protocol.ts';
-
-const rawKinds: readonly PointKind[] = ['raw-tap', 'hand-pump', 'spring'];
-
-/** Whose water a point gives: as it was registered, else as its kind says. */
-export function originOf({ kind, water }: Pick<Point, 'kind' | 'water'>): Origin {
-  if (water === 'private' || water === 'raw') return water;
-  if (water !== undefined) return 'network';
-  return kind === 'private-well' ? 'private' : rawKinds.includes(kind) ? 'raw' : 'network';
-}
+import type { Protocol, Step, Where } from './protocol.ts';
 
 /** Whether something is for a point. */
 export function isFor({ kinds, notKinds, disinfected, origins, by, trait }: Where, point: Point): boolean {
-  const isDisinfected = point.type === 'tap' && point.tap.residualMinimum !== null;
   return (
     (kinds?.includes(point.kind) ?? true) &&
     !notKinds?.includes(point.kind) &&
-    (disinfected ?? isDisinfected) === isDisinfected &&
+    (disinfected === undefined || disinfected === isDisinfected(point)) &&
     (origins?.includes(originOf(point)) ?? true) &&
     (by === undefined || (point.disinfection === by.kind) !== (by.not ?? false)) &&
     (trait === undefined || (point.traits ?? []).includes(trait.id) !== (trait.not ?? false))
@@ -26,7 +16,7 @@ export function isFor({ kinds, notKinds, disinfected, origins, by, trait }: Wher
 
 /** A step as it is asked at a point: its words where the water is not disinfected, its choices where they may be made. */
 function stepAt(step: Step, point: Point): Step {
-  const isRaw = point.type === 'tap' && point.tap.residualMinimum === null;
+  const isRaw = point.type === 'tap' && !isDisinfected(point);
   const said = isRaw && step.undisinfected ? { ...step, ...step.undisinfected } : step;
   if (said.act.type !== 'choose') return said;
   return { ...said, act: { ...said.act, options: said.act.options.filter(({ where }) => !where || isFor(where, point)) } };

@@ -30,6 +30,7 @@ export const tapWords: Words = {
   'clock-runs': 'Its clock is running. Say why it starts anew.',
   'other-answer': ({ type }) => `This step asks for ${type}.`,
   'no-such-option': 'Not one of the options.',
+  'other-unit': ({ unit }) => `This step is measured in ${unitLabel(unit as UnitId)}.`,
   'no-such-item': 'The step has no such item.',
   unanswered: ({ label }) => `Answer “${label}”.`,
   'cannot-be': (data) => sayFinding(readingFindings, { code: String(data['finding']), data }).says,

@@ -13,7 +13,7 @@ import {
 } from '@fonte/core/fieldtests';
 import { say } from '@fonte/core/findings';
 import type { VisitState } from '@fonte/core/round';
-import { originOf } from '@fonte/core/tap';
+import { originOf } from '@fonte/core/registers';
 import { readNumber, type Typed } from '@fonte/core/units';
 import { Button, Checkbox, Segmented } from 'antd';
 import type { ReactNode } from 'react';

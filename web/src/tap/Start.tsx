@@ -1,5 +1,6 @@
 import { shownSource } from '@fonte/core/editions';
 import type { VisitState } from '@fonte/core/round';
+import { isDisinfected, residualLeast } from '@fonte/core/registers';
 import { runStarted, spoiltBy, type DueRun, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -43,7 +44,7 @@ export function Start({ visit, due: { procedure, ways } }: { visit: VisitState; 
     );
   const spoilt = spoiltBy(protocol, visit.due);
   const asksResidual = protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
-  const minimum = visit.point.type === 'tap' ? visit.point.tap.residualMinimum : null;
+  const minimum = residualLeast(visit.point);
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
@@ -52,9 +53,11 @@ export function Start({ visit, due: { procedure, ways } }: { visit: VisitState; 
         {protocol.steps.length} steps.{' '}
         {!asksResidual
           ? ''
-          : minimum === null
+          : !isDisinfected(visit.point)
             ? 'This water is not disinfected: free chlorine must read zero here.'
-            : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
+            : minimum === null
+              ? 'How much chlorine is kept here is not in the register: ask the operator.'
+              : `A routine sample needs at least ${minimum.toFixed(2)} mg/L free chlorine here.`}
       </p>
       <p className="soft small">{shownSource(protocol.source)}. Local instructions and your employer’s rules come first.</p>
       {spoilt.length > 0 && (

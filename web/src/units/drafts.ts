@@ -51,13 +51,12 @@ async function writeAll(): Promise<void> {
     // A browser that keeps nothing on the device keeps it in the tab.
     await writeDrafts(changes).catch(() => undefined);
   }
+  writing = null;
 }
 
 function toDisk(key: string, change: KeptDraft | null): void {
   unwritten.set(key, change);
-  writing ??= writeAll().finally(() => {
-    writing = null;
-  });
+  writing ??= writeAll();
 }
 
 /** Resolves once what was typed until now lies on the disk. */

@@ -1,6 +1,8 @@
 import { pipe, pipeIds } from '@fonte/core/purge';
 import {
   disinfections,
+  isDisinfected,
+  residualLeast,
   pointKind,
   registered,
   sources,
@@ -75,7 +77,10 @@ export function Facts({ point }: { point: Point }) {
     ['Kind', `${pointKind(point.kind).name}, ${point.use === 'supply' ? 'people drink it' : 'monitoring'}`],
     ...(point.type === 'tap'
       ? row('Outlet', point.tap.outlet).concat(
-          row('Chlorine', point.tap.residualMinimum === null ? 'None' : `At least ${point.tap.residualMinimum} mg/L free`),
+          row(
+            'Chlorine',
+            residualLeast(point) === null ? (isDisinfected(point) ? 'Amount not said' : 'None') : `At least ${residualLeast(point)} mg/L`,
+          ),
         )
       : []),
     ...row('Water', water && waters[water]),

@@ -10,7 +10,9 @@ import {
   trait,
   traitIds,
   waters,
+  type Point,
 } from '@fonte/core/registers';
+import { usualResidualMinimum } from '@fonte/core/tap';
 import { pipe, pipeIds } from '@fonte/core/purge';
 import { Checkbox, Input, Select } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
@@ -102,22 +104,33 @@ export function WellFields() {
   );
 }
 
-export function TapFields({ isChlorinated }: { isChlorinated: boolean }) {
+const options = (table: Record<string, string>) => Object.entries(table).map(([value, label]) => ({ value, label }));
+
+const DisinfectionField = () => (
+  <Field name="disinfection">
+    <Select size="large" allowClear placeholder="Choose" options={options(disinfections)} />
+  </Field>
+);
+
+/** The outlet, and what is in its water against germs: one field says whether it is disinfected, and the residual goes with it. */
+export function TapFields({ disinfection }: { disinfection: Point['disinfection'] }) {
   return (
     <div className="form-grid">
       <Field name={['tap', 'outlet']} />
-      <Field name={['tap', 'isChlorinated']} label="Chlorine" isTicked>
-        <Checkbox>The water is chlorinated</Checkbox>
-      </Field>
-      {isChlorinated && <Field name={['tap', 'residualMinimum']} />}
+      <DisinfectionField />
+      {disinfection !== undefined && disinfection !== 'none' && (
+        <Field
+          name={['tap', 'residualMinimum']}
+          label={disinfection === 'chloramine' ? 'Least total chlorine' : 'Least free chlorine'}
+          hint={`What the operator keeps here; WHO: ${usualResidualMinimum} mg/L at delivery`}
+        />
+      )}
     </div>
   );
 }
 
-const options = (table: Record<string, string>) => Object.entries(table).map(([value, label]) => ({ value, label }));
-
 /** What kind of water it is and where it belongs. */
-export function WaterFields() {
+export function WaterFields({ type }: { type: Point['type'] }) {
   return (
     <section className="stack">
       <h2>Its water</h2>
@@ -129,9 +142,7 @@ export function WaterFields() {
         <Field name="source">
           <Select size="large" allowClear options={options(sources)} />
         </Field>
-        <Field name="disinfection">
-          <Select size="large" allowClear options={options(disinfections)} />
-        </Field>
+        {type === 'well' && <DisinfectionField />}
         <Field name="system" />
         <Field name="zone" />
       </div>

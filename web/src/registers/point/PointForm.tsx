@@ -14,7 +14,12 @@ import '../registers.css';
 
 function readPoint(values: PointValues): Read {
   const { value, problems } = inBase(values);
-  return { value: pointOf(value as object), problems };
+  // What a residual has to be hangs on it: it is said, and follows from no kind of point.
+  const unsaid =
+    values.type === 'tap' && values.disinfection === undefined
+      ? [{ path: 'disinfection', message: 'Say how the water is disinfected, or that it is not.' }]
+      : [];
+  return { value: pointOf(value as object), problems: [...problems, ...unsaid] };
 }
 
 /** A point with everything that its work needs: where, the way in, how it is built. */
@@ -80,8 +85,8 @@ function PointForm({ thing }: { thing: Point | null }) {
           <Field name="place" />
           <Field name="access" />
         </div>
-        {entry.values.type === 'well' ? <WellFields /> : <TapFields isChlorinated={entry.values.tap.isChlorinated} />}
-        <WaterFields />
+        {entry.values.type === 'well' ? <WellFields /> : <TapFields disinfection={entry.values.disinfection} />}
+        <WaterFields type={entry.values.type} />
         <PlaceFields />
         <ContactFields />
         <UseFields self={entry.values.id} isOut={entry.values.outOfUse.is} />

@@ -1,3 +1,4 @@
+import { isDisinfected, residualLeast } from '@fonte/core/registers';
 import { levelRecord } from '@fonte/core/level';
 import { registerLists, type WellPoint } from '@fonte/core/registers';
 import { fromBase, show, showNumber, unitLabel } from '@fonte/core/units';
@@ -69,7 +70,11 @@ export function PointsPage() {
               {point.type === 'tap' ? (
                 <p>
                   {point.tap.outlet}.{' '}
-                  {point.tap.residualMinimum === null ? 'Not chlorinated.' : `At least ${point.tap.residualMinimum} mg/L free chlorine.`}
+                  {!isDisinfected(point)
+                    ? 'Not disinfected.'
+                    : residualLeast(point) === null
+                      ? ''
+                      : `At least ${residualLeast(point)} mg/L chlorine.`}
                 </p>
               ) : (
                 <WellFacts point={point} />

@@ -75,7 +75,10 @@ describe('the form of a point', () => {
     ['one of which little is', tapPoint],
     ['a well', wellPoint],
     ['a well of which all is known', built],
-    ['water that is not chlorinated', { ...tapPoint, tap: { outlet: 'Spout', residualMinimum: null } } satisfies Point],
+    [
+      'water that is not chlorinated',
+      { ...tapPoint, disinfection: 'none', tap: { outlet: 'Spout', residualMinimum: null } } satisfies Point,
+    ],
   ])('gives %s back as it was, hours that it does not show among it', (_, point) => {
     expect(rounded(through(point).data)).toEqual(point);
   });

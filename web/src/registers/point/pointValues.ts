@@ -1,5 +1,4 @@
 import type { Contact, Layer, Point, PointKind } from '@fonte/core/registers';
-import { usualResidualMinimum } from '@fonte/core/tap';
 import type { Typed } from '@fonte/core/units';
 import { typedOf } from '../../form/values.ts';
 
@@ -30,7 +29,7 @@ export interface PointValues {
   contacts: ContactValues[];
   siting: { says: 'nothing' | 'routine' | 'not-routine'; number: string };
   outOfUse: { is: boolean; reason: string; lookAgain: string };
-  tap: { outlet: string; isChlorinated: boolean; residualMinimum: Typed };
+  tap: { outlet: string; residualMinimum: Typed };
   well: {
     measuringPoints: { name: string; elevation: Typed; stickUp: Typed; datum: string; until: string }[];
     bottom: Typed;
@@ -100,7 +99,8 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     kind: point?.kind,
     water: point?.water,
     source: point?.source,
-    disinfection: point?.disinfection,
+    // Of a point of before, no residual was how it was said.
+    disinfection: point?.disinfection ?? (tap?.residualMinimum === null ? 'none' : undefined),
     system: point?.system ?? '',
     zone: point?.zone ?? '',
     building: point?.building ?? '',
@@ -124,8 +124,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
     },
     tap: {
       outlet: tap?.outlet ?? '',
-      isChlorinated: tap ? tap.residualMinimum !== null : true,
-      residualMinimum: { text: String(tap?.residualMinimum ?? usualResidualMinimum), unit: 'mg/L' },
+      residualMinimum: { text: tap?.residualMinimum == null ? '' : String(tap.residualMinimum), unit: 'mg/L' },
     },
     well: {
       measuringPoints: well
@@ -165,8 +164,9 @@ interface Based {
   siting?: { says?: string; number?: string };
   outOfUse?: { is?: boolean; reason?: string; lookAgain?: string };
   type: Point['type'];
+  disinfection?: string;
   access?: string;
-  tap?: { outlet?: string; isChlorinated?: boolean; residualMinimum?: number };
+  tap?: { outlet?: string; residualMinimum?: number };
   well?: { narrower?: object[]; pack?: object; seal?: object; layers?: object[] };
 }
 
@@ -206,7 +206,8 @@ export function pointOf(values: object): object {
     return { ...shared, well: { ...built, ...around } };
   }
   // mg/L is what the register keeps: a typed one comes in its base unit, which is the same.
-  const residualMinimum = tap?.isChlorinated ? tap.residualMinimum : null;
+  const typed = tap?.residualMinimum;
+  const residualMinimum = rest.disinfection === 'none' ? null : rest.disinfection === undefined ? (typed ?? null) : typed;
   return { ...shared, tap: { outlet: tap?.outlet, residualMinimum } };
 }
 
