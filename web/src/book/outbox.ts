@@ -97,7 +97,7 @@ export function booksWaiting(): string[] {
 
 /** Writes an entry to the outbox and deletes its draft, at once. What stands with the same words stays. @throws IdTaken */
 async function write(kept: Kept): Promise<void> {
-  const { id, entry, at } = kept;
+  const { id, entry } = kept;
   const opened = await disk();
   const { outbox, entries, drafts, spent } = opened;
   const inBook = () => entries.where('id').equals(id).first();
@@ -108,9 +108,9 @@ async function write(kept: Kept): Promise<void> {
     await drafts.where('entry').equals(id).delete();
     if (here) return false;
     // It left for its book while we looked.
-    if (await spent.get(id)) return true;
+    if ((await spent.where('id').equals(id).count()) > 0) return true;
     await outbox.add(kept);
-    await spent.put({ id, at });
+    await spent.add({ id });
     return false;
   });
   const gone = isGone ? await inBook() : undefined;
@@ -176,7 +176,7 @@ export async function letGo(id: string): Promise<void> {
   const { outbox, spent } = opened;
   await opened.transaction('rw', outbox, spent, async () => {
     await outbox.where('id').equals(id).delete();
-    await spent.delete(id);
+    await spent.where('id').equals(id).delete();
   });
   await changed();
 }

@@ -75,9 +75,9 @@ export interface KeptDraft {
 
 /** The id of an entry that was written here lately: no draft of it is written any more. */
 export interface SpentId {
+  /** Counts on. */
+  n?: number;
   id: string;
-  /** When (ms). */
-  at: number;
 }
 
 /** Single things under a name. */
@@ -97,7 +97,7 @@ export class Disk extends Dexie {
   pins!: EntityTable<KeptPin, 'person'>;
   notes!: EntityTable<KeptNote, 'name'>;
   drafts!: EntityTable<KeptDraft, 'key'>;
-  spent!: EntityTable<SpentId, 'id'>;
+  spent!: EntityTable<SpentId, 'n'>;
 
   constructor() {
     super('fonte', { chromeTransactionDurability: 'strict' });
@@ -111,6 +111,6 @@ export class Disk extends Dexie {
       pins: 'person',
       notes: 'name',
     });
-    this.version(2).stores({ drafts: 'key, entry', spent: 'id, at' });
+    this.version(2).stores({ drafts: 'key, entry', spent: '++n, &id' });
   }
 }

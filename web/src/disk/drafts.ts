@@ -11,7 +11,7 @@ export async function writeDrafts(changes: Iterable<readonly [string, KeptDraft 
   const { drafts, spent } = opened;
   await opened.transaction('rw', drafts, spent, async () => {
     for (const [key, draft] of changes) {
-      const isOver = draft === null || (await spent.get(draft.entry)) !== undefined;
+      const isOver = draft === null || (await spent.where('id').equals(draft.entry).count()) > 0;
       await (isOver ? drafts.delete(key) : drafts.put(draft));
     }
   });
@@ -24,15 +24,16 @@ export async function standingOf(ids: readonly string[]): Promise<Set<string>> {
   return new Set([...waiting, ...written].map(({ id }) => id));
 }
 
-/** Ids are remembered as spent for so long (ms): no key is on its way to the disk for longer. */
-const remembered = 24 * 3_600_000;
+/** So many of the last ids are remembered as spent: no key is on its way to the disk for longer. */
+const remembered = 500;
 
-/** All drafts on this device whose entry does not stand; the others are deleted. `now` in ms. */
-export async function openDrafts(now: number): Promise<KeptDraft[]> {
+/** All drafts on this device whose entry does not stand; the others are deleted. */
+export async function openDrafts(): Promise<KeptDraft[]> {
   const { drafts, spent } = await disk();
+  const last = await spent.orderBy('n').last();
   await spent
-    .where('at')
-    .below(now - remembered)
+    .where('n')
+    .below((last?.n ?? 0) - remembered)
     .delete();
   const all = await drafts.toArray();
   const standing = await standingOf(all.map(({ entry }) => entry));

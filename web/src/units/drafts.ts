@@ -103,7 +103,7 @@ async function tabsAlive(): Promise<Set<string>> {
 export async function bringBack(): Promise<void> {
   try {
     await dropWritten();
-    const kept = await openDrafts(now());
+    const kept = await openDrafts();
     if (kept.length === 0) return;
     const alive = await tabsAlive();
     for (const { key, tab: owner, name, text, entry, at } of kept.sort((a, b) => b.at - a.at)) {
