@@ -12,6 +12,8 @@ const occasion = (change: Partial<Occasion> = {}): Occasion => ({
   parameter: 'coliforms',
   state: 'over-indicator',
   set: 'us-40-cfr',
+  origin: 'network',
+  isDoubtful: false,
   known: arrived,
   ...change,
 });
@@ -33,6 +35,15 @@ describe('what follows from a verdict', () => {
       occasion({ parameter: 'nitrate', state: 'over-health', use: 'monitoring' }),
       ['monitoring-coordinator'],
     ],
+    ['coliforms beside a blank that grew', occasion({ isDoubtful: true }), ['doubtful-again']],
+    ['E. coli beside a blank that grew', occasion({ parameter: 'ecoli', state: 'over-health', isDoubtful: true }), ['doubtful-again']],
+    ['coliforms in a well of somebody’s own', occasion({ origin: 'private' }), ['private-germs']],
+    [
+      'nitrate in a well of somebody’s own',
+      occasion({ origin: 'private', parameter: 'nitrate', state: 'over-health' }),
+      ['private-chemical'],
+    ],
+    ['coliforms in raw water', occasion({ origin: 'raw' }), ['raw-coliforms']],
     ['coliforms in a monitoring well', occasion({ use: 'monitoring' }), []],
     ['iron over its indicator value', occasion({ parameter: 'iron' }), []],
     ['a limit below what the lab can see', occasion({ parameter: 'arsenic', state: 'cannot-tell' }), ['ask-lower-limit']],
@@ -58,6 +69,7 @@ describe('what follows from a verdict', () => {
     expect(isHealth({})).toEqual([true, true]);
     expect(isHealth({ parameter: 'lead', state: 'over-health', use: 'monitoring' })).toEqual([false]);
     expect(isHealth({ parameter: 'arsenic', state: 'cannot-tell' })).toEqual([false]);
+    expect(isHealth({ parameter: 'ecoli', state: 'over-health', isDoubtful: true })).toEqual([false]);
   });
 
   it('stands once a point, naming each cause once', () => {

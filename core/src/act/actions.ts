@@ -1,6 +1,7 @@
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
+import type { Origin } from '../registers/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
 import type { FollowUp } from './follow-up.ts';
@@ -16,6 +17,10 @@ export interface Occasion {
   state: VerdictState;
   /** The set that leads at the point, by its id. */
   set: string;
+  /** Whose water it is. */
+  origin: Origin;
+  /** Something puts the result in doubt, as a blank of its batch that grew: it asks for a new sample, and is no alarm. */
+  isDoubtful: boolean;
   /** When it was known first (ms): told, or with the report that brought it. */
   known: number;
 }
@@ -116,13 +121,17 @@ function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
     (!when.sets || when.sets.includes(occasion.set)) &&
     !when.notSets?.includes(occasion.set) &&
     (!when.use || when.use === occasion.use) &&
-    (!when.sample || when.sample === occasion.sample)
+    (!when.sample || when.sample === occasion.sample) &&
+    (!when.origins || when.origins.includes(occasion.origin)) &&
+    (when.doubtful === undefined || when.doubtful === occasion.isDoubtful)
   );
 }
 
 /** People may drink what is over a value for health, or holds germs. */
-const isOfHealth = ({ use, state, parameter: id }: Occasion): boolean =>
+const isOfHealth = ({ use, state, parameter: id, isDoubtful }: Occasion, { when }: FollowUpRule): boolean =>
   use === 'supply' &&
+  // A rule that does not tell what is in doubt sounds the alarm for it as well.
+  !(isDoubtful && when.doubtful === true) &&
   (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && parameter(id).unit === 'per100mL'));
 
 /**
@@ -160,7 +169,7 @@ export function followUps({
       pointName: at.pointName,
       task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
       source: rule.source,
-      isHealth: isOfHealth(at),
+      isHealth: isOfHealth(at, rule),
       due: 'hours' in rule.due ? known + rule.due.hours * hour : endOfDay(known, zone),
       done: done.get(id) ?? null,
     }))

@@ -20,7 +20,8 @@ import { tablesOf } from './editions.ts';
 import { gapsOf, type VerdictGaps } from './gaps.ts';
 import { lostBottles, refusedForms } from './lost.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
-import { standingIn } from './standing.ts';
+import { originOf } from '../registers/index.ts';
+import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
 import { visitState, type VisitState } from './visit.ts';
 
@@ -137,19 +138,35 @@ export function sumsOf(judged: readonly RoundResult[], set: LimitSet): SumVerdic
 }
 
 /** What follow-ups hang on: every judged result, and every sum by its first parameter. */
-function occasionsOf({ visit, pointName, use, sets, judged, sums }: VisitVerdict): Occasion[] {
-  const at = { visit, pointName, use, set: sets[0].id };
-  const results = judged.map(({ result, verdict, sample, known }): Occasion => ({
+function occasionsOf(
+  round: RoundBook,
+  visits: readonly VisitState[],
+  { visit, pointName, use, sets, judged, sums }: VisitVerdict,
+): Occasion[] {
+  const origin = originOf(visits.find(({ id }) => id === visit)!.point);
+  const at = { visit, pointName, use, set: sets[0].id, origin };
+  /** A blank of its batch grew: what is positive proves nothing. */
+  const isDoubtful = (bottle: string, bench: string | undefined) =>
+    bench !== undefined && (benchCount(round.culture, bottle)?.doubts.some(({ code }) => code === 'blank-grew') ?? false);
+  const results = judged.map(({ result, verdict, sample, known, bench }): Occasion => ({
     ...at,
     sample: sample === 'routine' ? 'routine' : 'special',
     parameter: result.parameter,
     state: verdict.state,
+    isDoubtful: isDoubtful(result.bottle, bench),
     known,
   }));
   const together = sums.flatMap(({ rule, state }) =>
     rule.shares.slice(0, 1).map(({ parameter: id }): Occasion => {
       const share = judged.find(({ result }) => result.parameter === id)!;
-      return { ...at, sample: share.sample === 'routine' ? 'routine' : 'special', parameter: id, state, known: share.known };
+      return {
+        ...at,
+        sample: share.sample === 'routine' ? 'routine' : 'special',
+        parameter: id,
+        state,
+        isDoubtful: false,
+        known: share.known,
+      };
     }),
   );
   return [...results, ...together];
@@ -186,7 +203,7 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
     sets: [first, ...others],
     visits: verdicts,
     blanks,
-    occasions: verdicts.flatMap(occasionsOf),
+    occasions: verdicts.flatMap((one) => occasionsOf(round, visits, one)),
     byHand: handSamples(visits, book),
     gaps: gapsOf(visits, book, standing),
   };

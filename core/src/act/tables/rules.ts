@@ -1,6 +1,7 @@
 import { shelf, type Edition } from '../../editions/index.ts';
 import type { VerdictState } from '../../limits/index.ts';
 import type { ParameterId } from '../../parameters/index.ts';
+import type { Origin } from '../../registers/index.ts';
 
 /** Hours from the moment at which the result was known, or the end of that day by the site's wall clock. */
 export type Due = { hours: number } | { endOfDay: true };
@@ -17,6 +18,10 @@ export interface FollowUpRule {
     /** The ids of limit sets of which one leads, or none does. */
     sets?: readonly string[];
     notSets?: readonly string[];
+    /** Whose water it is. */
+    origins?: readonly Origin[];
+    /** Whether it is in doubt, as a count beside a blank that grew. */
+    doubtful?: boolean;
   };
   do: string;
   due: Due;
@@ -162,6 +167,52 @@ const rules2026c: readonly FollowUpRule[] = [
   },
 ];
 
+const overStates = ['over-health', 'over-action', 'over-indicator'] as const;
+const others = ['raw', 'network'] as const;
+
+/**
+ * As before for what is not in doubt. What is asks for a new sample and nothing else; a well of somebody's own has no operator and no up-
+ * and downstream; and coliforms in raw water say what the treatment has to do.
+ */
+const rules2026e: readonly FollowUpRule[] = [
+  {
+    id: 'doubtful-again',
+    when: { states: overStates, use: 'supply', doubtful: true },
+    due: { hours: 24 },
+    do: 'This result is in doubt: the blank of its batch grew. Find out why, and take a new sample before anybody is alarmed.',
+    source: 'Common practice; Standard Methods 9020 B (from memory)',
+  },
+  {
+    id: 'private-germs',
+    when: { parameters: germs, states: overStates, origins: ['private'], doubtful: false },
+    due: { endOfDay: true },
+    do: 'Tell the owner in plain words what was found. Until it is clear, other water or boiled water to drink, by the word of the public-health office. Look for the way in at the well, then sample again.',
+    source: 'Common practice',
+  },
+  ...rules2026c.flatMap((rule): FollowUpRule[] => {
+    const isAlarm = rule.when.states.some((state) => (overStates as readonly string[]).includes(state));
+    if (!isAlarm) return [rule];
+    const isForAll = rule.when.use === 'monitoring' || rule.id === 'action-level-people';
+    const isOfNetwork = ['coliform-repeats', 'coliform-source', 'coliform-cause'].includes(rule.id);
+    const origins: readonly Origin[] = isOfNetwork ? ['network'] : others;
+    return [{ ...rule, when: { ...rule.when, doubtful: false, ...(isForAll ? {} : { origins }) } }];
+  }),
+  {
+    id: 'private-chemical',
+    when: { notParameters: germs, states: ['over-health'], use: 'supply', origins: ['private'], doubtful: false },
+    due: { endOfDay: true },
+    do: 'Tell the owner in plain words what was found, and whom to ask: the public-health office. Have it confirmed by a second sample. No advice to boil: boiling concentrates it.',
+    source: 'Common practice',
+  },
+  {
+    id: 'raw-coliforms',
+    when: { parameters: ['coliforms'], states: ['over-indicator'], use: 'supply', origins: ['raw'], doubtful: false },
+    due: { hours: 24 },
+    do: 'Tell the operator: coliforms in raw water. Is the disinfection behind it running, and is the well head sound? Sample the raw water again.',
+    source: 'Common practice',
+  },
+];
+
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
   /** What it asks for of lost bottles beside a new sample of what was refused: a call to that lab, a look for what was not found. */
@@ -175,4 +226,5 @@ export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-2', rules: rules2026b },
   { ...common, edition: '2026-3', rules: rules2026c },
   { ...common, edition: '2026-4', rules: rules2026c, lost: ['call-lab', 'missing'] },
+  { ...common, edition: '2026-5', rules: rules2026e, lost: ['call-lab', 'missing'] },
 ]);
