@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { base, convert, readNumber, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
+import { base, convert, readNumber, readTyped, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
 
 describe('conversion', () => {
   it.each([
@@ -92,4 +92,18 @@ describe('a typed quantity', () => {
 
 it('shows a true minus sign and no negative zero', () => {
   expect([show(-0.5, 'm', 2), show(-0.001, 'm', 2), show(0.0127, 'mm', 1)]).toEqual(['−0.50 m', '0.00 m', '12.7 mm']);
+});
+
+it('reads no number that is a thousand by the other habit: it is asked about at its field', () => {
+  const two = (text: string, mark: '.' | ',') => {
+    const reading = readTyped(text, mark);
+    return reading.ok ? reading.value : [reading.code, reading.suggestion];
+  };
+  expect([two('1,050', '.'), two('1.100', ',')]).toEqual([
+    ['two-ways', '1.050'],
+    ['two-ways', '1,100'],
+  ]);
+  expect([two('1.050', '.'), two('1,050', ','), two('7,40', '.'), two('0,125', '.'), two('1050', '.'), two('1250,5', '.')]).toEqual([
+    1.05, 1.05, 7.4, 0.125, 1050, 1250.5,
+  ]);
 });

@@ -10,6 +10,8 @@ export function sayNumber({ code, text, suggestion = '' }: Extract<NumberReading
       return `${text} is feet and inches. In decimal feet it is ${suggestion}: enter that if it is what you mean.`;
     case 'ambiguous':
       return `${text} has more than one mark. Write it with one decimal point and no thousands mark.`;
+    case 'two-ways':
+      return `“${text}” can be read in two ways. Type ${text.replace(/[.,]/, '')}, or ${suggestion} if it has decimals.`;
     case 'not-a-number':
       return `“${text}” is not a number. Use digits and one decimal point or comma.`;
   }

@@ -1,10 +1,12 @@
 import { limitSets } from '@fonte/core/limits';
+import type { DecimalMark } from '@fonte/core/units';
 import { Checkbox, Modal, Segmented, Select } from 'antd';
 import { useId } from 'react';
 import { useLeadingLimits } from '../editions/leading.ts';
 import { useLabelsAtOnce } from '../fill/index.ts';
 import type { Variant } from '../theme/tokens.ts';
 import { useVariant, variants } from '../theme/variant.ts';
+import { useDecimalMark } from '../units/decimal.ts';
 import { useUnitSystem, type UnitSystem } from '../units/system.ts';
 
 const lights: Record<Variant, string> = { day: 'Day', night: 'Night', sun: 'Full sun' };
@@ -14,6 +16,7 @@ const systems: Record<UnitSystem, string> = { metric: 'Metres, litres', us: 'Fee
 export function SettingsDialog({ open, close }: { open: boolean; close: () => void }) {
   const { variant, choose } = useVariant();
   const { system, chooseSystem } = useUnitSystem();
+  const { mark, chooseMark } = useDecimalMark();
   const { leading, chooseLeading } = useLeadingLimits();
   const { isOn, choose: chooseLabels } = useLabelsAtOnce();
   const limits = useId();
@@ -28,6 +31,19 @@ export function SettingsDialog({ open, close }: { open: boolean; close: () => vo
             value={system}
             onChange={chooseSystem}
             options={(Object.keys(systems) as UnitSystem[]).map((value) => ({ value, label: systems[value] }))}
+          />
+        </div>
+        <div className="typed">
+          <span className="strong">Decimals are typed after a</span>
+          <Segmented<DecimalMark>
+            aria-label="Decimals are typed after a"
+            size="large"
+            value={mark}
+            onChange={chooseMark}
+            options={[
+              { value: '.', label: 'Point: 7.40' },
+              { value: ',', label: 'Comma: 7,40' },
+            ]}
           />
         </div>
         <div className="typed">

@@ -1,19 +1,8 @@
 import { steelTapeDepth } from '@fonte/core/level';
+import { readField } from '../units/decimal.ts';
 import { conductivityAt25, oxygenSaturation } from '@fonte/core/parameters';
 import { casingVolume, flowRate, insideDiameter, pipe, pipeIds, timeFor, waterColumn, type PipeId } from '@fonte/core/purge';
-import {
-  base,
-  convert,
-  readNumber,
-  sayNumber,
-  showNumber,
-  unit,
-  unitIds,
-  unitLabel,
-  unitsOf,
-  type Typed,
-  type UnitId,
-} from '@fonte/core/units';
+import { base, convert, sayNumber, showNumber, unit, unitIds, unitLabel, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
 import { Select } from 'antd';
 import { useId, useState } from 'react';
 import { numberError, TypedField } from '../units/TypedField.tsx';
@@ -21,7 +10,7 @@ import { useUnitSystem } from '../units/system.ts';
 import { Figure } from '../working/Figure.tsx';
 import { Wells } from './Wells.tsx';
 
-const valueOf = (typed: Typed): number | null => (readNumber(typed.text).ok ? base(typed) : null);
+const valueOf = (typed: Typed): number | null => (readField(typed.text).ok ? base(typed) : null);
 const complaint = (typed: Typed, least = 0) => {
   if (typed.text.trim() === '') return undefined;
   const value = valueOf(typed);
@@ -199,7 +188,7 @@ function SteelTape() {
 function Units() {
   const [from, setFrom] = useTyped('ft');
   const field = useId();
-  const reading = readNumber(from.text);
+  const reading = readField(from.text);
   const convertible = unitIds.filter((id) => unitsOf(unit(id).dimension).length > 1);
   const digits = (value: number) => (value === 0 ? 0 : Math.max(0, Math.min(8, 4 - Math.floor(Math.log10(Math.abs(value))))));
   return (

@@ -1,5 +1,6 @@
 import { mostProbableNumber, questionMpn, trays, type Mpn, type MpnSet, type TrayId } from '@fonte/core/counts';
-import { readNumber, showNumber } from '@fonte/core/units';
+import { readField } from '../units/decimal.ts';
+import { showNumber } from '@fonte/core/units';
 import { Button, Input, Select } from 'antd';
 import { useId, useState } from 'react';
 import { Findings } from '../findings/Findings.tsx';
@@ -17,7 +18,7 @@ const rowsOf = (id: TrayId): Row[] =>
 /** What is wrong with a row, or the wells that it says; null while it says none yet. */
 function readRow({ volume, wells, positive }: Row, exact: number | undefined): MpnSet | string | null {
   if ([volume, wells, positive].some((text) => text.trim() === '')) return null;
-  const [v, n, p] = [volume, wells, positive].map((text) => readNumber(text));
+  const [v, n, p] = [volume, wells, positive].map((text) => readField(text));
   if (!v?.ok || !n?.ok || !p?.ok) return 'Numbers alone.';
   if (!(v.value > 0)) return 'A volume is more than 0.';
   if (!Number.isInteger(n.value) || n.value < 1 || n.value > 1000) return 'So many wells there are not.';

@@ -1,8 +1,9 @@
 import { cultureBegun, cultureMethod, cultureMethodIds, cultureWords, type CultureMethod } from '@fonte/core/culture';
+import { readField } from '../units/decimal.ts';
 import { shownSource } from '@fonte/core/editions';
 import { say } from '@fonte/core/findings';
 import type { BottleState } from '@fonte/core/round';
-import { base, readNumber, type Typed } from '@fonte/core/units';
+import { base, type Typed } from '@fonte/core/units';
 import { Checkbox, Radio } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
@@ -26,7 +27,7 @@ interface Draft {
 
 /** What of a batch departs from its method: it is asked why. */
 function departing({ method, warmth, medium }: Draft, today: string): string[] {
-  const isRead = method && readNumber(warmth.text).ok;
+  const isRead = method && readField(warmth.text).ok;
   const [cold, hot] = method ? cultureMethod(method).warmth : [0, 0];
   const at = isRead ? base(warmth) : cold;
   return [
@@ -54,7 +55,7 @@ export function BeginCulture({ bottles }: { bottles: readonly BottleState[] }) {
     read: (draft) => {
       const { filtered, departure, ...rest } = draft;
       const isFiltered = draft.method !== undefined && cultureMethod(draft.method).counts.of === 'colonies';
-      const volume = readNumber(filtered.text);
+      const volume = readField(filtered.text);
       const isDeparting = departing(draft, today).length > 0;
       const read = asTyped(
         { ...rest, ...(isFiltered && volume.ok ? { filtered: volume.value } : {}), ...(isDeparting ? { departure } : {}) },

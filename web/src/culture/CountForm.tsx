@@ -1,4 +1,5 @@
 import { trays } from '@fonte/core/counts';
+import { readField } from '../units/decimal.ts';
 import {
   countOf,
   cultureMethod,
@@ -11,7 +12,7 @@ import {
   type Culture,
 } from '@fonte/core/culture';
 import { say } from '@fonte/core/findings';
-import { readNumber } from '@fonte/core/units';
+
 import { Checkbox, Input, Segmented } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
@@ -34,7 +35,7 @@ interface Draft {
 }
 
 const whole = (text: string): number | null => {
-  const reading = readNumber(text);
+  const reading = readField(text);
   return reading.ok && Number.isInteger(reading.value) && reading.value >= 0 ? reading.value : null;
 };
 

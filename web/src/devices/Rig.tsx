@@ -1,4 +1,5 @@
-import { fromBase, readNumber, show, toBase, type Typed } from '@fonte/core/units';
+import { fromBase, show, toBase, type Typed } from '@fonte/core/units';
+import { readField } from '../units/decimal.ts';
 import { parameter } from '@fonte/core/parameters';
 import { unitLabel } from '@fonte/core/units';
 import { Button } from 'antd';
@@ -16,7 +17,7 @@ export function Rig({ devices }: { devices: SimulatedDevices }) {
   const probe = useHeard(devices.probe);
   const [isWatched, watch] = useState(false);
   const [flow, setFlow] = useState<Typed>({ text: '', unit: 'L/min' });
-  const reading = readNumber(flow.text);
+  const reading = readField(flow.text);
   const wanted = reading.ok ? toBase(reading.value, flow.unit) : null;
   const canSet = wanted !== null && wanted >= 0 && wanted <= devices.pump.most;
   return (

@@ -1,4 +1,5 @@
-import { fromBase, readNumber, sayNumber, toBase, type Typed, type UnitId } from '@fonte/core/units';
+import { fromBase, sayNumber, toBase, type Typed, type UnitId } from '@fonte/core/units';
+import { readField } from '../units/decimal.ts';
 import type { z } from 'zod';
 import { fieldAt } from './schema.ts';
 import { isPlain } from '../units/useDraft.ts';
@@ -39,7 +40,7 @@ export function inBase(values: unknown): Read {
   const value = mapLeaves(values, (one, path) => {
     if (typeof one === 'string') return one === '' ? undefined : one;
     if (one.text.trim() === '') return undefined;
-    const reading = readNumber(one.text);
+    const reading = readField(one.text);
     if (reading.ok) return toBase(reading.value, one.unit);
     problems.push({ path, message: sayNumber(reading) });
     return undefined;
@@ -57,7 +58,7 @@ export function asTyped(values: unknown, schema: z.ZodType): Read {
     const isEmpty = (typeof one === 'string' ? one : one.text).trim() === '';
     if (isEmpty && fieldAt(schema, nameOf(path)).isOptional) return undefined;
     if (typeof one === 'string') return one;
-    const reading = readNumber(one.text);
+    const reading = readField(one.text);
     if (reading.ok) return one;
     problems.push({ path, message: sayNumber(reading, one.unit) });
     return undefined;

@@ -1,5 +1,6 @@
 import { levelRead, typedDepth, type LevelTool, type WaterState } from '@fonte/core/level';
-import { readNumber, type Typed } from '@fonte/core/units';
+import { readField } from '../units/decimal.ts';
+import { type Typed } from '@fonte/core/units';
 import type { z } from 'zod';
 import { asTyped, type Read } from '../form/values.ts';
 
@@ -21,7 +22,7 @@ export const numbersOf = {
   flowing: ['head'],
 } as const satisfies Record<LevelTool['tool'], readonly (keyof LevelDraft['by'])[]>;
 
-const isRead = ({ text }: Typed) => readNumber(text).ok;
+const isRead = ({ text }: Typed) => readField(text).ok;
 
 /** The tool with its own numbers, as far as they can be read; null while one that is needed cannot. */
 function toolOf({ by }: LevelDraft): LevelTool | null {

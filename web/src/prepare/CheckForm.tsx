@@ -1,8 +1,9 @@
 import { allowed, checkRow, instrumentChecked, judgeCheck, outcomeNames, unitOf, type Check, type CheckId } from '@fonte/core/prepare';
+import { readField } from '../units/decimal.ts';
 import { inOwnUnit, parameter } from '@fonte/core/parameters';
 import { registerLists, type Instrument } from '@fonte/core/registers';
 import { showDate } from '@fonte/core/time';
-import { readNumber, showNumber, unitLabel, type Typed } from '@fonte/core/units';
+import { showNumber, unitLabel, type Typed } from '@fonte/core/units';
 import { Button, Checkbox, Radio, Select } from 'antd';
 import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
@@ -79,7 +80,7 @@ export function CheckForm({ id, instrument, before, close }: Props) {
     },
   });
   const { standard, nominal, reading } = form.values;
-  const isNumber = ({ text }: Typed) => readNumber(text).ok;
+  const isNumber = ({ text }: Typed) => readField(text).ok;
   const isRead = row.parameter !== undefined && isNumber(reading) && isNumber(nominal);
   const outcome = isRead ? judgeCheck({ check: id, nominal, reading, ...(row.isOfLot ? { standard } : {}) }, round.plan.date) : null;
   const fill = async () => form.set({ reading: await simulatedMeter.read(id, isNumber(nominal) ? nominal : null, now()) });

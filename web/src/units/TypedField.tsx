@@ -1,4 +1,5 @@
-import { readNumber, sayNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { sayNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { readField } from './decimal.ts';
 import { Input, Segmented } from 'antd';
 import { useId, type AriaAttributes } from 'react';
 
@@ -17,7 +18,7 @@ interface InputProps extends AriaAttributes {
 /** A number with its unit as a control of a form, which gives it its id, value and label. Feet and inches are offered in feet. */
 export function TypedInput({ id, value, onChange = () => undefined, units, label, big, ...rest }: InputProps) {
   const { text, unit } = value ?? { text: '', unit: units[0]! };
-  const reading = readNumber(text);
+  const reading = readField(text);
   const suggestion = !reading.ok && reading.code === 'feet-and-inches' && units.includes('ft') ? reading.suggestion : undefined;
   return (
     <div className={`typed${big ? ' big' : ''}`}>
@@ -93,6 +94,6 @@ export function TypedField({ label, error, hint, ...rest }: FieldProps) {
 
 /** What is wrong with a typed number before it is sent, or undefined. */
 export function numberError(typed: Typed): string | undefined {
-  const reading = readNumber(typed.text);
+  const reading = readField(typed.text);
   return reading.ok ? undefined : sayNumber(reading, typed.unit);
 }

@@ -1,6 +1,7 @@
 import { flowOf, flowTimed, questionFlow, type PurgeSetUp } from '@fonte/core/purge';
+import { readField } from '../../units/decimal.ts';
 import { second, showDuration } from '@fonte/core/time';
-import { base, readNumber, show, showTyped, type Typed } from '@fonte/core/units';
+import { base, show, showTyped, type Typed } from '@fonte/core/units';
 import { Button } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../../book/useRound.ts';
@@ -21,7 +22,7 @@ interface Draft {
 }
 
 const isMore = ({ text }: Typed) => {
-  const reading = readNumber(text);
+  const reading = readField(text);
   return reading.ok && reading.value > 0;
 };
 

@@ -1,7 +1,8 @@
 import { purgeMethod, type PurgeChoice } from '@fonte/core/purge';
+import { readField } from '../../units/decimal.ts';
 import type { AgreedLevel } from '@fonte/core/level';
 import type { WellPoint } from '@fonte/core/registers';
-import { fromBase, readNumber, toBase } from '@fonte/core/units';
+import { fromBase, toBase } from '@fonte/core/units';
 import { useState } from 'react';
 import { Figure } from '../../working/Figure.tsx';
 import { TypedInput } from '../../units/TypedField.tsx';
@@ -24,7 +25,7 @@ export function Foreseen({ chosen, point, level }: { chosen: PurgeChoice; point:
     object);
   const aim = purgeMethod(chosen.method).aim(chosen as never, point, level);
   if (!aim) return null;
-  const reading = readNumber(flow.text);
+  const reading = readField(flow.text);
   const rate = reading.ok && reading.value > 0 ? toBase(reading.value, flow.unit) : null;
   return (
     <section className="stack" aria-label="What is to be pumped">

@@ -1,7 +1,8 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
+import { readField } from '../../units/decimal.ts';
 import { probeParameters } from '@fonte/core/purge';
 import { criterionRegistered, OwnCriterion } from '@fonte/core/registers';
-import { readNumber, toBase, unitLabel, type Typed } from '@fonte/core/units';
+import { toBase, unitLabel, type Typed } from '@fonte/core/units';
 import { Input, Select } from 'antd';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
@@ -36,7 +37,7 @@ const text = (value: number | undefined) => (value === undefined ? '' : String(v
 function readCriterion({ sets, volumes, seconds, tolerances = [], ...said }: Values): Read {
   const { problems, number } = numberReader();
   const { value } = asTyped(said, OwnCriterion);
-  const time = readNumber(seconds.text);
+  const time = readField(seconds.text);
   const rows = tolerances.map((row, place) => ({
     parameter: row.parameter,
     ...number('absolute', `tolerances.${place}.absolute`, row.absolute),

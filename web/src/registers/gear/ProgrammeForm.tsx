@@ -1,4 +1,5 @@
 import { analysisIds, analysisName, bottleTables, type AnalysisId } from '@fonte/core/bottles';
+import { readField } from '../../units/decimal.ts';
 import {
   countFor,
   countRule,
@@ -11,7 +12,7 @@ import {
   type PeriodId,
 } from '@fonte/core/due';
 import { registered, registerLists } from '@fonte/core/registers';
-import { readNumber, sayNumber } from '@fonte/core/units';
+import { sayNumber } from '@fonte/core/units';
 import { shownSource } from '@fonte/core/editions';
 import { Checkbox, Input, Radio, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
@@ -49,7 +50,7 @@ const monthNames = Array.from({ length: 12 }, (_, index) => ({
 }));
 
 function readProgramme({ times, months, ...said }: Values): Read {
-  const reading = readNumber(times);
+  const reading = readField(times);
   const problems: FieldProblem[] = reading.ok ? [] : [{ path: 'times', message: sayNumber(reading) }];
   const { value } = asTyped(said, Programme);
   return {
@@ -78,7 +79,7 @@ function usePointChoice(chosen: readonly string[]) {
 function Published({ take }: { take: (count: number, per: 'month' | 'year') => void }) {
   const [rule, setRule] = useState<CountRuleId>('us-coliform');
   const [size, setSize] = useState('');
-  const reading = readNumber(size);
+  const reading = readField(size);
   const count = reading.ok ? countFor(rule, reading.value) : null;
   const { size: of, per, source } = countRule(rule);
   return (
