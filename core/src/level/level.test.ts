@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { Script, wellPoint } from '../../test/script.ts';
 import { Trail } from '../book/index.ts';
+import { belowMark } from '../registers/index.ts';
+import { fold, nextAtVisit } from '../round/index.ts';
 import { base } from '../units/index.ts';
 import {
   agree,
@@ -24,6 +26,7 @@ import {
   tolerances,
   waterLevelElevation,
   type WaterState,
+  questionDry,
 } from './index.ts';
 
 const well = {
@@ -126,6 +129,33 @@ describe('the level of a visit', () => {
   it('is compared with levels at rest only', () => {
     const record = [{ water: 'static' as const }, { water: 'pumping' as const }, { water: 'pumped-lately' as const }];
     expect(atRest(record)).toEqual([{ water: 'static' }]);
+  });
+});
+
+describe('a well that seems dry', () => {
+  const mark = wellPoint.well.measuringPoints[0]!;
+  const record = [{ at: 0, measuringPoint: mark.name, depth: 8.5 }];
+
+  it('is asked about where water stood higher up, or the well goes on below the tape', () => {
+    const codes = (reached: number, all = record) => questionDry(reached, mark, wellPoint.well, all).map(({ code }) => code);
+    expect(codes(12)).toEqual(['dry-above-record']);
+    expect(codes(12, [])).toEqual(['dry-above-bottom']);
+    expect(codes(belowMark(mark, wellPoint.well.bottom)! - 0.1)).toEqual([]);
+  });
+
+  it('is no level by a tape that came up dry, and ends its visit with what is owed', () => {
+    const script = new Script().plan();
+    const m = (text: string) => ({ text, unit: 'm' as const });
+    script.atWell(levelRead, {
+      measuringPoint: mark.name,
+      depth: m('12'),
+      by: { tool: 'steel', hold: m('12'), cut: m('0') },
+      water: 'static',
+    });
+    expect(fold(script.entries)!.aside.map(({ misfit }) => misfit.code)).toEqual(['dry-tape']);
+    script.atWell(levelLeftOut, { why: 'dry', reached: m('18.9'), reason: 'nothing down to the bottom' });
+    const visit = fold(script.entries)!.visits.find(({ id }) => id === script.well)!;
+    expect(nextAtVisit(visit)).toBeNull();
   });
 });
 

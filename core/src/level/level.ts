@@ -4,6 +4,7 @@ import { millis } from '../time/index.ts';
 import { base, type Typed } from '../units/index.ts';
 import type { Computed } from '../working/index.ts';
 import { agree } from './agreement.ts';
+import { isDryTape } from './tools.ts';
 import { againstRest, questionWater, type PumpNow } from './contradiction.ts';
 import { depthBelowGround, waterLevelElevation } from './depth.ts';
 import { levelLeftOut, levelRead, loggerCompared, type WaterState } from './entries.ts';
@@ -95,7 +96,8 @@ export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null 
   fits: ({ readings }, entry, { point, tolerances, pump }) => {
     if (point.type !== 'well') return misfit('no-level', 'visit');
     if (!levelRead.is(entry)) return null;
-    const { measuringPoint, depth, water, kept } = entry.payload;
+    const { measuringPoint, depth, by, water, kept } = entry.payload;
+    if (by?.tool === 'steel' && isDryTape(by)) return misfit('dry-tape', 'payload.by.cut', { hold: base(by.hold) });
     const mark = point.well.measuringPoints.find((candidate) => candidate.name === measuringPoint);
     if (!mark) return misfit('no-such-mark', 'payload.measuringPoint');
     if (kept || !tolerances) return null;

@@ -84,6 +84,23 @@ export function questionLevel({
   return slip || !judged ? findings : [...findings, ...besideJump(judged, beside)];
 }
 
+/** A tape that stops so far above the bottom, in m, has not shown that a well is dry. Common practice: what lies in a sump. */
+const bottomMayDiffer = 0.5;
+
+/**
+ * Whether a tape that came down to a depth shows that a well is dry: not where water stood higher up last time, and not while the
+ * well goes on below it. Depths in m below the mark.
+ */
+export function questionDry(reached: number, mark: MeasuringPoint, well: Well, record: readonly RecordedLevel[]): Finding[] {
+  const ask = (code: string, data: Data): Finding[] => [{ code, severity: 'question', field: 'reached', data: { reached, ...data } }];
+  const bottom = belowMark(mark, well.bottom);
+  if (bottom != null && reached < bottom - bottomMayDiffer) {
+    const last = lastLevel(record, mark.name);
+    return last && last.depth < reached ? ask('dry-above-record', { last: last.depth }) : ask('dry-above-bottom', { bottom });
+  }
+  return [];
+}
+
 /** A logger further than this from the level by hand, in m, is asked about. Common practice: twice what its sensor and the tape tell. */
 const loggerMayDiffer = 0.02;
 

@@ -25,6 +25,9 @@ export type LevelTool = z.infer<typeof LevelTool>;
 /** Whether more of a tape is wet than was held: then one of both was misread. */
 export const isCutOverHold = (by: LevelTool): boolean => by.tool === 'steel' && base(by.cut) > base(by.hold);
 
+/** Whether a steel tape came up dry: the water is deeper than its hold, and how deep nobody knows. */
+export const isDryTape = (by: LevelTool): boolean => by.tool === 'steel' && base(by.cut) === 0;
+
 /** The depth below the mark in m that follows from what stood on the tape; null where it is the depth itself. */
 export function depthBy(by: LevelTool): number | null {
   switch (by.tool) {

@@ -55,6 +55,14 @@ export const levelFindings: FindingWords = {
       `It went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}, and ${name} ${metres(Math.abs(Number(theirs)))} ${Number(theirs) > 0 ? 'down' : 'up'}: they have always moved together, and are ${metres(Math.abs(Number(off)))} apart from that now.`,
     'Read again. Is it the right well and the right mark?',
   ],
+  'dry-above-record': [
+    ({ reached, last }) => `The tape came down to ${metres(reached)}; the water stood at ${metres(last)} last time, higher up.`,
+    'Did the tape hang on something? Lower it again, or say why the well is dry.',
+  ],
+  'dry-above-bottom': [
+    ({ reached, bottom }) => `The tape came down to ${metres(reached)}, and the well ends at ${metres(bottom)}.`,
+    'Below it there may be water: the tape may have been stopped. Lower it again, or say why the well is dry.',
+  ],
   'pump-is-on': [
     ({ minutes }) => `The pump has been on for ${sayMinutes(minutes)}: the water is not at rest.`,
     'Choose “Pumping now”, or say why it is at rest all the same.',
@@ -92,6 +100,8 @@ export const levelFindings: FindingWords = {
 
 export const levelWords: Words = {
   'no-level': 'A tap has no water level.',
+  'dry-tape': ({ hold }) =>
+    `The tape is dry: the water is deeper than ${show(Number(hold), 'm', 2)}, and that is not a level. Hold it deeper, or record that the level cannot be read.`,
   'no-such-mark': 'This well has no such measuring point.',
   unexplained: (data) => `${sayFinding(levelFindings, { code: String(data['finding']), data }).says} Read again, or say why it is right.`,
 };

@@ -48,6 +48,8 @@ function first<V>(asks: Asks<V>, view: V, visit: string | null): NextStep | null
 export function nextAtVisit(visit: VisitState): NextStep | null {
   // What a household does is nothing to be done by us.
   if (visit.household !== null) return null;
+  // A well that was found dry ends its visit: what was to be sampled is owed.
+  if (visit.level?.leftOut?.why === 'dry') return null;
   return first(ofVisit, viewOf(visit), visit.id);
 }
 

@@ -1,8 +1,9 @@
-import { leftOutNames, leftOutWhys, levelLeftOut, type LevelState } from '@fonte/core/level';
+import { atRest, leftOutNames, leftOutWhys, levelLeftOut, levelRecord, questionDry, type LevelState } from '@fonte/core/level';
 import type { VisitState } from '@fonte/core/round';
-import { showTyped, type Typed } from '@fonte/core/units';
+import { base, showTyped, type Typed } from '@fonte/core/units';
 import { Radio } from 'antd';
 import type { z } from 'zod';
+import { useAnswer } from '../api/useAnswer.ts';
 import { Correct } from '../book/Correct.tsx';
 import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -26,9 +27,12 @@ export function LeaveOut({ visit, level: { agreed, leftOut } }: { visit: VisitSt
       <div className="finding question">
         <Mark kind="question" />
         <p>
-          <span className="strong">Left out: {leftOutNames[leftOut.why].toLowerCase()}.</span>{' '}
+          <span className="strong">
+            {leftOut.why === 'dry' ? 'No sample: dry.' : `Left out: ${leftOutNames[leftOut.why].toLowerCase()}.`}
+          </span>{' '}
           {leftOut.reached && `The tape came down to ${showTyped(leftOut.reached)}. `}
           {leftOut.reason}
+          {leftOut.why === 'dry' && visit.analyses.length > 0 && ' What was to be sampled here is still owed.'}
         </p>
         <div>
           <Correct entry={leftOut.entry} kind={levelLeftOut} what="leaving the level out" label="Take it back" />
@@ -47,10 +51,15 @@ export function LeaveOut({ visit, level: { agreed, leftOut } }: { visit: VisitSt
 function LeaveOutForm({ visit, close }: { visit: VisitState; close: () => void }) {
   const { append } = useRound();
   const { system } = useUnitSystem();
+  const { data: history = [] } = useAnswer(levelRecord, { in: { point: visit.point.id } });
+  const record = atRest(history);
+  const point = visit.point.type === 'well' ? visit.point : null;
   const form = useEntryForm<Draft, z.output<typeof levelLeftOut.payload>>({
     keep: `level-left-out.${visit.id}`,
     initial: { why: '', reached: { text: '', unit: system === 'us' ? 'ft' : 'm' }, reason: '' },
     schema: levelLeftOut.payload,
+    ask: ({ why, reached }) =>
+      why === 'dry' && reached && point ? questionDry(base(reached), point.well.measuringPoints[0]!, point.well, record) : [],
     write: async (payload, { id, kept }) => {
       await append(levelLeftOut, payload, { at: visit.id, id, kept });
       close();
