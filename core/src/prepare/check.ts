@@ -10,8 +10,11 @@ export const checkRow = (id: CheckId): CheckRow => checks[id];
 /** The checks of a kind of instrument, in their order. */
 export const checksOf = (kind: InstrumentKind): CheckId[] => checkIds.filter((id) => checks[id].kind === kind);
 
-/** What came of a check: it passes; it fails by the reading or the answer; or it proves nothing, as the standard was out of date. */
-export type CheckOutcome = 'pass' | 'fail' | 'expired';
+/**
+ * What came of a check: it passes; it fails by the reading or the answer; or it proves nothing, as the standard was out of date, or is
+ * one for another check.
+ */
+export type CheckOutcome = 'pass' | 'fail' | 'expired' | 'wrong-standard';
 
 /** A check as it was made. */
 export interface CheckMade {
@@ -40,8 +43,10 @@ export function judgeCheck({ check, nominal, reading, isGood, standard }: CheckM
   if (standard && standard.expires < on) return 'expired';
   if (!row.parameter) return isGood === true ? 'pass' : 'fail';
   if (!reading) return 'fail';
-  const should = row.nominal ?? (nominal && inOwnUnit(row.parameter, nominal));
+  // The standard that was chosen is what it is held against, and not the one that the check is called by.
+  const should = nominal ? inOwnUnit(row.parameter, nominal) : row.nominal;
   if (should === undefined) return 'fail';
+  if (row.standards && !row.standards.some(([from, to]) => should >= from && should <= to)) return 'wrong-standard';
   const off = Math.abs(inOwnUnit(row.parameter, reading) - should);
   return off <= allowed(row.tolerance ?? {}, should) + rounding ? 'pass' : 'fail';
 }

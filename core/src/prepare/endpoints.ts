@@ -11,7 +11,7 @@ export const CheckOfRecord = z.object({
   check: z.enum(checkIds),
   nominal: z.number().nullable(),
   reading: z.number().nullable(),
-  outcome: z.enum(['pass', 'fail', 'expired']),
+  outcome: z.enum(['pass', 'fail', 'expired', 'wrong-standard']),
 });
 export type CheckOfRecord = z.infer<typeof CheckOfRecord>;
 

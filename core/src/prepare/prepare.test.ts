@@ -60,6 +60,18 @@ describe('a check', () => {
     expect([chlorine('1.00', '1.00', '2026-11-22'), chlorine('1.00', '1.00', '2026-11-23')]).toEqual(['expired', 'pass']);
   });
 
+  it('is held against the standard that was chosen: a buffer of 4 is no check at 7, and a slope needs another than 7', () => {
+    const ph = (check: 'probe-ph7' | 'probe-ph-slope', nominal: string, reading: string) =>
+      judgeCheck(
+        { check, nominal: { text: nominal, unit: 'pH' }, reading: { text: reading, unit: 'pH' }, standard: standard('2027-01-01') },
+        '2026-11-23',
+      );
+    expect(ph('probe-ph7', '4.00', '7.02')).toBe('wrong-standard');
+    expect([ph('probe-ph7', '7.00', '7.02'), ph('probe-ph7', '6.86', '7.02')]).toEqual(['pass', 'fail']);
+    expect(ph('probe-ph-slope', '7.00', '7.02')).toBe('wrong-standard');
+    expect([ph('probe-ph-slope', '4.01', '4.05'), ph('probe-ph-slope', '10.01', '7.02')]).toEqual(['pass', 'fail']);
+  });
+
   it('by yes or no passes with a yes alone', () => {
     expect([true, false, undefined].map((isGood) => judgeCheck({ check: 'tape-signal', isGood }, '2026-11-23'))).toEqual([
       'pass',

@@ -27,7 +27,12 @@ export const prepareFindings: FindingWords = {
   ],
 };
 
-export const outcomeNames: Record<CheckOutcome, string> = { pass: 'Passes', fail: 'Fails', expired: 'Standard out of date' };
+export const outcomeNames: Record<CheckOutcome, string> = {
+  pass: 'Passes',
+  fail: 'Fails',
+  expired: 'Standard out of date',
+  'wrong-standard': 'That standard is for another check',
+};
 export const readinessNames: Record<Readiness, string> = {
   checked: 'Checked',
   failed: 'Failed',

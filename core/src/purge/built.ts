@@ -3,8 +3,11 @@ import { insideDiameter, pipe, pipeIds, type PipeId } from './pipes.ts';
 
 /** True inside diameters that wells usually have, in m: 20 mm standpipes to 1 m shafts. Common practice. */
 const usual = { least: 0.02, most: 1 } as const;
-/** How far a diameter may be from that of the pipe it is said to be, in m. */
-const pipeTolerance = 0.003;
+/**
+ * How far a diameter may be from that of the pipe it is said to be, in m: by its wall's tolerance, and less than from the true to a
+ * nominal size (2.067 and 2 in). Common practice.
+ */
+const pipeTolerance = (known: number) => Math.max(0.0005, 0.01 * known);
 
 /**
  * Asks about a well as it is being registered where its diameter looks like a slip: an inch typed as a millimetre, a
@@ -23,7 +26,7 @@ export function questionBuilt({
   if (inside < usual.least) found.push(ask('narrow', { inside }));
   if (inside > usual.most) found.push(ask('wide', { inside }));
   const known = pipeIds.find((one): one is PipeId => one === id);
-  if (known && Math.abs(insideDiameter(known) - inside) > pipeTolerance)
+  if (known && Math.abs(insideDiameter(known) - inside) > pipeTolerance(insideDiameter(known)))
     found.push(ask('other-pipe', { inside, pipe: pipe(known).name, known: insideDiameter(known) }));
   return found;
 }

@@ -113,7 +113,9 @@ describe('a well as it is registered', () => {
   });
 
   it('is asked about where the diameter is that of another pipe: a nominal 2 in is 52.5 mm inside (ASTM D1785, schedule 40)', () => {
-    expect([codes(0.0525, 's40-2'), codes(0.0381, 's40-2'), codes(0.05, 'dn50')]).toEqual([[], ['other-pipe'], []]);
+    // Geometry: 2.000 in for 2.067 in is 6.4 % less water.
+    expect([codes(0.0508, 's40-2'), codes(0.052501, 's40-2')]).toEqual([['other-pipe'], []]);
+    expect([codes(0.0525, 's40-2'), codes(0.0381, 's40-2'), codes(0.05, 'dn50')]).toEqual([[], ['other-pipe'], ['other-pipe']]);
     expect(codes(0.05, 'no-such-pipe')).toEqual([]);
   });
 });

@@ -151,7 +151,7 @@ export function CheckForm({ id, instrument, before, close }: Props) {
         <p className={`word tone-${outcome === 'pass' ? 'good' : 'stop'}`}>
           <Mark kind={outcome === 'pass' ? 'good' : 'stop'} />
           {outcomeNames[outcome]}
-          {outcome === 'expired'
+          {outcome === 'expired' || outcome === 'wrong-standard'
             ? ''
             : `: ±${showNumber(allowed(row.tolerance!, inOwnUnit(row.parameter!, nominal)), parameter(row.parameter!).decimals)} ${unitLabel(unit)}`}
         </p>

@@ -19,6 +19,8 @@ export interface CheckRow {
   /** What it should read, in the parameter's own unit, where that is always the same; else the standard says it. */
   nominal?: number;
   tolerance?: Tolerance;
+  /** What the nominal value of its standard lies between, in the parameter's own unit, where another standard checks something else. */
+  standards?: readonly (readonly [number, number])[];
   /** A standard solution is used up for it: its lot and expiry are written down. */
   isOfLot?: true;
   /** It can be left out where it is not used that day. */
@@ -38,6 +40,7 @@ export const checks = {
     why: 'A scratched or wet cuvette reads as chlorine.',
     parameter: 'freeChlorine',
     nominal: 0,
+    standards: [[0, 0]],
     tolerance: { absolute: 0.02 },
     source: practice,
   },
@@ -58,6 +61,8 @@ export const checks = {
     why: 'The zero of the glass electrode wanders.',
     parameter: 'ph',
     nominal: 7,
+    // Buffers called 7 are 6.86 to 7.02 at 25 °C.
+    standards: [[6.8, 7.2]],
     tolerance: { absolute: 0.1 },
     isOfLot: true,
     source: `${nfm}.4 (pH; from memory)`,
@@ -68,6 +73,11 @@ export const checks = {
     do: 'Second buffer, on the side of the water you expect',
     why: 'The slope ages faster than the zero.',
     parameter: 'ph',
+    // A slope needs two different buffers.
+    standards: [
+      [1, 5],
+      [9, 13],
+    ],
     tolerance: { absolute: 0.1 },
     isOfLot: true,
     source: `${nfm}.4 (pH; from memory)`,
