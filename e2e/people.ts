@@ -1,4 +1,4 @@
-import { proofText, registerDevice, session, setUp, type Session } from '@fonte/core/access';
+import { challenge, proofText, registerDevice, session, setUp, type Session } from '@fonte/core/access';
 import { newId } from '@fonte/core/book';
 import type { Page } from 'puppeteer-core';
 import { pairOf, signText } from '../core/test/keys.ts';
@@ -26,9 +26,9 @@ async function callerOf(server: Pick<Running, 'address'>, first: Response): Prom
   };
   const post = (path: string, body: object) => ask(path, { method: 'POST', body: JSON.stringify(body) });
   const device = newId(Date.now());
-  const at = new Date().toISOString();
-  const proof = signText(device, proofText('device', device, me!.person.id, at));
-  await post(registerDevice.path, { id: device, name: 'Script', key: pairOf(device).key, at, proof });
+  const { challenge: text } = (await (await ask(challenge.path)).json()) as { challenge: string };
+  const proof = signText(device, proofText('device', device, me!.person.id, text));
+  await post(registerDevice.path, { id: device, name: 'Script', key: pairOf(device).key, challenge: text, proof });
   return { ask, post, json: async <T>(path: string) => (await (await ask(path)).json()) as T, person: me!.person.id, device };
 }
 

@@ -1,4 +1,4 @@
-import { proofText, sessionLasts, type Account, type Session } from '@fonte/core/access';
+import { accessBook, proofText, sessionLasts, type Account, type Session } from '@fonte/core/access';
 import { newId, signEntry, writeEntry, type BookEntry, type Entry } from '@fonte/core/book';
 import { handedOver } from '@fonte/core/custody';
 import { levelRead } from '@fonte/core/level';
@@ -217,6 +217,7 @@ describe('a lost device', () => {
 
 describe('coming in', () => {
   const passphrase = 'a well in wet grass';
+  const challengeOf = async () => ((await at.nobody.get('/api/session/challenge')).body as { challenge: string }).challenge;
   const invited = async (person: Person) => {
     const boss = await at.as(coordinator);
     const { token } = (await boss.post(`/api/people/${person.id}/invitation`).send({})).body as { token: string };
@@ -276,7 +277,6 @@ describe('coming in', () => {
 
   it('is written down in a book of its own, without what was typed, and only coordinators and readers read it', async () => {
     await signIn('Mistyped Passphrase Here', passphrase);
-    const { accessBook } = await import('@fonte/core/access');
     const boss = await at.as(coordinator);
     const entries = (await boss.get(`/api/books/${accessBook}/entries`)).body as BookEntry[];
     expect(entries).toMatchObject([{ payload: { event: 'sign-in-failed', person: null, how: 'no such name' } }]);
@@ -290,20 +290,75 @@ describe('coming in', () => {
   it('on a device needs the proof that it holds its key', async () => {
     const api = await at.as(technician, null);
     const id = newId(at.script.now);
-    const moment = new Date(at.script.now).toISOString();
-    const show = (proof: string, key = pairOf(id).key) =>
-      api.post('/api/session/device').send({ id, name: 'New phone', key, at: moment, proof });
-    const text = proofText('device', id, technician.id, moment);
-    expect((await show(signText(phone, text))).status).toBe(403);
-    expect((await show(signText(id, proofText('device', id, coordinator.id, moment)))).status).toBe(403);
-    expect(((await show(signText(id, text))).body as Session).me?.device).toMatchObject({ id, people: [{ person: technician.id }] });
-    expect((await show(signText(tablet, text), pairOf(tablet).key)).status).toBe(409);
+    const show = async (by: string, about = technician.id, text?: string) => {
+      const fresh = text ?? (await challengeOf());
+      const proof = signText(by, proofText('device', id, about, fresh));
+      return api
+        .post('/api/session/device')
+        .send({ id, name: 'New phone', key: pairOf(by === tablet ? tablet : id).key, challenge: fresh, proof });
+    };
+    expect((await show(phone)).status).toBe(403);
+    expect((await show(id, coordinator.id)).status).toBe(403);
+    const used = await challengeOf();
+    expect(((await show(id, technician.id, used)).body as Session).me?.device).toMatchObject({ id, people: [{ person: technician.id }] });
+    expect((await show(tablet)).status).toBe(409);
+    // What was shown once is worth nothing again, nor what is minutes old, nor what the server never made.
+    const codeOf = async (text: string) => ((await show(id, technician.id, text)).body as { type: string }).type;
+    expect(await codeOf(used)).toBe('urn:fonte:problem:stale-proof');
+    const old = await challengeOf();
+    at.script.now += 6 * minute;
+    expect(await codeOf(old)).toBe('urn:fonte:problem:stale-proof');
+    expect(await codeOf('zzzzzzzz.AAAA.AAAA')).toBe('urn:fonte:problem:stale-proof');
+  });
+
+  it('on yet another device ends where a person has more than anybody has', async () => {
+    const api = await at.as(technician, null);
+    const statuses = [];
+    for (let number = 0; number < 32; number += 1) {
+      const id = newId(at.script.now + number);
+      const challenge = await challengeOf();
+      const proof = signText(id, proofText('device', id, technician.id, challenge));
+      statuses.push((await api.post('/api/session/device').send({ id, name: 'Phone', key: pairOf(id).key, challenge, proof })).status);
+    }
+    expect([statuses[0], statuses.at(-1)]).toEqual([200, 409]);
+  });
+
+  it.each(['aaaaaaaaaaaa', 'password1234', 'qwertyuiop12', 'abcdefghijkl', 'passwordpassword'])(
+    'takes no passphrase like %s',
+    async (passphrase) => {
+      const answer = await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+      expect([answer.status, (answer.body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([422, 'passphrase']);
+    },
+  );
+
+  it('is not held up on a device of one’s own by others who know the name', async () => {
+    await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+    for (let time = 0; time < 5; time += 1) await signIn(technician.name, 'not the passphrase');
+    expect((await signIn(technician.name, passphrase)).status).toBe(429);
+    const challenge = await challengeOf();
+    const known = { device: phone, challenge, proof: signText(phone, proofText('sign-in', phone, 'sign-in', challenge)) };
+    expect((await at.nobody.post('/api/session').send({ name: technician.name, passphrase, known })).status).toBe(200);
+    expect((await at.nobody.post('/api/session').send({ name: technician.name, passphrase, known })).status).toBe(429);
+  });
+
+  it('writes down the first of many failures, the tenth and the hundredth', async () => {
+    for (let time = 0; time < 12; time += 1) {
+      await signIn(`Nobody ${time}`, 'not the passphrase');
+      at.script.now += 20 * minute;
+    }
+    const boss = await at.as(coordinator);
+    const entries = (await boss.get(`/api/books/${accessBook}/entries`)).body as BookEntry[];
+    const failed = entries.filter(({ payload }) => (payload as { event: string }).event === 'sign-in-failed');
+    expect(failed.map(({ payload }) => (payload as { how: string }).how)).toEqual(['no such name', 'no such name, 10 times']);
   });
 
   it('by PIN is what the device itself says, of people that it knows', async () => {
-    const moment = new Date(at.script.now).toISOString();
-    const change = (person: string, by: string) =>
-      at.api.post('/api/session/person').send({ person, at: moment, proof: signText(by, proofText('person', phone, person, moment)) });
+    const change = async (person: string, by: string) => {
+      const challenge = await challengeOf();
+      return at.api
+        .post('/api/session/person')
+        .send({ person, challenge, proof: signText(by, proofText('person', phone, person, challenge)) });
+    };
     expect((await change(coordinator.id, tablet)).status).toBe(403);
     expect((await change(idOf(70), phone)).status).toBe(404);
     const changed = await change(coordinator.id, phone);

@@ -5,6 +5,9 @@ import { Device, Person } from '../registers/index.ts';
 import { everybody, members, roles } from '../roles/index.ts';
 import { Account, Me, Passphrase, SignInName } from './accounts.ts';
 
+const Challenge = z.string().max(120);
+const Proof = z.string().regex(/^[A-Za-z0-9_-]{86}$/, { error: 'Not a signature.' });
+
 /** What the server answers whoever opens the page. */
 export const Session = z.object({
   /** ms since 1970. */
@@ -42,7 +45,8 @@ export const SignIn = z.object({
 export const signIn = doing('/api/session', {
   summary: 'Sign in. Whether a name exists is not told; after failures it takes longer and longer',
   by: 'anybody',
-  body: SignIn,
+  /** A device on which this person has written shows that it is it: others’ failures do not hold its people up. */
+  body: SignIn.extend({ known: z.object({ device: Id, challenge: Challenge, proof: Proof }).optional() }),
   answer: Session,
 });
 
@@ -53,24 +57,27 @@ export const signOut = doing('/api/session/end', {
   answer: Session,
 });
 
-/** A text that a device signs to show that it holds its key: `what`, its id and the moment. */
-export const proofText = (what: 'device' | 'person', device: string, about: string, at: string): string =>
-  `fonte ${what} ${device} ${about} ${at}`;
+/** A text that a device signs to show that it holds its key: what for, its id, about whom, and a challenge of the server's. */
+export const proofText = (what: 'device' | 'person' | 'sign-in', device: string, about: string, challenge: string): string =>
+  `fonte ${what} ${device} ${about} ${challenge}`;
 
-const Moment = z.iso.datetime({ precision: 3 });
-const Proof = z.string().regex(/^[A-Za-z0-9_-]{86}$/, { error: 'Not a signature.' });
+export const challenge = reading('/api/session/challenge', {
+  summary: 'A text for a device to sign, good for some minutes and once',
+  by: 'anybody',
+  answer: z.object({ challenge: z.string() }),
+});
 
 export const registerDevice = doing('/api/session/device', {
   summary: 'Say on which device this session writes; it proves that it holds its key by signing the moment',
   by: everybody,
-  body: z.object({ id: Id, name: Device.shape.name, key: Device.shape.key, at: Moment, proof: Proof }),
+  body: z.object({ id: Id, name: Device.shape.name, key: Device.shape.key, challenge: Challenge, proof: Proof }),
   answer: Session,
 });
 
 export const changePerson = doing('/api/session/person', {
   summary: 'Another person of this device goes on, as the device itself says: it has asked for the PIN',
   by: members,
-  body: z.object({ person: Id, at: Moment, proof: Proof }),
+  body: z.object({ person: Id, challenge: Challenge, proof: Proof }),
   answer: Session,
 });
 
@@ -161,7 +168,7 @@ export const endAccess = doing('/api/people/:person/end', {
 export const revokeDevice = doing('/api/devices/:device/revoke', {
   summary: 'Report a device lost, from a moment on. Its own people may, and coordinators',
   by: members,
-  body: z.object({ at: Moment, reason }),
+  body: z.object({ at: z.iso.datetime({ precision: 3 }), reason }),
   answer: Device,
 });
 

@@ -4,6 +4,7 @@ import type { Clock } from '@fonte/core/time';
 import { Problem } from '../http/index.ts';
 import { Conflict, type Store } from '../store/index.ts';
 import { digestOf, hashOf, newToken } from './secrets.ts';
+import { checkStrength } from './strength.ts';
 
 interface AccountRow {
   person: string;
@@ -43,8 +44,12 @@ export class Accounts {
     return (await this.store.read<AccountRow[]>('SELECT * FROM accounts WHERE person = ?', [person]))[0] ?? null;
   }
 
-  /** Lets a person in by a passphrase from now on. @throws Problem 409 where somebody else signs in under that name */
+  /**
+   * Lets a person in by a passphrase from now on.
+   * @throws Problem 409 where somebody else signs in under that name, 422 where it is too easy to guess
+   */
   async open(person: Person, passphrase: string): Promise<void> {
+    checkStrength(passphrase, person.name);
     const values = [person.id, plainSignInName(person.name), await hashOf(passphrase)];
     try {
       await this.store.write((query) =>

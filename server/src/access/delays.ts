@@ -44,6 +44,24 @@ export class Delays {
     return tried;
   }
 
+  /** How often something was tried wrongly since it was last right. */
+  async failures(what: string): Promise<number> {
+    return Number((await this.row(what))?.failures ?? 0);
+  }
+
+  /** Counts what nobody has to wait for, and says how often it was. */
+  async count(what: string): Promise<number> {
+    const failures = (await this.failures(what)) + 1;
+    await this.store.write((query) =>
+      query('INSERT INTO tries VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET failures = excluded.failures', [
+        digestOf(what),
+        failures,
+        0,
+      ]),
+    );
+    return failures;
+  }
+
   private async tryOnce(what: string, isRight: () => Promise<boolean>): Promise<boolean> {
     const row = await this.row(what);
     const left = row ? Number(row.until) - this.clock() : 0;

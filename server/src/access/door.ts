@@ -1,4 +1,5 @@
 import {
+  challenge,
   changePassphrase,
   changePerson,
   invitation,
@@ -20,11 +21,21 @@ import { Problem, route, type Route } from '../http/index.ts';
 import { guarded, type Access } from './access.ts';
 import { nameTaken } from './accounts.ts';
 import { isPassphrase, plainCode } from './secrets.ts';
+import { checkStrength } from './strength.ts';
 
 const wrong = () =>
   new Problem(403, 'wrong', 'Name and passphrase do not belong together.', [
     { path: 'passphrase', message: 'Name and passphrase do not belong together.' },
   ]);
+
+/** An entry is for ever: of a burst of failures the first is written, the tenth, the hundredth. The count stands in a table. */
+async function noteFailure(access: Access, person: string | null, tried: string): Promise<void> {
+  const what = person ? 'wrong passphrase' : 'no such name';
+  // A name that nobody has is one of many, and none of them is waited for.
+  const count = person ? await access.delays.failures(tried) : await access.delays.count(tried);
+  if (!Number.isInteger(Math.log10(count))) return;
+  await access.notes.write('sign-in-failed', { person, how: count === 1 ? what : `${what}, ${count} times` });
+}
 
 /** Coming in, going on as another, and going out. */
 export function doorRoutes(access: Access): Route[] {
@@ -45,6 +56,7 @@ export function doorRoutes(access: Access): Route[] {
           const message = 'That is not the code on the server’s console.';
           throw new Problem(403, 'wrong', 'That is not the code.', [{ path: 'code', message }]);
         }
+        checkStrength(passphrase, name);
         // Of two at once the second finds it used up.
         setUpCode.value = null;
         const person: Person = { id: newId(clock()), name, initials, role: 'coordinator' };
@@ -58,19 +70,19 @@ export function doorRoutes(access: Access): Route[] {
 
     route(
       signIn,
-      async ({ body: { name, passphrase }, request, response }) => {
+      async ({ body: { name, passphrase, known }, request, response }) => {
         const account = await access.accounts.named(name);
         const person = account && (await thing(store, 'people', account.person));
         // The same work and the same answer, whoever is asked for.
+        const isKnown = known !== undefined && account !== null && (await access.devices.isKnown(account.person, known));
+        // Whoever knows a name keeps nobody out who comes on a device of theirs.
+        const tried = `name ${plainSignInName(name)}${isKnown ? ` on ${known.device}` : ''}`;
         const isRight = await access.delays.attempt(
-          `name ${plainSignInName(name)}`,
+          tried,
           async () => (await isPassphrase(account?.passphrase ?? null, passphrase)) && person !== null && !person.left,
         );
         if (!isRight || !person) {
-          await access.notes.write('sign-in-failed', {
-            person: account?.person ?? null,
-            how: account ? 'wrong passphrase' : 'no such name',
-          });
+          await noteFailure(access, account?.person ?? null, account ? tried : 'names that nobody has');
           throw wrong();
         }
         await access.notes.write('signed-in', { person: person.id, how: 'passphrase' });
@@ -78,6 +90,8 @@ export function doorRoutes(access: Access): Route[] {
       },
       guarded(),
     ),
+
+    route(challenge, () => ({ challenge: access.devices.challenges.make() })),
 
     route(signOut, async ({ who, body: { everywhere }, response }) => {
       await access.notes.write('signed-out', {
@@ -91,16 +105,16 @@ export function doorRoutes(access: Access): Route[] {
     }),
 
     route(registerDevice, async ({ who, body }) => {
-      const { device, isNew } = await access.devices.show(body, who.person.id);
+      const { device, isNew } = await access.devices.show(body, who.person);
       if (isNew) await access.notes.write('device-added', { person: who.person.id, device: device.id });
       await access.sessions.change(who.session, { device: device.id });
       return access.tell({ ...who, device });
     }),
 
-    route(changePerson, async ({ who, body: { person: id, at, proof }, request }) => {
+    route(changePerson, async ({ who, body: { person: id, challenge: text, proof }, request }) => {
       if (!who.device || who.scope) throw new Problem(409, 'no-device', 'This device is not registered.');
       const person = await access.personOf(id);
-      access.devices.checkChange(who.device, id, at, proof);
+      access.devices.checkChange(who.device, id, text, proof);
       if (person.left) throw new Problem(403, 'forbidden', 'The access of that person has ended.');
       await access.sessions.change(who.session, { person: id });
       await access.notes.write('person-changed', { person: id, by: who.person.id, device: who.device.id });

@@ -16,6 +16,8 @@ export interface AppOptions {
   web?: string;
   /** Names under which the outside reaches the server, beside those of this machine. */
   hosts?: readonly string[];
+  /** Addresses of proxies that are believed: `loopback` for one on this machine. None where it is left out. */
+  proxies?: string[];
   /** Lets the demo move the clock; absent in production. */
   moveClock?: (milliseconds: number) => void;
 }
@@ -38,12 +40,12 @@ function ownRoutes({ store, clock }: AllServices, moveClock: AppOptions['moveClo
 }
 
 /** The HTTP application over a set of services. */
-export function createApp(services: AllServices, { web, hosts = [], moveClock }: AppOptions = {}): Express {
+export function createApp(services: AllServices, { web, hosts = [], proxies = [], moveClock }: AppOptions = {}): Express {
   const { log } = services;
   const app = express();
   app.disable('x-powered-by');
-  // A proxy on this machine says whether the outside came by HTTPS, and from where.
-  app.set('trust proxy', 'loopback');
+  // A proxy that was named says whether the outside came by HTTPS, and from where; nobody else is believed.
+  app.set('trust proxy', proxies.length > 0 ? proxies : false);
   app.use(
     helmet({
       contentSecurityPolicy: {

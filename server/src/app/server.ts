@@ -76,7 +76,12 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const server = limited(
     createServer(
       { maxHeaderSize: 16_384 },
-      createApp(services, { web: settings.web, hosts: settings.names, ...(options.moveClock ? { moveClock: options.moveClock } : {}) }),
+      createApp(services, {
+        web: settings.web,
+        hosts: settings.names,
+        proxies: settings.proxies,
+        ...(options.moveClock ? { moveClock: options.moveClock } : {}),
+      }),
     ),
   );
   let stopping: Promise<void> | null = null;

@@ -4,6 +4,8 @@ import { readSettings } from './settings.ts';
 describe('settings', () => {
   it('have defaults that serve this machine only', () => {
     expect(readSettings({})).toMatchObject({ host: '127.0.0.1', port: 4180, logLevel: 'info', desks: {} });
+    // Nobody is believed about where they come from before somebody says so.
+    expect([readSettings({}).proxies, readSettings({ FONTE_PROXY: 'loopback, 10.0.0.2' }).proxies]).toEqual([[], ['loopback', '10.0.0.2']]);
     expect(readSettings({}).database).toMatch(/\/data\/fonte\.sqlite$/);
   });
 

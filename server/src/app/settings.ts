@@ -7,20 +7,25 @@ const Desk = z.union([
   z.object({ address: z.url({ protocol: /^https?$/ }), private: z.boolean().default(false) }),
 ]);
 
+/** Names or addresses with commas between them. */
+const list = z
+  .string()
+  .default('')
+  .transform((text) =>
+    text
+      .split(',')
+      .map((name) => name.trim())
+      .filter((name) => name !== ''),
+  );
+
 const Settings = z.object({
   FONTE_DB: z.string().min(1).default('data/fonte.sqlite'),
   FONTE_HOST: z.string().default('127.0.0.1'),
   FONTE_PORT: z.coerce.number().int().min(0).max(65535).default(4180),
   /** Names under which the outside reaches the server, with commas between them. */
-  FONTE_NAMES: z
-    .string()
-    .default('')
-    .transform((text) =>
-      text
-        .split(',')
-        .map((name) => name.trim())
-        .filter((name) => name !== ''),
-    ),
+  FONTE_NAMES: list,
+  /** Addresses of the proxies that are believed, such as `loopback` for one on this machine. */
+  FONTE_PROXY: list,
   FONTE_WEB: z.string().default('web/dist'),
   FONTE_LOG: z.enum(['silent', 'error', 'warn', 'info', 'debug']).default('info'),
   /** JSON: the address of each lab's desk by the lab's id. */
@@ -46,6 +51,7 @@ export interface ServerSettings {
   host: string;
   port: number;
   names: string[];
+  proxies: string[];
   web: string;
   logLevel: string;
   desks: Record<string, DeskAddress>;
@@ -55,12 +61,13 @@ export interface ServerSettings {
 export function readSettings(environment: Record<string, string | undefined>): ServerSettings {
   const parsed = Settings.safeParse(environment);
   if (!parsed.success) throw new Error(`Settings: ${z.prettifyError(parsed.error)}`);
-  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_NAMES, FONTE_WEB, FONTE_LOG, FONTE_LAB_DESKS } = parsed.data;
+  const { FONTE_DB, FONTE_HOST, FONTE_PORT, FONTE_NAMES, FONTE_PROXY, FONTE_WEB, FONTE_LOG, FONTE_LAB_DESKS } = parsed.data;
   return {
     database: resolve(FONTE_DB),
     host: FONTE_HOST,
     port: FONTE_PORT,
     names: FONTE_NAMES,
+    proxies: FONTE_PROXY,
     web: resolve(FONTE_WEB),
     logLevel: FONTE_LOG,
     desks: FONTE_LAB_DESKS,

@@ -14,7 +14,7 @@ import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { nameDevice, usualDeviceName } from '../session/device.ts';
+import { knownProof, nameDevice, usualDeviceName } from '../session/device.ts';
 import { ensureDevice } from '../session/open.ts';
 import './access.css';
 
@@ -61,7 +61,9 @@ function ComeBack({ enter }: { enter: Enter }) {
     isSecret: true,
     initial: { name: '', passphrase: '', device: usualDeviceName() },
     schema: SignIn.extend(withDevice),
-    write: async ({ device, ...said }) => comeIn(await call(signIn, { body: said }), device, enter),
+    write: async ({ device, ...said }) => {
+      await comeIn(await call(signIn, { body: { ...said, known: await knownProof() } }), device, enter);
+    },
   });
   return (
     <Frame title="Sign in">

@@ -10,6 +10,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { Said } from '../feedback/Said.tsx';
+import { knownProof } from '../session/device.ts';
 import { ensureDevice } from '../session/open.ts';
 import { checkPin, unlockPin } from '../session/pins.ts';
 import { useSession } from '../session/session.ts';
@@ -130,7 +131,7 @@ function ByPassphrase({ name, close }: { name: string; close: () => void }) {
     initial: { name, passphrase: '' },
     schema: SignIn,
     write: async (said) => {
-      const told = await ensureDevice(await call(signIn, { body: said }));
+      const told = await ensureDevice(await call(signIn, { body: { ...said, known: await knownProof() } }));
       if (told.me) await unlockPin(told.me.person.id).catch(() => undefined);
       await enter(told);
       close();

@@ -1,4 +1,5 @@
-import { proofText } from '@fonte/core/access';
+import { challenge, proofText } from '@fonte/core/access';
+import { call } from '../api/call.ts';
 import { newId, signEntry, type Entry } from '@fonte/core/book';
 import { disk, type KeptKey } from '../disk/index.ts';
 import { now } from '../time/clock.ts';
@@ -82,9 +83,18 @@ export async function signed<E extends Entry>(entry: E): Promise<E> {
   return signEntry({ ...entry, salt: entry.salt! }, key, signText);
 }
 
-/** What the device says of itself, or of a person that goes on, signed by it. */
-export async function proof(what: 'device' | 'person', about: string): Promise<{ at: string; proof: string }> {
+/** What the device says of itself, or of a person that goes on, over a challenge of the server's, signed by it. @throws NoConnection */
+export async function proof(what: Parameters<typeof proofText>[0], about: string): Promise<{ challenge: string; proof: string }> {
   const { id } = await ownDevice();
-  const at = new Date(now()).toISOString();
-  return { at, proof: await signText(proofText(what, id, about, at)) };
+  const { challenge: text } = await call(challenge, {});
+  return { challenge: text, proof: await signText(proofText(what, id, about, text)) };
+}
+
+/** For signing in: that this is the device that it is, where it can say so; others' failures do not hold its people up. */
+export async function knownProof(): Promise<{ device: string; challenge: string; proof: string } | undefined> {
+  try {
+    return { device: (await ownDevice()).id, ...(await proof('sign-in', 'sign-in')) };
+  } catch {
+    return undefined;
+  }
 }
