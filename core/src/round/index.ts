@@ -21,3 +21,4 @@ export * from './agenda.ts';
 export * from './by-hand.ts';
 export * from './samples.ts';
 export { benchCount } from './standing.ts';
+export * from './moment.ts';

@@ -21,6 +21,7 @@ import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
 import { registerFindings, registerSays } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
+import { momentFindings } from './moment-words.ts';
 import { tapFindings, tapSays, tapWords } from '../tap/index.ts';
 
 /** The words of several rooms. @throws Error when two have one code, of which one would never be said: a mistake in the tables. */
@@ -52,6 +53,7 @@ export const misfitWords: Words = gathered([
 
 /** The words of every room for its findings. */
 export const findingWords: FindingWords = gathered([
+  momentFindings,
   registerFindings,
   planFindings,
   prepareFindings,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { atWall, dateAfter, endOfDay, hour, instantAt, Instant, isZone, showDuration, wallTime } from './index.ts';
+import { atWall, dateAfter, endOfDay, hour, instantAt, Instant, isZone, showDuration, wallInstants, wallTime } from './index.ts';
 
 describe('wall clocks', () => {
   it('follows the site through both daylight-saving changes', () => {
@@ -62,4 +62,13 @@ it('takes instants with an offset and nothing looser', () => {
   expect(Instant.safeParse(instantAt(0, 0)).error?.issues[0]?.message).toContain('set the clock of this device');
   expect(Instant.safeParse({ utc: '2026-11-23', offset: 0 }).success).toBe(false);
   expect(Instant.safeParse({ utc: '2026-11-23T10:00:00.000Z', offset: 9000 }).success).toBe(false);
+});
+
+it('says how often the wall clock shows a time: twice in the hour that autumn repeats, never in the one that spring skips', () => {
+  const zone = 'Atlantic/Azores';
+  // EU summer time ends on 25 October 2026 at 01:00 UTC and begins on 29 March 2026 at 01:00 UTC (Directive 2000/84/EC).
+  const iso = (all: number[]) => all.map((moment) => new Date(moment).toISOString().slice(0, 16));
+  expect(iso(wallInstants('2026-10-25', '00:30', zone))).toEqual(['2026-10-25T00:30', '2026-10-25T01:30']);
+  expect(iso(wallInstants('2026-03-29', '00:30', zone))).toEqual([]);
+  expect(iso(wallInstants('2026-11-23', '10:20', zone))).toEqual(['2026-11-23T11:20']);
 });

@@ -28,13 +28,34 @@ export const offsetIn = (milliseconds: number, zone: string): number => tzOffset
  * @param date `YYYY-MM-DD`; @param time `HH:MM` or `HH:MM:SS`
  */
 export function atWall(date: string, time: string, zone: string): number {
+  const [first] = wallInstants(date, time, zone);
+  return first ?? skippedAt(date, time, zone);
+}
+
+/** A time that spring skips, moved on by what is skipped. */
+const skippedAt = (date: string, time: string, zone: string): number => {
+  const asUtc = asIfUtc(date, time);
+  return asUtc - offsetIn(asUtc - dayLong, zone) * 60_000;
+};
+
+/**
+ * The moments at which the wall clock of a zone shows a date and time, in order: one as a rule, two in the hour that autumn repeats, none
+ * in the one that spring skips.
+ * @param date `YYYY-MM-DD`; @param time `HH:MM` or `HH:MM:SS`
+ * @example wallInstants('2026-10-25', '01:30', 'Europe/Lisbon').length // 2
+ */
+export function wallInstants(date: string, time: string, zone: string): number[] {
+  const asUtc = asIfUtc(date, time);
+  // The offsets about that time: two of them where the clocks are changed.
+  const about = [asUtc - dayLong, asUtc + dayLong].map((moment) => asUtc - offsetIn(moment, zone) * 60_000);
+  const shown = about.filter((moment) => moment + offsetIn(moment, zone) * 60_000 === asUtc);
+  return [...new Set(shown)].sort((a, b) => a - b);
+}
+
+function asIfUtc(date: string, time: string): number {
   const [year, month, day] = date.split('-').map(Number) as [number, number, number];
   const [hours, minutes, seconds = 0] = time.split(':').map(Number) as [number, number, number?];
-  const asUtc = Date.UTC(year, month - 1, day, hours, minutes, seconds);
-  // The offsets about that time: two of them where the clocks are changed.
-  const [before, after] = [asUtc - dayLong, asUtc + dayLong].map((moment) => asUtc - offsetIn(moment, zone) * 60_000) as [number, number];
-  const shown = [before, after].filter((moment) => moment + offsetIn(moment, zone) * 60_000 === asUtc);
-  return shown.length > 0 ? Math.min(...shown) : before;
+  return Date.UTC(year, month - 1, day, hours, minutes, seconds);
 }
 
 const dayLong = 86_400_000;

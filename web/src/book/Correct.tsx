@@ -1,5 +1,6 @@
 import { struck, type Entry, type EntryKind } from '@fonte/core/book';
 import type { Finding } from '@fonte/core/findings';
+import { questionMoment } from '@fonte/core/round';
 import { instantAt } from '@fonte/core/time';
 import { Button } from 'antd';
 import { useRef, type ReactNode } from 'react';
@@ -10,6 +11,7 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { now } from '../time/clock.ts';
 import { MomentInput } from '../time/MomentInput.tsx';
 import { sayConsequence } from './consequences.ts';
 import { useRound } from './useRound.ts';
@@ -96,7 +98,10 @@ function Correction<S extends z.ZodType, V extends object>({
     schema,
     read: (draft) => read(draft, isReplacing.current),
     at: (path) => path.replace(/^instead\.payload\b/, 'instead'),
-    ask: ({ instead }) => (ask && isReplacing.current && instead !== undefined ? ask(instead as z.output<S>) : []),
+    ask: ({ instead }, { moment: said }) => [
+      ...(isReplacing.current ? questionMoment(round, entry, said, now()) : []),
+      ...(ask && isReplacing.current && instead !== undefined ? ask(instead as z.output<S>) : []),
+    ],
     write: async (said, { id, kept }) => {
       await append(struck, payloadOf(said, form.values.moment, isReplacing.current), { at: entry.visit, id, kept });
       close();
