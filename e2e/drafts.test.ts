@@ -75,7 +75,7 @@ describe.sequential('what is typed', () => {
     await page.type(field, '7.4991');
     await click(page, 'Write it down');
     await see(page, 'Depth to water, again');
-    await expect.poll(written, { timeout: 15_000 }).toEqual(['7.4991']);
+    await expect.poll(written, { timeout: 60_000 }).toEqual(['7.4991']);
     const [first] = await levels();
     // As a browser might bring it back: what was typed, under the id of an entry that stands.
     await page.type(field, '7.49');
@@ -91,7 +91,7 @@ describe.sequential('what is typed', () => {
     await type(page, 'Depth to water, again', '7.4992');
     await click(page, 'Write it down');
     await page.waitForFunction((one) => document.querySelector<HTMLInputElement>(one)?.value === '', {}, field);
-    await expect.poll(written, { timeout: 15_000 }).toEqual(['7.4991', '7.4992']);
+    await expect.poll(written, { timeout: 60_000 }).toEqual(['7.4991', '7.4992']);
     await page.close();
   });
 
@@ -144,10 +144,10 @@ describe.sequential('what is typed', () => {
       const now = await inField();
       const last = keys.at(-1)?.text ?? '';
       const safe = keys.filter(({ at }) => at <= safeBefore).at(-1)?.text ?? '';
-      await expect.poll(written, { timeout: 15_000 }).toEqual(expect.arrayContaining(saved));
+      await expect.poll(written, { timeout: 60_000 }).toEqual(expect.arrayContaining(saved));
       if (isSaving && now === '' && !saved.includes(last)) {
         // It had been kept when the browser was killed: it goes out now.
-        await expect.poll(written, { timeout: 15_000 }).toContain(last);
+        await expect.poll(written, { timeout: 60_000 }).toContain(last);
         saved.push(last);
       } else if (now !== '') {
         offered += 1;

@@ -124,7 +124,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
         lab: labFor(round.plan, bottle),
         measured,
         reasons,
-        foreseen: (now) => (bottle.filledAt !== null ? reasons : reasonsAt(bottle, run ? earliestFill(run, now) : now)),
+        foreseen: (now) => (bottle.filledAt !== null ? reasons : reasonsAt(bottle, run ? earliestFill(run, now) : now).map(asForeseen)),
         packed: packed.has(bottle.place),
       });
     });
@@ -152,6 +152,10 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     household: round.kit.given?.name ?? null,
   };
 }
+
+/** A reason that has not come to pass yet says so. */
+const asForeseen = (reason: SampleReason): SampleReason =>
+  reason.code === 'stale' ? { ...reason, data: { ...reason.data, is: 'ahead' } } : reason;
 
 /** What a sample is at a moment, and why. */
 export interface SampleNow {

@@ -107,7 +107,10 @@ export function saySample({ code, makes: kind, data }: SampleReason): string {
     departure: () => `“${data['step']}” departs from the protocol: ${data['reason']}.`.replace(/\.\.$/, '.'),
     'begun-again': () => `Begun anew: “${data['protocol']}” had come to nothing. ${data['why']}`,
     reopened: () => `Went back to “${data['step']}”: ${data['reason']}.`.replace(/\.\.$/, '.'),
-    stale: () => 'Filled too long after the tap was flushed and measured: this is other water.',
+    stale: () =>
+      data['is'] === 'ahead'
+        ? 'By the time it can be filled, the tap was flushed and measured too long ago: that is other water.'
+        : 'Filled too long after the tap was flushed and measured: this is other water.',
     'no-protocol': () => 'Bacteria taken without a protocol.',
     'not-fit': () => `The place is not fit: ${inside(data['seen']!)}.`,
     'place-caution': () => `The place is fit with caution: ${inside(data['seen']!)}.`,

@@ -96,7 +96,11 @@ function Level({ visit, point, level }: { visit: VisitState; point: WellPoint; l
               </div>
               {visit.analyses.length > 0 && (
                 <div>
-                  <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, 'purge', visit.id))}>
+                  <Button
+                    type={level.contested ? 'default' : 'primary'}
+                    size="large"
+                    onClick={() => void navigate(roomPath(id, 'purge', visit.id))}
+                  >
                     On to the purge
                   </Button>
                 </div>

@@ -14,9 +14,10 @@ interface Props {
 }
 
 /** Goes back to a step that was done: it and what came after it is done again. */
-export function Reopen({ open, ...props }: Props & { open: string }) {
+export function Reopen({ open, type = 'text', ...props }: Props & { open: string; type?: 'text' | 'default' }) {
   return (
     <FormDialog
+      type={type}
       open={open}
       title={`Back to “${props.step.say}”`}
       by={stepReopened.by}

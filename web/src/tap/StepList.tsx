@@ -44,13 +44,15 @@ export function StepList({ visit, run }: { visit: VisitState; run: RunState }) {
             {one.step.say} <span className="hidden">({words[one.state]})</span> <span className="strong">{answered(one)}</span>
           </span>
           <span className="small soft">{one.doneAt === null ? '' : seconds(one.doneAt)}</span>
-          {one.doneAt !== null && mayGoBack && <Reopen visit={visit} procedure={run.procedure} step={one.step} open="Back here" />}
-          {one.entry &&
-            (one.state === 'skipped' ? (
-              <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />
-            ) : (
-              <CorrectStep procedure={run.procedure} one={one} />
-            ))}
+          <span className="step-acts">
+            {one.doneAt !== null && mayGoBack && <Reopen visit={visit} procedure={run.procedure} step={one.step} open="Go back" />}
+            {one.entry &&
+              (one.state === 'skipped' ? (
+                <Correct entry={one.entry} kind={stepSkipped} what={one.step.say} />
+              ) : (
+                <CorrectStep procedure={run.procedure} one={one} />
+              ))}
+          </span>
         </li>
       ))}
     </ol>

@@ -102,7 +102,7 @@ function Reasons({ visit, run }: { visit: VisitState; run: RunState }) {
         <div className="finding question" role="alert">
           <Mark kind="question" />
           <p>Flush again before you fill: then it can still be a routine sample.</p>
-          <Reopen visit={visit} procedure={run.procedure} step={flush} open="Flush again" />
+          <Reopen visit={visit} procedure={run.procedure} step={flush} open="Flush again" type="default" />
         </div>
       )}
     </section>
