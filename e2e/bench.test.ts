@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, overflow, phone, see, tick, type } from './browser.ts';
+import { choose, click, desk, overflow, phone, see, shows, tick, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 import { protocolNamed, walkProtocol } from './walk-protocol.ts';
@@ -97,7 +97,8 @@ describe.sequential('Bacteria on the own bench', () => {
     await page.setViewport(desk);
     await page.goto(page.url().replace('/culture', '/verdict'), { waitUntil: 'domcontentloaded' });
     await see(page, 'E. coli found on the own bench');
-    await see(page, 'Call the authority and the operator now');
+    await see(page, 'take a new sample before anybody is alarmed');
+    expect(await shows(page, 'Call the authority')).toBe(false);
     await see(page, 'Own bench, counted Tue 24 Nov');
     await see(page, 'The blank grew: what is positive proves nothing.');
     await walk.unfold(page, 'Measured at the point: 1');

@@ -126,7 +126,8 @@ describe.sequential('a well whose tape meets the bottom', () => {
     await type(page, 'The tape came down to', '18.6');
     await click(page, 'Leave the level out');
     await walk.closed(page);
-    await see(page, 'Left out: the well is dry.');
+    await see(page, 'No sample: dry.');
+    await see(page, 'What was to be sampled here is still owed.');
     await see(page, 'The tape came down to 18.6 m');
     expect(await overflow(page)).toBe(0);
     expect(await seriousBarriers(page)).toEqual([]);

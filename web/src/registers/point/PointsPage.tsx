@@ -74,7 +74,7 @@ export function PointsPage() {
                     ? 'Not disinfected.'
                     : residualLeast(point) === null
                       ? ''
-                      : `At least ${residualLeast(point)} mg/L chlorine.`}
+                      : `At least ${residualLeast(point)} mg/L ${point.disinfection === 'chloramine' ? 'total' : 'free'} chlorine.`}
                 </p>
               ) : (
                 <WellFacts point={point} />
