@@ -1,6 +1,6 @@
 import type { AgreedLevel } from '@fonte/core/level';
 import { parameter } from '@fonte/core/parameters';
-import { purgeReading, questionSet, type ProbeParameter, type PurgeSet, type PurgeState } from '@fonte/core/purge';
+import { countingSets, purgeReading, questionSet, type ProbeParameter, type PurgeSet, type PurgeState } from '@fonte/core/purge';
 import { fromBase, showNumber, showTyped, unitLabel, type Typed } from '@fonte/core/units';
 import { Correct } from '../../book/Correct.tsx';
 import { useRound } from '../../book/useRound.ts';
@@ -33,7 +33,10 @@ function unitOf(sets: readonly PurgeSet[], { of }: Read): string | null {
 function CorrectSet({ set, number, purge, atRest }: { set: PurgeSet; number: number; purge: PurgeState; atRest: AgreedLevel | null }) {
   const { parameters } = purge.setUp!;
   const sets = purge.sets.slice(0, number - 1);
-  const before = { ...purge, sets, count: sets.length, setsFrom: (place: number) => sets.slice(Math.max(0, place)) };
+  const proving = purge.proving.filter(({ at }) => at < set.at);
+  const counts = purge.spacing ? countingSets(purge.spacing, proving) : [];
+  const lastCounting = proving[counts.lastIndexOf(true)] ?? null;
+  const before = { ...purge, sets, lastCounting, count: sets.length, setsFrom: (place: number) => sets.slice(Math.max(0, place)) };
   return (
     <Correct
       entry={set.entry}
