@@ -200,11 +200,15 @@ export const readableFrom = ({ steps, startedAt }: Pick<RunState, 'steps' | 'sta
 /** A bottle may be filled for so long, in ms, where an edition does not say it. */
 const usuallyFresh = hour;
 
+/** The step at which a run began to flush and measure, once it is done: from it on its water ages, and to it an interrupted run goes back. */
+export const flushOf = ({ steps }: Pick<RunState, 'steps'>): RunStep | null =>
+  steps.find(({ step: { act }, doneAt }) => (act.type === 'clock' || act.type === 'measure') && doneAt !== null) ?? null;
+
 /**
  * Whether a bottle was filled so long after a run began to flush and measure that the water is another. Times in ms.
  */
 export function isStale({ steps, protocol }: RunState, filledAt: number): boolean {
-  const first = steps.find(({ step, doneAt }) => (step.act.type === 'clock' || step.act.type === 'measure') && doneAt !== null);
+  const first = flushOf({ steps });
   const fresh = protocol.freshFor === undefined ? usuallyFresh : protocol.freshFor * second;
   return first?.doneAt != null && filledAt - first.doneAt > fresh;
 }

@@ -2,6 +2,7 @@ import {
   clockStarted,
   departs,
   effectOf,
+  flushOf,
   questionClock,
   readableFrom,
   misfitAnswer,
@@ -40,7 +41,6 @@ import { numberError } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { useInSight } from '../visit/useInSight.ts';
 import './tap.css';
-import { flushOf } from './flush.ts';
 import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
 
 /** What else than the answer a person may be about to say, each with a reason. */
@@ -116,7 +116,7 @@ export function StepNow({
 
   const runHere = visit.runs.find((one) => one.procedure === procedure);
   /** Where an interrupted run begins again, if it was flushed. */
-  const flush = runHere ? flushOf(runHere) : null;
+  const flush = runHere ? (flushOf(runHere)?.step ?? null) : null;
   const instrument = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;
   // Leaving the step out, or giving up, needs no instrument.
   const isShut = useShut(instrument) && !detour;

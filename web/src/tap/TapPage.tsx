@@ -1,4 +1,4 @@
-import { isOver, runsOf, runStarted, runThatFills, saySample, type DueRun, type RunState } from '@fonte/core/tap';
+import { flushOf, isOver, runsOf, runStarted, runThatFills, saySample, type DueRun, type RunState } from '@fonte/core/tap';
 import { sampleNow, type SampleNow, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -13,7 +13,6 @@ import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
 import { Bottles } from '../fill/index.ts';
 import { useNow } from '../time/useNow.ts';
-import { flushOf } from './flush.ts';
 import { Reopen } from './Reopen.tsx';
 import { Start } from './Start.tsx';
 import { StepNow } from './StepNow.tsx';
@@ -89,7 +88,7 @@ function Reasons({ visit, run }: { visit: VisitState; run: RunState }) {
   if (reasons.length === 0) return null;
   const isStale = reasons.some(({ code }) => code === 'stale');
   const isOpen = visit.bottles.every((bottle) => bottle.filledAt === null || runThatFills(visit, bottle)?.procedure !== run.procedure);
-  const flush = flushOf(run);
+  const flush = flushOf(run)?.step;
   return (
     <section className="stack">
       <h2>About this sample</h2>
