@@ -1,6 +1,6 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
 
-export const patience = 15_000;
+export const patience = 25_000;
 /** ms between looks: the text of a page is not to be laid out anew at every frame. */
 export const polling = 80;
 

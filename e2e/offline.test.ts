@@ -43,8 +43,14 @@ async function openPage(path: string): Promise<Page> {
     });
     Date.now = () => real() + page.moved;
   }, moved);
-  await opened.goto(server.address + path);
-  return opened;
+  // A browser that has just been killed may take its time until what answers without a signal is awake: a person opens the page again.
+  for (let again = 3; ; again -= 1)
+    try {
+      await opened.goto(server.address + path);
+      return opened;
+    } catch (failure) {
+      if (again === 0) throw failure;
+    }
 }
 const moveOn = (minutes: number) => {
   moved += minutes * 60_000;

@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { choose, click, see, shows, tick, type } from './browser.ts';
+import { patience, polling } from './find.ts';
 
 export { arrive } from './walk-arrive.ts';
 export { answerFitness, answerLeadFitness, chooseWay, fillAndPutBack, rinseBleach, startAtTheTap } from './walk-tap.ts';
@@ -40,10 +41,16 @@ export async function readLevel(page: Page, text: string): Promise<void> {
   await page.waitForSelector(field);
   const label = await page.$eval(field, (one) => one.textContent ?? '');
   await type(page, label, text);
+  const asked = await page.evaluate(() => document.querySelectorAll('.finding, [role=alert], .ant-form-item-explain-error').length);
   // The state of the well is said once, and stays for the next reading.
   if (!(await page.$('.ant-segmented[aria-label="The water is"] .ant-segmented-item-selected')))
     await choose(page, 'The water is', 'At rest');
   await click(page, 'Write it down');
+  // Written once the field is empty for the next one; or something is asked about it.
+  const answered = (before: number) =>
+    document.querySelector<HTMLInputElement>('.typed.big input')?.value === '' ||
+    document.querySelectorAll('.finding, [role=alert], .ant-form-item-explain-error').length > before;
+  await page.waitForFunction(answered, { timeout: patience, polling }, asked).catch(() => undefined);
 }
 
 export async function fillNext(page: Page, id: string): Promise<void> {

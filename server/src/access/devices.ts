@@ -22,11 +22,9 @@ const mostDevices = { householder: 6, others: 30 } as const;
 
 /** The devices that entries are written on, each with a key of its own. */
 export class Devices {
-  readonly challenges: Challenges;
+  readonly challenges = new Challenges();
 
-  constructor(private readonly at: { store: Store; books: Books; clock: Clock }) {
-    this.challenges = new Challenges(at.clock);
-  }
+  constructor(private readonly at: { store: Store; books: Books; clock: Clock }) {}
 
   /**
    * A person writes on a device from now on: it is registered where it was not, and says so where the person is new on it.

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { doing, reading } from '@fonte/core/endpoints';
 import { z } from 'zod';
 import { connection } from './connection.ts';
-import { ApiProblem, call, explain, NoConnection } from './call.ts';
+import { ApiProblem, call, explain, NoConnection, whereUnknown } from './call.ts';
 
 const write = doing('/api/x/:id', {
   summary: 'Writes',
@@ -86,4 +86,33 @@ it('asks at the address that the endpoint names, and takes nothing for an answer
   answer(200, ['seven']);
   expect(explain(await call(read, { query: { search: 'ä & b' } }).catch((error: unknown) => error))).toContain('not answer as expected');
   expect(vi.mocked(fetch).mock.calls[0]![0]).toBe('/api/x?search=%C3%A4+%26+b');
+});
+
+describe('a device that the server does not know yet', () => {
+  const unknown = () => Response.json({ type: 'urn:fonte:problem:no-device', title: 'This device is not registered.' }, { status: 409 });
+
+  it('makes itself known, and asks again', async () => {
+    const said: string[] = [];
+    whereUnknown(() => {
+      said.push('known');
+      return Promise.resolve();
+    });
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => {
+        said.push('asked');
+        return Promise.resolve(said.includes('known') ? Response.json({ id: 'x' }) : unknown());
+      }),
+    );
+    expect(await call(write, written)).toEqual({ id: 'x' });
+    expect(said).toEqual(['asked', 'known', 'asked']);
+  });
+
+  it('asks no third time', async () => {
+    whereUnknown(() => Promise.resolve());
+    const asked = vi.fn(() => Promise.resolve(unknown()));
+    vi.stubGlobal('fetch', asked);
+    expect(await call(write, written).catch((error: unknown) => (error as ApiProblem).code)).toBe('no-device');
+    expect(asked).toHaveBeenCalledTimes(2);
+  });
 });

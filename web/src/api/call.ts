@@ -81,11 +81,29 @@ export function onSignedOut(told: () => void): () => void {
   return () => signedOut.delete(told);
 }
 
+let makeKnown: (() => Promise<void>) | null = null;
+
+/** What makes the server know this device: done wherever it writes in somebody's name and says that it does not know it yet. */
+export function whereUnknown(work: () => Promise<void>): void {
+  makeKnown = work;
+}
+
 /**
- * Asks the server at an endpoint; what it answers is read by the endpoint's schema, so that nothing is taken for what it is not.
+ * Asks the server at an endpoint; what it answers is read by the endpoint's schema, so that nothing is taken for what it is not. A
+ * server that does not know this device yet is told, and asked again.
  * @throws ApiProblem when it refuses or answers something else, NoConnection
  */
 export async function call<E extends AnyEndpoint>(endpoint: E, question: Call<E>): Promise<Answer<E>> {
+  try {
+    return await ask(endpoint, question);
+  } catch (failure) {
+    if (!makeKnown || !(failure instanceof ApiProblem) || failure.code !== 'no-device') throw failure;
+    await makeKnown();
+    return ask(endpoint, question);
+  }
+}
+
+async function ask<E extends AnyEndpoint>(endpoint: E, question: Call<E>): Promise<Answer<E>> {
   let response: Response;
   const from = now();
   try {

@@ -3,7 +3,7 @@ import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
 import useSWR, { preload, SWRConfig, useSWRConfig } from 'swr';
-import { call, NoConnection, onSignedOut } from '../api/call.ts';
+import { call, NoConnection, onSignedOut, whereUnknown } from '../api/call.ts';
 import { useConnection } from '../api/connection.ts';
 import { answerLocally } from '../api/kept.ts';
 import { keepSending, sendAfter, sendDue } from '../book/send.ts';
@@ -95,8 +95,8 @@ function WithSession() {
     if (!data?.told.me) return;
     // The server has to know this device, and who goes on here, before it is told anything.
     let settled: Promise<void> | null = null;
-    const settle = async () => {
-      const now = data.isFromDisk ? await openSession() : data;
+    const settle = async (anew = data.isFromDisk) => {
+      const now = anew ? await openSession() : data;
       // Nothing is settled without the server: it is asked again with the next entry.
       if (now.isFromDisk) throw new NoConnection();
       if (!now.told.me) return;
@@ -113,6 +113,7 @@ function WithSession() {
       await settled;
     };
     sendAfter(settleOnce);
+    whereUnknown(() => settle(true));
     const soon = setTimeout(
       () =>
         void tryAgain().then(

@@ -37,9 +37,6 @@ export function sendAfter(work: () => Promise<void>): void {
   before = work;
 }
 
-/** Sees to it that the server knows this device: before it is asked to write something down in somebody's name. @throws NoConnection */
-export const knownHere = (): Promise<void> => before();
-
 async function sendBatch(entries: readonly Entry[]): Promise<Sent> {
   const sent: Sent = { written: [], refused: [] };
   const { results } = await call(appendEntries, { body: { sentAt: new Date(now()).toISOString(), entries: [...entries] } });

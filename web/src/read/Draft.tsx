@@ -21,7 +21,6 @@ import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { knownHere } from '../book/send.ts';
 import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
@@ -71,7 +70,6 @@ export function Draft({ report }: { report: RoundReport }) {
     run(async () => {
       const key = JSON.stringify(draft.mapping);
       attempt.current = attempt.current?.key === key ? attempt.current : { key, id: newId(now()) };
-      await knownHere();
       await call(readReportWith, {
         in: { round: id, sha256: report.sha256 },
         body: { id: attempt.current.id, mapping: draft.mapping },

@@ -18,7 +18,6 @@ import { call, writeUnderFreeId } from '../api/call.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
-import { knownHere } from '../book/send.ts';
 import { useDraft } from '../units/useDraft.ts';
 
 type Typed = Record<string, { result: string; unit: string; reportingLimit: string }>;
@@ -72,7 +71,6 @@ export function TypeIn({ done }: { done: () => void }) {
         query: { name: 'typed.csv', from: 'typed' },
         body: sheet,
       });
-      await knownHere();
       await writeUnderFreeId(entryId, freshId, async (id) => {
         await call(readReportWith, { in: { round, sha256 }, body: { id, mapping } });
       });

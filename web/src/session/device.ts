@@ -1,5 +1,5 @@
 import { challenge, proofText } from '@fonte/core/access';
-import { call } from '../api/call.ts';
+import { ApiProblem, call } from '../api/call.ts';
 import { newId, signEntry, type Entry } from '@fonte/core/book';
 import { disk, type KeptKey } from '../disk/index.ts';
 import { now } from '../time/clock.ts';
@@ -83,15 +83,33 @@ export async function signed<E extends Entry>(entry: E): Promise<E> {
   return signEntry({ ...entry, salt: entry.salt! }, key, signText);
 }
 
-/** What the device says of itself, or of a person that goes on, over a challenge of the server's, signed by it. @throws NoConnection */
-export async function proof(what: Parameters<typeof proofText>[0], about: string): Promise<{ challenge: string; proof: string }> {
+/** What the device says of itself, or of a person that goes on, over a challenge of the server's, signed by it. */
+interface Proof {
+  challenge: string;
+  proof: string;
+}
+
+async function proof(what: Parameters<typeof proofText>[0], about: string): Promise<Proof> {
   const { id } = await ownDevice();
   const { challenge: text } = await call(challenge, {});
   return { challenge: text, proof: await signText(proofText(what, id, about, text)) };
 }
 
+/**
+ * Sends something with a proof. Where the challenge has grown too old on its way, or the server has started anew since it made it, once
+ * more with a fresh one. @throws NoConnection, ApiProblem
+ */
+export async function withProof<T>(what: Parameters<typeof proofText>[0], about: string, send: (shown: Proof) => Promise<T>): Promise<T> {
+  try {
+    return await send(await proof(what, about));
+  } catch (failure) {
+    if (!(failure instanceof ApiProblem) || failure.code !== 'stale-proof') throw failure;
+    return send(await proof(what, about));
+  }
+}
+
 /** For signing in: that this is the device that it is, where it can say so; others' failures do not hold its people up. */
-export async function knownProof(): Promise<{ device: string; challenge: string; proof: string } | undefined> {
+export async function knownProof(): Promise<({ device: string } & Proof) | undefined> {
   try {
     return { device: (await ownDevice()).id, ...(await proof('sign-in', 'sign-in')) };
   } catch {

@@ -3,7 +3,7 @@ import { registerLists, type Person } from '@fonte/core/registers';
 import { ApiProblem, call, NoConnection } from '../api/call.ts';
 import { note, noted } from '../disk/index.ts';
 import { follow } from '../time/clock.ts';
-import { anotherDevice, ownDevice, proof } from './device.ts';
+import { anotherDevice, ownDevice, withProof } from './device.ts';
 
 /** What the server said last of who is signed in here, with the register of people. */
 export interface Opened {
@@ -76,9 +76,10 @@ export async function ensureDevice(told: Session): Promise<Session> {
   const own = await ownDevice();
   const isKnown = me.device?.id === own.id && me.device.people.some(({ person }) => person === me.person.id);
   if (isKnown) return told;
-  const shown = { id: own.id, name: own.name, key: own.key, ...(await proof('device', me.person.id)) };
   try {
-    return await call(registerDevice, { body: shown });
+    return await withProof('device', me.person.id, (shown) =>
+      call(registerDevice, { body: { id: own.id, name: own.name, key: own.key, ...shown } }),
+    );
   } catch (failure) {
     if (!(failure instanceof ApiProblem) || failure.code !== 'device-revoked') throw failure;
     // What was written here before keeps its signature; from now on this is another device.
@@ -100,7 +101,7 @@ export async function goOnAs(opened: Opened, person: Person): Promise<Opened> {
 
 async function tellPerson(demo: boolean, person: string): Promise<Opened> {
   if (demo) return took(await ensureDevice(await call(demoPerson, { body: { person } })));
-  return took(await call(changePerson, { body: { person, ...(await proof('person', person)) } }));
+  return took(await withProof('person', person, (shown) => call(changePerson, { body: { person, ...shown } })));
 }
 
 /** Tells the server who went on here while there was no signal. */
