@@ -53,7 +53,7 @@ const plan = (
 };
 const linkFor = async (person: Person, body: object = {}) => {
   const { token } = (await (await caller.post(`/api/people/${person.id}/invitation`, body)).json()) as { token: string };
-  return `${address}/join/${token}`;
+  return `${address}/join#${token}`;
 };
 const pageIn = async (context: BrowserContext, viewport: typeof desk | typeof phone, path: string) => {
   const page = await context.newPage();

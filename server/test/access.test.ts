@@ -237,29 +237,29 @@ describe('coming in', () => {
 
   it('goes by a link, once, and then by name and passphrase', async () => {
     const token = await invited(technician);
-    expect((await at.nobody.get(`/api/invitations/${token}`)).body).toMatchObject({ name: technician.name, role: 'technician' });
-    expect((await at.nobody.post(`/api/invitations/${token}`).send({ passphrase: 'too short' })).status).toBe(422);
-    expect((await at.nobody.post(`/api/invitations/${token}`).send({ passphrase })).status).toBe(200);
-    expect((await at.nobody.post(`/api/invitations/${token}`).send({ passphrase })).status).toBe(404);
+    expect((await at.nobody.post('/api/invitation').send({ token })).body).toMatchObject({ name: technician.name, role: 'technician' });
+    expect((await at.nobody.post('/api/join').send({ token, passphrase: 'too short' })).status).toBe(422);
+    expect((await at.nobody.post('/api/join').send({ token, passphrase })).status).toBe(200);
+    expect((await at.nobody.post('/api/join').send({ token, passphrase })).status).toBe(404);
     expect((await signIn(' inês  FARIA ', passphrase)).status).toBe(200);
   });
 
   it('by a second link changes the passphrase and signs everybody out who knew the first; a name that is taken leaves the link good', async () => {
-    await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+    await at.nobody.post('/api/join').send({ token: await invited(technician), passphrase });
     const mine = await at.as(technician);
-    await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase: 'another one altogether' });
+    await at.nobody.post('/api/join').send({ token: await invited(technician), passphrase: 'another one altogether' });
     expect((await mine.get('/api/rounds')).status).toBe(401);
     expect((await signIn(technician.name, passphrase)).status).toBe(403);
     const twin: Person = { id: idOf(71), name: 'INÊS faria', initials: 'I2', role: 'technician' };
     await at.books.appendOwn(writeEntry(serverPen(twin.id, at.script.now), personRegistered, twin));
     const token = await invited(twin);
-    expect((await at.nobody.post(`/api/invitations/${token}`).send({ passphrase })).status).toBe(409);
-    expect((await at.nobody.get(`/api/invitations/${token}`)).status).toBe(200);
+    expect((await at.nobody.post('/api/join').send({ token, passphrase })).status).toBe(409);
+    expect((await at.nobody.post('/api/invitation').send({ token })).status).toBe(200);
     expect((await signIn(technician.name, 'another one altogether')).status).toBe(200);
   });
 
   it('tells nobody whether a name exists, and takes longer after each failure', async () => {
-    await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+    await at.nobody.post('/api/join').send({ token: await invited(technician), passphrase });
     const [known, unknown] = [await signIn(technician.name, 'not the passphrase'), await signIn('Nobody Atall', 'not the passphrase')];
     expect([known.status, known.body]).toEqual([unknown.status, unknown.body]);
     for (const name of [technician.name, 'Nobody Atall']) {
@@ -332,13 +332,13 @@ describe('coming in', () => {
   it.each(['aaaaaaaaaaaa', 'password1234', 'qwertyuiop12', 'abcdefghijkl', 'passwordpassword'])(
     'takes no passphrase like %s',
     async (passphrase) => {
-      const answer = await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+      const answer = await at.nobody.post('/api/join').send({ token: await invited(technician), passphrase });
       expect([answer.status, (answer.body as { errors: { path: string }[] }).errors[0]?.path]).toEqual([422, 'passphrase']);
     },
   );
 
   it('is not held up on a device of one’s own by others who know the name', async () => {
-    await at.nobody.post(`/api/invitations/${await invited(technician)}`).send({ passphrase });
+    await at.nobody.post('/api/join').send({ token: await invited(technician), passphrase });
     for (let time = 0; time < 5; time += 1) await signIn(technician.name, 'not the passphrase');
     expect((await signIn(technician.name, passphrase)).status).toBe(429);
     const challenge = await challengeOf();

@@ -27,6 +27,12 @@ export const sessionLasts = 60 * 86_400_000;
 /** How long a link lets somebody in, in ms. */
 export const invitationLasts = 7 * 86_400_000;
 
+/** The page that a link opens. */
+export const joinPath = '/join';
+
+/** The link that lets somebody in: what lets in stands after the `#`, which a browser keeps to itself. */
+export const linkTo = (origin: string, token: string): string => `${origin}${joinPath}#${token}`;
+
 /** What a householder's link opens: one round's one kit. */
 export const Scope = z.object({ round: Id });
 export type Scope = z.infer<typeof Scope>;

@@ -143,17 +143,39 @@ export const invite = doing('/api/people/:person/invitation', {
 });
 
 export const Invitation = z.object({ name: z.string(), role: z.enum(roles), needsPassphrase: z.boolean(), round: Id.nullable() });
-export const invitation = reading('/api/invitations/:token', {
+/** What a link holds. It is asked about in the body of a request: what stands in a path is kept by logs and proxies. */
+const token = z.string().min(20).max(100);
+
+export const invitation = doing('/api/invitation', {
   summary: 'Whom a link lets in',
   by: 'anybody',
+  body: z.object({ token }),
   answer: Invitation,
 });
 
-export const join = doing('/api/invitations/:token', {
+export const join = doing('/api/join', {
   summary: 'Come in by a link, and set a passphrase',
   by: 'anybody',
-  body: z.object({ passphrase: Passphrase.optional() }),
+  body: z.object({ token, passphrase: Passphrase.optional() }),
   answer: Session,
+});
+
+/** For so long, in ms, what happened to a person's way in is told to whom it concerns. */
+export const newsLast = 14 * 86_400_000;
+
+/** A way in was made for somebody by somebody else, or was used. `at` is in ms. */
+export const DoorNews = z.object({
+  id: Id,
+  at: z.number(),
+  event: z.enum(['invited', 'joined', 'passkey-added']),
+  person: Id,
+  /** Who made it; null where the server's console did, or the person. */
+  by: Id.nullable(),
+});
+export const doorNews = reading('/api/door-news', {
+  summary: 'Links that were made for oneself, and for coordinators those that others made, of the last two weeks',
+  by: members,
+  answer: z.array(DoorNews),
 });
 
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });

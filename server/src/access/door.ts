@@ -147,7 +147,7 @@ export function doorRoutes(access: Access): Route[] {
 
     route(
       invitation,
-      async ({ in: { token } }) => {
+      async ({ body: { token } }) => {
         const { person: id, round } = await access.accounts.invited(token);
         const { name, role } = await access.personOf(id);
         return { name, role, needsPassphrase: round === null, round };
@@ -157,7 +157,7 @@ export function doorRoutes(access: Access): Route[] {
 
     route(
       join,
-      async ({ in: { token }, body: { passphrase }, request, response }) => {
+      async ({ body: { token, passphrase }, request, response }) => {
         const { person: id, round } = await access.accounts.invited(token);
         const person = await access.personOf(id);
         if (person.left) throw new Problem(409, 'left', 'The access of this person has ended.');

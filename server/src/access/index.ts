@@ -6,3 +6,5 @@ export const accessRoom: ServerRoom<AccessServices> = { name: 'access', routes: 
 export type { AccessServices } from './access.ts';
 export { doorkeeper } from './routes.ts';
 export { newCode } from './secrets.ts';
+export { endAllAccess } from './sessions.ts';
+export { linkOnConsole } from './news.ts';

@@ -1,16 +1,19 @@
-import { endAccess, invite, listAccounts, makeUnreadable, personKept, revokeDevice, invitationLasts } from '@fonte/core/access';
+import { doorNews, endAccess, invite, listAccounts, makeUnreadable, personKept, revokeDevice, invitationLasts } from '@fonte/core/access';
 import { writeEntry } from '@fonte/core/book';
 import { personRegistered } from '@fonte/core/registers';
 import { serverPen } from '../book/books.ts';
 import { Problem, route, SentFile, type Route } from '../http/index.ts';
 import type { Access } from './access.ts';
 import { keptOf, withoutName } from './kept.ts';
+import { newsFor } from './news.ts';
 
 /** Whom the house lets in, and what is kept of them. */
 export function peopleRoutes(access: Access): Route[] {
   const { store, books, clock } = access.at;
   return [
     route(listAccounts, () => access.accounts.list()),
+
+    route(doorNews, ({ who }) => newsFor(access.at, who.person)),
 
     route(invite, async ({ who, in: { person: id }, body: { round } }) => {
       access.checkProven(who);

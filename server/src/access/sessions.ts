@@ -121,3 +121,10 @@ export class Sessions {
 
 /** What a person is told of themselves. */
 export const meOf = ({ person, device, provenAt, scope }: Who): Me => ({ person, device: device as Device | null, provenAt, scope });
+
+/** Ends every session and every link: after a database was restored, what was ended since its copy would be good again. */
+export async function endAllAccess(store: Store): Promise<void> {
+  await store.write(async (query) => {
+    for (const table of ['sessions', 'invitations']) await query(`DELETE FROM ${table}`);
+  });
+}

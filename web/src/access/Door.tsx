@@ -1,12 +1,24 @@
 import { browserSupportsWebAuthn, startAuthentication } from '@simplewebauthn/browser';
-import { askToSignIn, invitation, join, Passphrase, setUp, SignIn, signIn, signInByPasskey, type Session } from '@fonte/core/access';
+import {
+  askToSignIn,
+  invitation,
+  type Invitation,
+  join,
+  joinPath,
+  Passphrase,
+  setUp,
+  SignIn,
+  signIn,
+  signInByPasskey,
+  type Session,
+} from '@fonte/core/access';
 import { Device } from '@fonte/core/registers';
 import { roleDuties, roleNames } from '@fonte/core/roles';
 import { Button, Input } from 'antd';
 import { useEffect, useState, type ReactNode } from 'react';
+import useSWR from 'swr';
 import { z } from 'zod';
 import { ApiProblem, call } from '../api/call.ts';
-import { useAnswer } from '../api/useAnswer.ts';
 import { inOutbox, outboxRead } from '../book/outbox.ts';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
@@ -33,7 +45,7 @@ const deviceHint = 'It stands in the book beside what you write on it, such as â
 
 /** The page of somebody who is not signed in. */
 export function Door({ told, enter }: { told: Session; enter: Enter }) {
-  const link = /^\/join\/([\w-]{20,100})$/.exec(location.pathname)?.[1];
+  const link = location.pathname === joinPath ? /^#([\w-]{20,100})$/.exec(location.hash)?.[1] : undefined;
   if (link) return <Join token={link} enter={enter} />;
   return told.isNew ? <SetUp enter={enter} /> : <ComeBack enter={enter} />;
 }
@@ -149,7 +161,8 @@ function SetUp({ enter }: { enter: Enter }) {
 }
 
 function Join({ token, enter }: { token: string; enter: Enter }) {
-  const { data, error, mutate } = useAnswer(invitation, { in: { token } }, { revalidateOnFocus: false });
+  const ask = () => call(invitation, { body: { token } });
+  const { data, error, mutate } = useSWR<z.output<typeof Invitation>, unknown>(['invitation', token], ask, { revalidateOnFocus: false });
   const home = () => location.replace('/');
   if (error instanceof ApiProblem)
     return (
@@ -188,7 +201,7 @@ function JoinForm({ token, name, role, needsPassphrase, enter }: JoinProps) {
     initial: { passphrase: '', device: usualDeviceName() },
     schema: schema as z.ZodType<{ passphrase?: string; device: string }>,
     write: async ({ device, passphrase }) =>
-      comeIn(await call(join, { in: { token }, body: passphrase ? { passphrase } : {} }), device, enter),
+      comeIn(await call(join, { body: passphrase ? { token, passphrase } : { token } }), device, enter),
   });
   return (
     <Frame title={`Welcome, ${name}`}>

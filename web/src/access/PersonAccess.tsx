@@ -1,4 +1,4 @@
-import { endAccess, invite, makeUnreadable, mustProve, personKept, type Account } from '@fonte/core/access';
+import { endAccess, invite, linkTo, makeUnreadable, mustProve, personKept, type Account } from '@fonte/core/access';
 import { addressOf } from '@fonte/core/endpoints';
 import type { Person } from '@fonte/core/registers';
 import { Button, Input } from 'antd';
@@ -84,7 +84,7 @@ function Invite({ person, done }: { person: Person; done: () => Promise<void> })
   const make = () =>
     void run(async () => {
       const { token, until } = await call(invite, { in: { person: person.id }, body: {} });
-      setLink({ address: `${location.origin}/join/${token}`, until });
+      setLink({ address: linkTo(location.origin, token), until });
       await done();
     });
   if (link)

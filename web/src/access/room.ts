@@ -1,3 +1,4 @@
+import { joinPath } from '@fonte/core/access';
 import type { WebRoom } from '../visit/room.ts';
 
 export const accessRoom: WebRoom = {
@@ -8,6 +9,6 @@ export const accessRoom: WebRoom = {
     { path: '/door', page: async () => (await import('./DoorBookPage.tsx')).DoorBookPage },
     { path: '/me', page: async () => (await import('./MePage.tsx')).MePage },
     // Whoever is signed in already and opens a link comes here.
-    { path: '/join/:token', page: async () => (await import('./MePage.tsx')).MePage },
+    { path: joinPath, page: async () => (await import('./MePage.tsx')).MePage },
   ],
 };

@@ -1,4 +1,4 @@
-import { signOut as signOutOf, type Session as Told } from '@fonte/core/access';
+import { joinPath, signOut as signOutOf, type Session as Told } from '@fonte/core/access';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
@@ -45,7 +45,7 @@ const Door = later(
 );
 
 /** Whether a link was opened that lets somebody in. */
-const isLink = () => location.pathname.startsWith('/join/');
+const isLink = () => location.pathname === joinPath;
 
 function WithSession() {
   const { data, error, mutate } = useSWR('session', openSession, { revalidateOnFocus: false });

@@ -1,4 +1,4 @@
-import { invite } from '@fonte/core/access';
+import { invite, linkTo } from '@fonte/core/access';
 import { kitGiven, kitTakenBack, sayPickUp } from '@fonte/core/kit';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -97,7 +97,7 @@ function ForHousehold({ person, name }: { person: string; name: string }) {
   const make = () =>
     run(async () => {
       const { token, until } = await call(invite, { in: { person }, body: { round: id } });
-      setLink({ address: `${location.origin}/join/${token}`, until });
+      setLink({ address: linkTo(location.origin, token), until });
     });
   const print = () =>
     run(async () => {

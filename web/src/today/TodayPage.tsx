@@ -6,6 +6,7 @@ import { Button } from 'antd';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
+import { later } from '../feedback/later.tsx';
 import { roomPath, stepPath } from '../visit/paths.ts';
 import { MiniStream } from '../round/index.ts';
 import { Mark } from '../theme/Mark.tsx';
@@ -16,6 +17,12 @@ import { roundPlanned } from '@fonte/core/plan';
 import { useMe, useSession } from '../session/session.ts';
 import { May } from '../session/May.tsx';
 import './today.css';
+
+/** What coordinators have to know of the house, and anybody of their way in: the work stands before it. */
+const House = later(
+  async () => (await import('../access/index.ts')).House,
+  () => null,
+);
 
 type Agenda<T> = { count: number; first: { round: string; item: T }[] };
 
@@ -35,12 +42,15 @@ function AllRounds() {
   const { rounds: open } = data;
   if (open.length === 0) {
     return (
-      <Empty title="No round is under way">
-        <p>A round is a list of points with what is to be measured and sampled at each.</p>
-        <May do={roundPlanned}>
-          <Link to="/rounds/new">Plan a round</Link>
-        </May>
-      </Empty>
+      <div className="stack-wide">
+        <Empty title="No round is under way">
+          <p>A round is a list of points with what is to be measured and sampled at each.</p>
+          <May do={roundPlanned}>
+            <Link to="/rounds/new">Plan a round</Link>
+          </May>
+        </Empty>
+        <House />
+      </div>
     );
   }
   const [first, ...others] = open;
@@ -54,6 +64,7 @@ function AllRounds() {
         <Waiting bottles={data.bottles} />
         <WithOthers rounds={open} />
         {others.length > 0 && <Others rounds={others} />}
+        <House />
         <p>
           <Link to="/ready">Ready to go without signal?</Link>
         </p>
