@@ -43,7 +43,7 @@ const rooms = [
 const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
-    cellar: ['store', 'http', 'book', 'files'],
+    cellar: ['store', 'http', 'book', 'verify', 'backup', 'files'],
     rooms: ['access', 'due', 'registers', 'plan', 'prepare', 'arrive', 'level', 'purge', 'fill', 'pictures', 'lab', 'read', 'logger'],
     attic: ['app', 'commands'],
   },

@@ -16,7 +16,7 @@ function isFree(port: number, host: string): Promise<boolean> {
   });
 }
 
-const settings = readSettings({ FONTE_DB: resolve('data/demo.sqlite'), FONTE_LOG: 'warn', ...process.env });
+const settings = readSettings({ FONTE_DB: resolve('data/demo.sqlite'), FONTE_LOG: 'warn', FONTE_BACKUPS: 'none', ...process.env });
 const maker = makerOf(settings.database);
 // A log without its file may be what is left of somebody's work.
 if ((maker !== null && maker !== 'demo') || (maker === null && existsSync(`${settings.database}-wal`))) {

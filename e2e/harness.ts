@@ -42,6 +42,7 @@ export function start({
       ...process.env,
       FONTE_DB: database,
       FONTE_PORT: '0',
+      FONTE_BACKUPS: 'none',
       FONTE_LOG: what === 'demo' ? 'warn' : 'info',
       FONTE_DEMO_START: '2026-11-23T10:20:00Z',
       ...env,

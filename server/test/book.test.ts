@@ -373,7 +373,7 @@ it('serves health, session, registers, levels and lists from the tables', async 
       at.api.get(`/api/${path}`),
     ),
   );
-  expect(health!.body).toEqual({ status: 'ok' });
+  expect(health!.body).toMatchObject({ status: 'ok' });
   expect(session!.body).toMatchObject({ me: { person: technician, device: { id: phone } }, now: at.script.now, demo: false, isNew: false });
   expect(people!.body).toMatchObject([{ initials: 'IF' }, { initials: 'RV' }]);
   expect(levels!.body).toMatchObject([{ depth: 7.4, elevation: expect.closeTo(44.94, 9) as number }]);

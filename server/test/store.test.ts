@@ -1,9 +1,8 @@
 import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { copyFileSync, existsSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { chained, type BookEntry, type Entry } from '@fonte/core/book';
 import { levelRead } from '@fonte/core/level';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -16,8 +15,8 @@ import { insertMany } from '../src/book/rows.ts';
 import { verifyBooks, verifyStore } from '../src/book/verify.ts';
 import { makerOf, Store } from '../src/store/index.ts';
 import { bench, freshFile, registrations, type Bench } from './bench-server.ts';
+import { command, here, program } from './commands.ts';
 
-const here = fileURLToPath(new URL('..', import.meta.url));
 let at: Bench;
 beforeEach(async () => {
   at = await bench();
@@ -41,20 +40,6 @@ async function onDisk(file = at.file): Promise<string[]> {
   await store.close();
   return ids;
 }
-/** The program of a name: as it was built, which begins sooner, unless a source is newer. */
-const builtAt = existsSync(join(here, 'dist/verify.js')) ? statSync(join(here, 'dist/verify.js')).mtimeMs : 0;
-const isBuilt = ['src', '../core/src', '../demo'].every((folder) =>
-  readdirSync(join(here, folder), { recursive: true, encoding: 'utf8' })
-    .filter((name) => name.endsWith('.ts') && !name.includes('node_modules'))
-    .every((name) => statSync(join(here, folder, name)).mtimeMs < builtAt),
-);
-const program = (name: string) =>
-  isBuilt ? [`dist/${name}.js`] : ['--import', 'tsx', name === 'demo' ? '../demo/main.ts' : `src/commands/${name}.ts`];
-const command = (name: string, ...args: string[]) => {
-  const done = spawnSync(process.execPath, [...program(name), ...args], { cwd: here, encoding: 'utf8' });
-  return { code: done.status, out: done.stdout + done.stderr };
-};
-
 describe('a store that cannot write', () => {
   it('acknowledges nothing that is not there, says so, and goes on by itself once it can', async () => {
     await write();

@@ -2,11 +2,26 @@ import { z } from 'zod';
 import { members } from '../roles/index.ts';
 import { doing, reading } from './endpoint.ts';
 
+/** What stands of the copies that the server makes of its database. Times are in ms since 1970. */
+export const Backup = z.object({
+  /** When the newest was begun that was found whole; null where there is none. */
+  last: z.number().nullable(),
+  /** What went wrong since then. */
+  failed: z.object({ at: z.number(), why: z.string() }).nullable(),
+  isLate: z.boolean(),
+});
+export type Backup = z.output<typeof Backup>;
+
 /** What the server says of itself. Times are in ms since 1970. */
 export const health = reading('/api/health', {
-  summary: 'Does the server store what it is given? 503 where it does not',
+  summary: 'Does the server store what it is given? 503 where it does not. With the age of its last backup; null where it makes none',
   by: 'anybody',
-  answer: z.object({ status: z.enum(['ok', 'failing']), code: z.string().optional(), since: z.number().optional() }),
+  answer: z.object({
+    status: z.enum(['ok', 'failing']),
+    code: z.string().optional(),
+    since: z.number().optional(),
+    backup: Backup.nullable(),
+  }),
 });
 
 export const description = reading('/api/openapi.json', {

@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import packedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import { description, health, moveClock as moveClockEndpoint } from '@fonte/core/endpoints';
+import type { Backups } from '../backup/index.ts';
 import { doorkeeper } from '../access/index.ts';
 import { gate } from '../http/gate.ts';
 import { mount, Problem, problemHandler, route, type Route } from '../http/index.ts';
@@ -18,17 +19,20 @@ export interface AppOptions {
   hosts?: readonly string[];
   /** Addresses of proxies that are believed: `loopback` for one on this machine. None where it is left out. */
   proxies?: string[];
+  /** The copies that are made of the database, where any are. */
+  backups?: Backups | null;
   /** Lets the demo move the clock; absent in production. */
   moveClock?: (milliseconds: number) => void;
 }
 
 /** What the server says of itself. */
-function ownRoutes({ store, clock }: AllServices, moveClock: AppOptions['moveClock']): Route[] {
+function ownRoutes({ store, clock }: AllServices, { moveClock, backups = null }: AppOptions): Route[] {
   const own = [
     route(health, async ({ response }) => {
       const found = await store.check();
       response.status(found.ok ? 200 : 503);
-      return found.ok ? { status: 'ok' as const } : { status: 'failing' as const, code: found.code, since: found.since };
+      const backup = backups?.tell() ?? null;
+      return found.ok ? { status: 'ok' as const, backup } : { status: 'failing' as const, code: found.code, since: found.since, backup };
     }),
   ];
   if (!moveClock) return own;
@@ -40,7 +44,8 @@ function ownRoutes({ store, clock }: AllServices, moveClock: AppOptions['moveClo
 }
 
 /** The HTTP application over a set of services. */
-export function createApp(services: AllServices, { web, hosts = [], proxies = [], moveClock }: AppOptions = {}): Express {
+export function createApp(services: AllServices, options: AppOptions = {}): Express {
+  const { web, hosts = [], proxies = [] } = options;
   const { log } = services;
   const app = express();
   app.disable('x-powered-by');
@@ -72,7 +77,7 @@ export function createApp(services: AllServices, { web, hosts = [], proxies = []
     response.set({ 'cache-control': 'no-store', 'x-fonte-now': String(services.clock()) });
     next();
   });
-  const routes = [...ownRoutes(services, moveClock), ...rooms.flatMap((room) => room.routes?.(services) ?? [])];
+  const routes = [...ownRoutes(services, options), ...rooms.flatMap((room) => room.routes?.(services) ?? [])];
   const described = openApiDocument([description, ...routes.map(({ endpoint }) => endpoint)]);
   mount(app, [...routes, route(description, () => described)], doorkeeper(services));
   app.use('/api', () => {

@@ -3,6 +3,7 @@ import { createServer, type Server } from 'node:http';
 import type { Clock } from '@fonte/core/time';
 import { pino } from 'pino';
 import { newCode } from '../access/index.ts';
+import { Backups } from '../backup/index.ts';
 import { Books } from '../book/books.ts';
 import { ensureDerived } from '../book/rebuild.ts';
 import { HttpLabDesk } from '../lab/index.ts';
@@ -59,6 +60,8 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const store = await Store.open(settings.database, {
     now: clock,
     ...(options.madeBy ? { madeBy: options.madeBy } : {}),
+    onCarriedOver: (copy) =>
+      log.warn({ copy }, 'the database was made by an earlier version, and is carried over; as it was, it lies there'),
     onFault: (fault) => log.error({ code: fault.code, error: withoutContents(fault) }, 'the storage failed'),
   });
   const anew = await ensureDerived(store, derivation);
@@ -72,6 +75,14 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const setUpCode = { value: isNew ? newCode() : null };
   const services: AllServices = { store, books, desks, reader, clock, log, setUpCode, demo: options.demo ?? null };
   await options.prepare?.(services);
+  const backups = settings.backup
+    ? new Backups({
+        file: settings.database,
+        plan: settings.backup,
+        clock,
+        told: (said) => ('made' in said ? log.info(said, 'a backup was made') : log.error(said, 'no backup could be made')),
+      })
+    : null;
 
   const server = limited(
     createServer(
@@ -80,6 +91,7 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
         web: settings.web,
         hosts: settings.names,
         proxies: settings.proxies,
+        backups,
         ...(options.moveClock ? { moveClock: options.moveClock } : {}),
       }),
     ),
@@ -88,6 +100,7 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const stop = () =>
     (stopping ??= (async () => {
       if (server.listening) await close(server);
+      await backups?.stop();
       await books.idle();
       await reader.stop();
       await store.close();
@@ -101,6 +114,7 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const { address, port } = server.address() as AddressInfo;
   // On the console and not in the log, which is kept.
   if (setUpCode.value !== null) console.log(`Nobody is let in yet. Open the page and type this set-up code: ${setUpCode.value}`);
+  backups?.start();
   log.info({ address, port, database: settings.database }, 'listening');
   return { address: `http://${address}:${port}`, services, stop };
 }

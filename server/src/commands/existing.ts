@@ -1,4 +1,4 @@
-import { makerOf, readSettings, Store } from '../index.ts';
+import { canBeOpened, generationOf, readSettings } from '../index.ts';
 
 /** Ends the process with one line that says why. */
 export function fail(message: string): never {
@@ -6,11 +6,14 @@ export function fail(message: string): never {
   process.exit(2);
 }
 
-/** Opens a database that is there. A path that holds none is said to, and nothing is made. */
-export async function existing(path: string | undefined, options: { readOnly: boolean } = { readOnly: true }): Promise<Store> {
+/** What went wrong, in one line. */
+export const inOneLine = (failure: unknown): string => (failure instanceof Error ? failure.message : String(failure));
+
+/** The path of a database that is there, and that this version can open. Any other path is said what it is, and nothing is made. */
+export async function existing(path: string | undefined, { withoutLog = false } = {}): Promise<string> {
   const file = path ?? readSettings(process.env).database;
-  const maker = makerOf(file);
-  if (maker === null) fail(`There is no file ${file}.`);
-  if (maker === 'stranger') fail(`${file} is no database of Fonte.`);
-  return Store.open(file, options);
+  // A damaged file is there, too: what is wrong with it is said by whoever looks into it.
+  const found = await generationOf(file).catch(() => null);
+  if (found && 'sentence' in found && !canBeOpened(found) && !(found.is === 'log-missing' && withoutLog)) fail(found.sentence);
+  return file;
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { breakWords, isGood, signatureWords } from '@fonte/core/book';
-import { derivation, verifyBooks, verifyFile, verifyStore } from '../index.ts';
+import { verifyDatabase, verifyFile } from '../index.ts';
 import { existing, fail } from './existing.ts';
 
 /*
@@ -29,19 +29,15 @@ async function checkFile(file: string): Promise<boolean> {
 }
 
 async function checkDatabase(): Promise<boolean> {
-  const store = await existing(path);
-  let faults = 0;
-  for await (const { book, type, entries, head, unsigned, faults: found } of verifyBooks(store, derivation)) {
-    faults += found.length;
-    if (found.length === 0)
-      console.log(`whole   ${book}: ${entries} entries (${type})${unsigned > 0 ? `, ${unsigned} unsigned` : ''}, head ${head}`);
-    for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
-  }
-  for (const { where, what } of await verifyStore(store, derivation)) {
-    faults += 1;
-    console.log(`BROKEN  ${where}: ${what}`);
-  }
-  await store.close();
+  const faults = await verifyDatabase(await existing(path), {
+    book: ({ book, type, entries, head, unsigned, faults: found }) => {
+      if (found.length === 0)
+        console.log(`whole   ${book}: ${entries} entries (${type})${unsigned > 0 ? `, ${unsigned} unsigned` : ''}, head ${head}`);
+      for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
+    },
+    fault: ({ where, what }) => console.log(`BROKEN  ${where}: ${what}`),
+    note: (sentence) => console.log(`note    ${sentence}`),
+  });
   return faults === 0;
 }
 

@@ -4,9 +4,12 @@ import { dirname } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { DataSource, QueryRunner } from 'typeorm';
 import { connectTo, patience } from './connection.ts';
-import { applicationId, copyInto, failureOf, makers, type Maker } from './dialect.ts';
+import { copyBefore, copyDatabase } from './copy.ts';
+import { applicationId, failureOf, makers, type Maker } from './dialect.ts';
 import { Conflict, StorageFault, type StoreHealth } from './faults.ts';
 import { identity, makerOf } from './file.ts';
+import { canBeOpened, generationOf } from './generation.ts';
+import { logOf, markClosed, markOpen } from './look.ts';
 
 export type Query = <R = unknown>(sql: string, values?: readonly unknown[]) => Promise<R>;
 
@@ -15,6 +18,14 @@ export interface StoreOptions {
   madeBy?: Maker;
   /** For a look only: nothing is made, changed or migrated. */
   readOnly?: boolean;
+  /** Told where a database of an earlier version was carried over, and where it lies as it was. */
+  onCarriedOver?: (copy: string) => void;
+  /** A server may have it open meanwhile: whose log it is, is left to that. */
+  beside?: boolean;
+  /** Opens one whose log is missing: somebody has said that what was in it is lost. */
+  withoutLog?: boolean;
+  /** Leaves no copy where a database is carried over: it is one already. */
+  isCopy?: boolean;
   /** Told of every fault, for the log. */
   onFault?: (fault: StorageFault) => void;
   now?: () => number;
@@ -42,18 +53,24 @@ export class Store {
     private readonly options: StoreOptions,
   ) {}
 
-  /** Opens a database file, and makes it where there is none. @throws Error when the path holds something else. */
+  /**
+   * Opens a database file, and makes it where there is none. One of an earlier version is copied first, and then carried over.
+   * @throws Error when the path holds something else, or what it holds cannot be carried over
+   */
   static async open(file: string, options: StoreOptions = {}): Promise<Store> {
-    const maker = makerOf(file);
-    if (maker === 'stranger') throw new Error(`${file} is no database of Fonte.`);
-    if (maker === null && options.readOnly) throw new Error(`There is no file ${file}.`);
-    if (maker === null) {
+    const found = await generationOf(file);
+    const isNew = found.is === 'absent';
+    const isLet = canBeOpened(found) || (isNew && !options.readOnly) || (found.is === 'log-missing' && options.withoutLog);
+    if (!isLet && 'sentence' in found) throw new Error(found.sentence);
+    if (isNew) {
       mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
       closeSync(openSync(file, 'a', 0o600));
     }
     if (!options.readOnly) chmodSync(file, 0o600);
+    const copy = found.is === 'older' && !options.readOnly && !options.isCopy ? await copyBefore(file, (options.now ?? Date.now)()) : null;
     const store = new Store(file, options);
-    await store.connect(maker === null);
+    await store.connect(isNew);
+    if (copy !== null) options.onCarriedOver?.(copy);
     return store;
   }
 
@@ -106,21 +123,16 @@ export class Store {
   }
 
   /** Copies the database as it stands into a new file, while it is in use. */
-  async copyTo(target: string): Promise<void> {
-    // On a connection of its own: one that only reads is not let write the copy either.
-    const copying = await connectTo(this.file, [], false);
-    try {
-      await copying.query(copyInto, [target]);
-      chmodSync(target, 0o600);
-    } finally {
-      await copying.destroy();
-    }
+  copyTo(target: string): Promise<void> {
+    return copyDatabase(this.file, target);
   }
 
   /** Brings everything into the main file and closes it. */
   close(): Promise<void> {
     return this.inTurn(async () => {
-      if (this.isOpen && !this.options.readOnly) await this.writing.query('PRAGMA wal_checkpoint(TRUNCATE)').catch(() => undefined);
+      if (this.isOpen && !this.options.readOnly)
+        for (const statement of [...(this.options.beside ? [] : markClosed), 'PRAGMA wal_checkpoint(TRUNCATE)'])
+          await this.writing.query(statement).catch(() => undefined);
       await this.disconnect();
     });
   }
@@ -189,7 +201,7 @@ export class Store {
    * later commit with it: what is in it is brought into the main file, and the database is opened anew.
    */
   private async proveFiles(): Promise<void> {
-    const now = { main: identity(this.file), log: identity(`${this.file}-wal`) };
+    const now = { main: identity(this.file), log: identity(logOf(this.file)) };
     if (this.files.log === null) this.files.log = now.log;
     if (now.main === this.files.main && now.log === this.files.log && now.log !== null) return;
     const fault = new StorageFault(now.main === this.files.main ? 'log-gone' : 'file-gone');
@@ -239,9 +251,13 @@ export class Store {
         true,
       );
     this.reader = await connectTo(this.file, ['query_only=ON'], false);
-    if (!this.options.readOnly) this.writing = this.writer.createQueryRunner();
+    if (!this.options.readOnly) {
+      this.writing = this.writer.createQueryRunner();
+      // On a full disk it is read all the same.
+      for (const statement of this.options.beside ? [] : markOpen(this.file)) await this.writing.query(statement).catch(() => undefined);
+    }
     this.reading = this.reader.createQueryRunner();
-    this.files = { main: identity(this.file), log: identity(`${this.file}-wal`) };
+    this.files = { main: identity(this.file), log: identity(logOf(this.file)) };
     this.isOpen = true;
   }
 }

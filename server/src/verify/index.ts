@@ -1,0 +1,2 @@
+export type * from './said.ts';
+export * from './verify.ts';
