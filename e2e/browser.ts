@@ -9,8 +9,8 @@ export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true }
 
 export const freshProfile = (): string => mkdtempSync(join(tmpdir(), 'fonte-chromium-'));
 
-/** Debian's Chromium, with a profile of its own unless one is given that it had before. */
-export function openBrowser(profile = freshProfile()): Promise<Browser> {
+/** Debian's Chromium, with a profile of its own unless one is given that it had before, and with further switches. */
+export function openBrowser(profile = freshProfile(), more: readonly string[] = []): Promise<Browser> {
   return puppeteer.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     userDataDir: profile,
@@ -23,6 +23,7 @@ export function openBrowser(profile = freshProfile()): Promise<Browser> {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      ...more,
     ],
   });
 }

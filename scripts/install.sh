@@ -3,12 +3,18 @@ if [ ! -d node_modules ] || [ package-lock.json -nt node_modules/.package-lock.j
   npm ci --no-audit --no-fund --loglevel=error
 fi
 
-# Chromium, and what reads the text of a printed form.
+# Chromium, what reads the text of a printed form, and what the files of deploy/ are tried with.
 install_chromium() {
-  [ -x "${CHROMIUM:-/usr/bin/chromium}" ] && command -v pdftotext >/dev/null && return
-  echo "Installing Chromium and poppler-utils from Debian's packages"
+  local missing=()
+  [ -x "${CHROMIUM:-/usr/bin/chromium}" ] || missing+=(chromium)
+  command -v pdftotext >/dev/null || missing+=(poppler-utils)
+  command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
+  command -v openssl >/dev/null || missing+=(openssl)
+  command -v systemd-analyze >/dev/null || missing+=(systemd)
+  [ "${#missing[@]}" -gt 0 ] || return 0
+  echo "Installing ${missing[*]} from Debian's packages"
   local sudo=""
   [ "$(id -u)" = 0 ] || sudo="sudo"
   $sudo apt-get update -qq
-  DEBIAN_FRONTEND=noninteractive $sudo apt-get install -y -qq chromium poppler-utils >/dev/null
+  DEBIAN_FRONTEND=noninteractive $sudo apt-get install -y -qq "${missing[@]}" >/dev/null
 }
