@@ -10,6 +10,7 @@ import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
 import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, parseEntry } from './door.ts';
 import { settleApart } from './apart.ts';
+import { checkFiles } from './named.ts';
 import { StagedRegistry, type Remembered } from './registry.ts';
 import { idIn, commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
 import { takeWordsAway } from './unreadable.ts';
@@ -196,6 +197,7 @@ export class Books {
     }
     await checkAuthor(stage.registry, entry, job.madeBy);
     checkScope(entry, job.scope);
+    await checkFiles(this.store, entry);
     const receivedAt = new Date(this.clock()).toISOString();
     const doubt = job.madeBy === 'device' ? await checkSignature(stage.registry, entry, receivedAt) : null;
     const staged = await this.staged(stage, entry);

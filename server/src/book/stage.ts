@@ -2,6 +2,7 @@ import type { BookEntry, Misfit } from '@fonte/core/book';
 import type { Problem } from '../http/index.ts';
 import type { Store } from '../store/index.ts';
 import { entryColumns, entryValues } from './codec.ts';
+import { keepNamed } from './named.ts';
 import type { StagedRegistry } from './registry.ts';
 import { insertMany, writeRows, type Change } from './rows.ts';
 import { extendView, type BookView } from './view.ts';
@@ -64,6 +65,10 @@ export async function commit(store: Store, stage: Stage): Promise<Map<string, Bo
       'entries',
       entryColumns,
       changed.flatMap(({ added }) => added.map(entryValues)),
+    );
+    await keepNamed(
+      query,
+      changed.flatMap(({ added }) => added),
     );
     await insertMany(query, 'books', ['id', 'type'], opened);
     await writeRows(query, change);

@@ -6,7 +6,7 @@ import { unit } from '@fonte/core/units';
 import { LRUCache } from 'lru-cache';
 import { thing } from '../book/registry.ts';
 import { sha256 } from '../book/codec.ts';
-import { keepFile, keptFile } from '../files/files.ts';
+import { keptFile, takeUpload } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, type Route } from '../http/index.ts';
 import { levelsAt } from '../level/index.ts';
 import type { LoggerJob } from '../read/index.ts';
@@ -56,11 +56,11 @@ export function loggerRoutes(services: LoggerServices): Route[] {
     ...boxRoutes(services),
     route(
       keepLoggerFile,
-      async ({ body, response }) => {
+      async ({ body, who, response }) => {
         const found = await reader.run('look', body);
         if (!found) throw tooMuch('file');
         if ('refusal' in found) throw refused('file', found.refusal);
-        const hash = await store.write((query) => keepFile(query, body));
+        const hash = await takeUpload(services, who.person, body);
         response.status(201);
         return { sha256: hash, ...found.look };
       },

@@ -4,7 +4,7 @@ import { EntitySchema } from 'typeorm';
 import { ofVisit } from '../book/derivation.ts';
 import type { Books } from '../book/books.ts';
 import type { ServerRoom } from '../book/room.ts';
-import { keepFile, keptFile } from '../files/files.ts';
+import { keptFile, takeUpload } from '../files/files.ts';
 import { derived, integer, optionalText, text, type DerivedRow } from '../store/index.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 
@@ -46,15 +46,15 @@ const refuse = (code: string, message: string) => new Problem(422, code, message
 
 const endings: Record<PictureType, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
 
-const pictureRoutes = ({ books, store }: PictureServices): Route[] => [
+const pictureRoutes = ({ books, store, clock }: PictureServices): Route[] => [
   route(
     keepPicture,
-    async ({ in: { round }, body, response }) => {
+    async ({ in: { round }, body, who, response }) => {
       await books.round(round);
       if (body.length === 0) throw refuse('picture-empty', 'The picture is empty.');
       const type = pictureType(body);
       if (!type) throw refuse('no-picture', 'This is no picture that can be kept: JPEG, PNG or WebP.');
-      const sha256 = await store.write((query) => keepFile(query, body));
+      const sha256 = await takeUpload({ store, clock }, who.person, body);
       response.status(201);
       return { sha256, type, size: body.length };
     },

@@ -154,7 +154,8 @@ export class Store {
       await this.writing.query('COMMIT');
     } catch (error) {
       const isSound = await this.provenSound();
-      if (isSound && failureOf(error) === 'conflict') throw new Conflict('A key is taken.', { cause: error });
+      if (isSound && (error instanceof Conflict || failureOf(error) === 'conflict'))
+        throw new Conflict('A key is taken.', { cause: error });
       if (!isSound) await this.reopen();
       throw this.failed(new StorageFault('failed', { cause: error }));
     }

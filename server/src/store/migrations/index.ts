@@ -7,6 +7,7 @@ import { Checks1796500000000 } from './0006-checks.ts';
 import { Samples1796600000000 } from './0007-samples.ts';
 import { Pictures1796700000000 } from './0008-pictures.ts';
 import { Links1796800000000 } from './0009-links.ts';
+import { Uploads1796900000000 } from './0010-uploads.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   Samples1796600000000,
   Pictures1796700000000,
   Links1796800000000,
+  Uploads1796900000000,
 ] as const;

@@ -1,0 +1,41 @@
+import { struck, type Entry } from '@fonte/core/book';
+import { inPresentVersion, kindOf } from '@fonte/core/round';
+import { Problem } from '../http/index.ts';
+import { Conflict, marks, type Query, type Store } from '../store/index.ts';
+
+/** The hashes of the files that an entry names, or what it puts in another's place. */
+export function filesNamed(entry: Entry): readonly string[] {
+  if (struck.is(entry)) {
+    const { kind, instead } = entry.payload;
+    const other = instead?.payload === undefined ? null : kindOf(kind);
+    return other ? other.files(instead!.payload as never) : [];
+  }
+  return kindOf(entry.kind)?.files(inPresentVersion(entry).payload as never) ?? [];
+}
+
+/** Whether the files that an entry names have come. @throws Problem 422 */
+export async function checkFiles(store: Store, entry: Entry): Promise<void> {
+  for (const hash of filesNamed(entry)) {
+    const found = await store.read<unknown[]>('SELECT 1 FROM files WHERE sha256 = ? UNION ALL SELECT 1 FROM uploads WHERE sha256 = ?', [
+      hash,
+      hash,
+    ]);
+    if (found.length === 0)
+      throw new Problem(422, 'file-missing', 'A file that this names has not come. Send it first.', [
+        { path: 'payload', message: 'A file that this names has not come. Send it first.' },
+      ]);
+  }
+}
+
+/** Keeps for good what entries name that are being written. @throws Conflict where it went meanwhile */
+export async function keepNamed(query: Query, entries: readonly Entry[]): Promise<void> {
+  const hashes = [...new Set(entries.flatMap(filesNamed))];
+  for (let at = 0; at < hashes.length; at += 500) {
+    const some = hashes.slice(at, at + 500);
+    const among = `WHERE sha256 IN (${marks(some.length)})`;
+    await query(`INSERT INTO files (sha256, bytes) SELECT sha256, bytes FROM uploads ${among} ON CONFLICT (sha256) DO NOTHING`, some);
+    await query(`DELETE FROM uploads ${among}`, some);
+    const [{ count }] = (await query<{ count: number }[]>(`SELECT COUNT(*) AS count FROM files ${among}`, some)) as [{ count: number }];
+    if (Number(count) < some.length) throw new Conflict('A file that is named has gone.');
+  }
+}
