@@ -29,8 +29,10 @@ async function checkFile(file: string): Promise<boolean> {
 }
 
 async function checkDatabase(): Promise<boolean> {
+  let books = 0;
   const faults = await verifyDatabase(await existing(path), {
     book: ({ book, type, entries, head, unsigned, faults: found }) => {
+      books += 1;
       if (found.length === 0)
         console.log(`whole   ${book}: ${entries} entries (${type})${unsigned > 0 ? `, ${unsigned} unsigned` : ''}, head ${head}`);
       for (const { where, what } of found) console.log(`BROKEN  ${book}: ${where}: ${what}`);
@@ -38,6 +40,9 @@ async function checkDatabase(): Promise<boolean> {
     fault: ({ where, what }) => console.log(`BROKEN  ${where}: ${what}`),
     note: (sentence) => console.log(`note    ${sentence}`),
   });
+  console.log(
+    `${books === 1 ? '1 book' : `${books} books`}, ${faults === 0 ? 'nothing wrong' : `${faults} ${faults === 1 ? 'fault' : 'faults'}`}`,
+  );
   return faults === 0;
 }
 

@@ -58,7 +58,7 @@ function BackupLine({ backup, time }: { backup: Backup | null; time: number }) {
         <span>{made}. One is due each day: tell whoever runs the server.</span>
       </p>
     );
-  return <p className="soft">{age === null ? 'No backup yet: the first is made in the night.' : `${made}.`}</p>;
+  return <p className="soft">{age === null ? 'No backup yet. The first is made a few minutes after the server’s start.' : `${made}.`}</p>;
 }
 
 const seenUnder = 'door-news';
@@ -83,7 +83,7 @@ function DoorTold() {
     const whom = person === me.person.id ? 'you' : nameOf(person);
     if (event === 'joined') return person === me.person.id ? 'You came in by a link' : `${whom} came in by a link`;
     if (event === 'passkey-added') return `A passkey was added that lets in as ${whom}`;
-    return `${by === null ? 'The server’s console' : nameOf(by)} made a link that lets in as ${whom}`;
+    return `${by === null ? 'Somebody at the server’s console' : nameOf(by)} made a link that lets in as ${whom}`;
   };
   const close = () => {
     const at = Math.max(...fresh.map((one) => one.at));
@@ -100,7 +100,7 @@ function DoorTold() {
           </li>
         ))}
       </ul>
-      <p className="soft small">If you do not know of it, tell a coordinator at once, and change your passphrase.</p>
+      <p className="soft small">If you did not expect this, tell a coordinator at once and change your passphrase.</p>
       <div>
         <Button onClick={close}>Seen</Button>
       </div>
