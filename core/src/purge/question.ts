@@ -115,6 +115,7 @@ export function questionSet(
   const ask = (code: string, field: string, data: Data = {}) => findings.push({ code, severity: 'question', field, data });
   const [last] = purge.setsFrom(purge.count - 1);
   if (pumped) findings.push(...questionTotal(base(pumped), purge, now));
+  if (seemsOff(purge)) ask('pump-not-on', 'values');
   findings.push(...questionSpacing(purge, { at: now, pumped: totalOf(pumped, purge, now) }));
   const { aim } = purge.setUp ?? {};
   if (aim?.of === 'drive-train' && (pumped ? base(pumped) : (pumpedAt(purge.pumping, now) ?? 0)) < aim.oneVolume.value)
@@ -165,11 +166,26 @@ function questionOxygen({ oxygen, temperature }: Payload['values'], elevation?: 
 /** A total and what flow and time tell may differ by such a part. Common practice. */
 const sameTotal = 0.2;
 
-/** A total in m³ against the one before, and against flow × time. */
+/** Whether a pump was chosen that somebody puts on, and nobody has said that it runs, nor timed what it gives. */
+function seemsOff({ setUp, pumping }: PurgeState): boolean {
+  const id = setUp && 'pump' in setUp.chosen ? setUp.chosen.pump : undefined;
+  return id !== undefined && !pump(id).byHand && pumping.since === null && !pumping.isOff && pumping.flow === null;
+}
+
+/** So many volumes of the casing between one set and the next are more than anybody lets pass unread. Common practice: a set a volume. */
+const mostBetweenSets = 5;
+
+/** A total in m³ against the one before, the water that stands in the well, and flow × time. */
 function questionTotal(total: number, purge: PurgeState, now: number): Finding[] {
   const [last] = purge.setsFrom(purge.count - 1);
   if (last && total < last.pumped) return [{ code: 'total-fell', severity: 'question', field: 'pumped' }];
   const told = purge.pumping.flow === null ? null : pumpedAt(purge.pumping, now);
+  const [{ aim, at } = { aim: null, at: now }, was] = [purge.setUp ?? undefined, last?.pumped ?? 0];
+  const volumes = aim?.of === 'casing' && aim.oneVolume.value > 0 ? (total - was) / aim.oneVolume.value : 0;
+  if (told === null && volumes > mostBetweenSets)
+    return [{ code: 'total-volumes', severity: 'question', field: 'pumped', data: { total, volumes } }];
+  if (told === null && last && was > 0 && (total - was) * (last.at - at) >= slip * was * Math.max(1, now - last.at))
+    return [{ code: 'total-jumped', severity: 'question', field: 'pumped', data: { total, was } }];
   if (told === null || Math.abs(total - told) <= sameTotal * Math.max(total, told)) return [];
   return [{ code: 'totals-differ', severity: 'question', field: 'pumped', data: { total, told } }];
 }
@@ -209,11 +225,22 @@ export const fillingFlow = { least: 0.1e-3 / 60, most: 0.2e-3 / 60 } as const;
 const tooFast = 0.5e-3 / 60;
 
 /** What is odd about how a purge is ended. */
-export function questionEnd({ filling }: z.infer<typeof purgeEnded.payload>, { isVolatile }: Pick<SetUpAround, 'isVolatile'>): Finding[] {
-  if (filling?.how !== 'slowed') return [];
-  const rate = base(filling.rate);
+export function questionEnd(
+  { flowCell, filling }: z.infer<typeof purgeEnded.payload>,
+  { setUp, pumping }: Pick<PurgeState, 'setUp' | 'pumping'>,
+  { isVolatile }: Pick<SetUpAround, 'isVolatile'>,
+): Finding[] {
+  const found: Finding[] = [];
+  const chosen = setUp?.chosen;
+  const cell = chosen && 'cellHolds' in chosen && chosen.cellHolds ? base(chosen.cellHolds) : 0;
+  if (flowCell === 'none' && cell > 0) found.push({ code: 'cell-was-there', severity: 'question', field: 'flowCell', data: { cell } });
   const most = isVolatile ? fillingFlow.most : tooFast;
-  return rate > most * 1.01 ? [{ code: 'fills-fast', severity: 'question', field: 'filling.rate', data: { rate, most } }] : [];
+  const ask = (field: string, rate: number) =>
+    rate > most * 1.01 ? found.push({ code: 'fills-fast', severity: 'question', field, data: { rate, most } }) : 0;
+  if (filling?.how === 'slowed') ask('filling.rate', base(filling.rate));
+  // A supply well is sampled at its tap; of a pump of one's own the flow is that of the bottles.
+  if (filling?.how === 'as-it-is' && chosen && 'pump' in chosen && !pumping.isOff) ask('filling.how', pumping.flow ?? 0);
+  return found;
 }
 
 /** Whether twice the number is twice as much: not so of temperature, pH and redox. */

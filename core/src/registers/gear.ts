@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
+import type { Finding } from '../findings/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { field } from '../roles/index.ts';
 import { instrumentKinds } from './tables/instrument-kinds.ts';
@@ -35,6 +36,17 @@ export const Instrument = z.object({
   outOfUse: z.string().trim().max(300).meta({ title: 'Out of use, and why' }).optional(),
 });
 export type Instrument = z.infer<typeof Instrument>;
+const plainSerial = (serial: string) => serial.replace(/[^\p{L}\p{N}]/gu, '').toLowerCase();
+
+/** Whether an instrument of the same serial number is registered already: then it is that one, and its checks stand there. */
+export function questionSerial({ id, serial, kind }: Instrument, others: readonly Instrument[]): Finding[] {
+  if (!serial) return [];
+  const same = others.find(
+    (one) => one.id !== id && one.kind === kind && one.serial !== undefined && plainSerial(one.serial) === plainSerial(serial),
+  );
+  return same ? [{ code: 'serial-known', severity: 'question', field: 'serial', data: { name: same.name } }] : [];
+}
+
 export const instrumentRegistered = entryKind('instrument-registered', 'Instrument registered', Instrument, {
   stands: 'in-book',
   by: field,

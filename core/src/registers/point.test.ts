@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { tapPoint, wellPoint } from '../../test/script.ts';
-import { belowMark, distance, Point, questionPosition } from './index.ts';
+import { newId } from '../book/index.ts';
+import { belowMark, distance, questionPosition, questionSerial, Point, type Instrument } from './index.ts';
 
 const [mark] = wellPoint.well.measuringPoints;
 const refused = (well: object) => {
@@ -131,4 +132,15 @@ describe('a position is asked about', () => {
     expect(questionPosition({ latitude: 70, longitude: 20 }, [])).toEqual([]);
     expect(questionPosition({ latitude: 0, longitude: 0 }, [])).toHaveLength(1);
   });
+});
+
+it('an instrument whose serial number another has is asked about, however it is written', () => {
+  const one: Instrument = { id: newId(1), name: 'Blue photometer', kind: 'photometer', serial: 'PH-0042' };
+  const asked = (change: Partial<Instrument>) => questionSerial({ ...one, id: newId(2), ...change }, [one]).map(({ code }) => code);
+  expect([asked({}), asked({ serial: 'ph 0042' }), asked({ serial: 'PH-0043' }), asked({ id: one.id })]).toEqual([
+    ['serial-known'],
+    ['serial-known'],
+    [],
+    [],
+  ]);
 });

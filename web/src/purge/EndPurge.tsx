@@ -35,7 +35,7 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
         { flowCell, filling: how === 'slowed' ? { how, rate } : how ? { how } : undefined, reason: purge.ready ? '' : reason },
         purgeEnded.payload,
       ),
-    ask: (payload) => questionEnd(payload, { isVolatile: isVolatileAt(visit) }),
+    ask: (payload) => questionEnd(payload, purge, { isVolatile: isVolatileAt(visit) }),
     write: async (payload, { id: own, kept }) => {
       await append(purgeEnded, payload, { at: visit.id, id: own, kept });
       await navigate(roomPath(id, 'fill', visit.id));

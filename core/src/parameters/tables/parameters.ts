@@ -38,7 +38,7 @@ export const parameters = {
     usual: [30, 5000],
     expressedAs: { '20': 1.116, '25': 1 },
   },
-  oxygen: { name: 'Dissolved oxygen', unit: 'mg/L', decimals: 2, possible: [0, 25], usual: [0, 13] },
+  oxygen: { name: 'Dissolved oxygen', unit: 'mg/L', decimals: 2, possible: [0, 25], usual: [0.01, 13] },
   turbidity: { name: 'Turbidity', unit: 'NTU', decimals: 1, possible: [0, 10_000], usual: [0, 1000] },
   redox: { name: 'Redox potential', unit: 'mV', decimals: 0, possible: [-1000, 1200], usual: [-400, 800] },
   freeChlorine: { name: 'Free chlorine', unit: 'mg/L', decimals: 2, possible: [0, 500], usual: [0, 4] },

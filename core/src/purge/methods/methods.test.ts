@@ -177,10 +177,54 @@ describe('low flow', () => {
     const codes = (litresPerMinute: number, spread = 0) => questionFlow(litresPerMinute / 60_000, spread, low).map(({ code }) => code);
     expect([codes(0.3), codes(2), codes(0.3, 0.15), codes(0.001)]).toEqual([[], ['not-low-flow'], ['timings-differ'], ['hardly-flows']]);
     const end = (text: string, isVolatile: boolean) =>
-      questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, { isVolatile }).map(
-        ({ code }) => code,
-      );
+      questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, purging(low).state(), {
+        isVolatile,
+      }).map(({ code }) => code);
     expect([end('200', true), end('300', true), end('300', false), end('900', false)]).toEqual([[], ['fills-fast'], [], ['fills-fast']]);
+  });
+});
+
+describe('a number that does not go with the purge', () => {
+  const litres = (text: string) => ({ text, unit: 'L' as const });
+  const asked = (purge: ReturnType<typeof purging>, pumped: string, minutes = 5) =>
+    questionSet(
+      { values: { ph: { text: '7.00', unit: 'pH' } }, pumped: litres(pumped) },
+      purge.state(),
+      level,
+      purge.now() + minutes * 60_000,
+    ).map(({ code }) => code);
+
+  it('is a total that grew many times faster than before, or by many volumes of the casing', () => {
+    const purge = purging(choices['volumes']!);
+    purge.set('7.00', { pumped: litres('2') });
+    expect(asked(purge, '4')).not.toContain('total-jumped');
+    expect(asked(purge, '20')).toContain('total-jumped');
+    const one = purge.state().setUp!.aim!.oneVolume.value * 1000;
+    expect(asked(purge, String(Math.ceil(2 + 5.5 * one)))).toContain('total-volumes');
+    // Time passes as well: three hours on, the same pump has brought so much.
+    expect(asked(purge, '20', 180)).not.toContain('total-jumped');
+  });
+
+  it('is a set of a pump that nobody has put on; a bailer needs nobody to', () => {
+    const by = (pump: string) => purging({ ...choices['volumes'], pump } as PurgeChoice);
+    expect(asked(by('submersible'), '2')).toContain('pump-not-on');
+    expect(asked(by('bailer'), '2')).not.toContain('pump-not-on');
+    const running = by('submersible');
+    running.pump('on');
+    expect(asked(running, '2')).not.toContain('pump-not-on');
+  });
+
+  it('is a flow for the bottles as it is at two litres a minute, and a flow cell that was set up and is said not to be there', () => {
+    const ended = (payload: object, choice = choices['low-flow']!) => {
+      const purge = purging(choice);
+      purge.pump('on');
+      purge.flow('1890', '60', '60');
+      return questionEnd(payload as never, purge.state(), { isVolatile: false }).map(({ code, field }) => `${code} at ${field}`);
+    };
+    expect(ended({ flowCell: 'detached', filling: { how: 'as-it-is' } })).toEqual(['fills-fast at filling.how']);
+    expect(ended({ flowCell: 'none', filling: { how: 'split' } })).toEqual(['cell-was-there at flowCell']);
+    // A supply well is sampled at its tap.
+    expect(ended({ flowCell: 'none', filling: { how: 'as-it-is' } }, choices['running'])).toEqual([]);
   });
 });
 

@@ -8,6 +8,8 @@ export interface PumpRow {
   /** Moves up and down in the well, and stirs what lies there. */
   stirs?: true;
   isElectric?: true;
+  /** Brings water only while somebody moves it: nobody puts it on. */
+  byHand?: true;
   source: string;
 }
 
@@ -24,8 +26,8 @@ export const pumps = {
     source: 'EPA/540/S-95/504 (1996): suction may degas the water',
   },
   suction: { name: 'Suction pump at the surface', isSuction: true, stripsGas: true, isElectric: true, source: practice },
-  inertial: { name: 'Inertial pump with a foot valve', stirs: true, source: practice },
-  bailer: { name: 'Bailer', stripsGas: true, stirs: true, source: 'EPA/540/S-95/504 (1996): bailers stir and aerate' },
+  inertial: { name: 'Inertial pump with a foot valve', stirs: true, byHand: true, source: practice },
+  bailer: { name: 'Bailer', stripsGas: true, stirs: true, byHand: true, source: 'EPA/540/S-95/504 (1996): bailers stir and aerate' },
 } as const satisfies Record<string, PumpRow>;
 
 /** How high a suction pump lifts at sea level, in m. Common practice; the air alone would bear 10.3 m. */

@@ -9,9 +9,12 @@ import {
   instrumentRegistered,
   Lot,
   lotRegistered,
+  questionSerial,
+  registerLists,
 } from '@fonte/core/registers';
 import { unitLabel, type Typed } from '@fonte/core/units';
 import { Input, Segmented, Select } from 'antd';
+import { useAnswer } from '../../api/useAnswer.ts';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
@@ -53,6 +56,7 @@ function readInstrument({ ranges = [], ...said }: InstrumentValues): Read {
 
 /** An instrument with what it measures and between which values, and below it how its checks went through time. */
 function InstrumentForm({ thing }: { thing: Instrument | null }) {
+  const { data: known = [] } = useAnswer(registerLists.instruments, { query: { limit: 500 } });
   const form = useEntryForm<InstrumentValues, Instrument>({
     keep: `instrument.${thing?.id ?? 'new'}`,
     initial: {
@@ -65,6 +69,7 @@ function InstrumentForm({ thing }: { thing: Instrument | null }) {
     },
     schema: Instrument,
     read: readInstrument,
+    ask: (instrument) => questionSerial(instrument, known),
     write: useRegister('instruments', instrumentRegistered),
   });
   const { ranges = [] } = form.values;
