@@ -62,6 +62,9 @@ describe.sequential('A photometer', () => {
   it('asks about more free chlorine than there is in all, and computes what is combined of a pair that can be', async () => {
     await test('Free chlorine', 'Free chlorine, 0 to 2 mg/L');
     await click(page, 'Reagent is in: start its clock');
+    await see(page, 'Say which lot goes in, or tick below that something was otherwise.');
+    await option(page, 'Reagent', 'T1-5521');
+    await click(page, 'Reagent is in: start its clock');
     await type(page, 'Free chlorine, 0 to 2 mg/L reads', '1.4');
     await see(page, 'no more is free than there is in all');
     await click(page, 'Write it down');
@@ -77,6 +80,7 @@ describe.sequential('A photometer', () => {
     await test('Total chlorine', 'Total chlorine, 0 to 2 mg/L');
     await tick(page, 'The sample is diluted');
     await type(page, 'Made up to how many parts', '10');
+    await option(page, 'Reagent', 'T3-2290');
     await click(page, 'Reagent is in: start its clock');
     await see(page, 'As shown; it is taken 10 times');
     await tick(page, 'It shows that it is over its range');
@@ -96,6 +100,8 @@ describe.sequential('A photometer', () => {
 describe.sequential('A chart of colours and a meter', () => {
   it('gives a class, between two steps as well, and never more', async () => {
     await test('Fluoride', 'Fluoride by colour');
+    await tick(page, 'Something was otherwise');
+    await type(page, 'What was otherwise', 'the lot’s label is washed off');
     await click(page, 'Reagent is in: start its clock');
     await walk.skip(page, '1 min');
     await walk.skip(page, '1 min');
@@ -143,6 +149,7 @@ describe.sequential('A protocol', () => {
     await click(page, 'Guide me through the test', 'link');
     await see(page, 'Back to the protocol');
     await choose(page, 'By which method', 'Free chlorine, 0 to 2 mg/L');
+    await option(page, 'Reagent', 'T1-5521');
     await click(page, 'Reagent is in: start its clock');
     await see(page, 'left: long enough');
     await click(page, 'Read from the simulated photometer');

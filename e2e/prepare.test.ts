@@ -122,13 +122,18 @@ describe.sequential('before the van leaves', () => {
     await see(page, 'comes first: what is done after it changes its water.');
     await click(page, 'PFAS by EPA Method 533', 'link');
     await click(page, 'Start at the tap');
-    for (const item of [
+    const answers = [
       'The well that feeds it is pumping: asked, or seen',
       'The field blank of this building is filled, before the sample',
       'No hose, tape or tubing of yours at the outlet',
       'Fresh nitrile gloves, powder-free; nothing touched since',
-    ])
-      await choose(page, item, 'Yes');
+    ];
+    for (const item of answers) await choose(page, item, 'Yes');
+    await click(page, 'Done');
+    // Nobody swears to a blank that is still empty.
+    await see(page, 'The field blank is still empty. Fill it first, or answer no.');
+    await walk.fillFieldBlank(page);
+    await click(page, 'PFAS by EPA Method 533', 'link');
     await click(page, 'Done');
     await walk.waitClock(page, 'Run cold water; all taps of this room that are sampled together');
     await see(page, 'Photometer: failed.');

@@ -59,6 +59,15 @@ export async function fillNext(page: Page, id: string): Promise<void> {
   await page.waitForFunction((label) => document.querySelector('.fill-card')?.getAttribute('aria-label') !== `Bottle ${label}`, {}, id);
 }
 
+/** Fills the field blank of a visit, before its water is touched. */
+export async function fillFieldBlank(page: Page): Promise<void> {
+  await click(page, 'Fill', 'link');
+  const isBlank = () => /-FR$/.test(document.querySelector('.fill-card .label-like, .label-like')?.textContent ?? '');
+  await page.waitForFunction(isBlank, { timeout: patience, polling });
+  await click(page, 'Filled and capped');
+  await page.waitForFunction(() => !/-FR$/.test(document.querySelector('.label-like')?.textContent ?? ''), { timeout: patience, polling });
+}
+
 export async function confirmStep(page: Page, say: string): Promise<void> {
   await page.waitForFunction(
     (wanted) => document.querySelector('.step-say')?.textContent === wanted,

@@ -20,6 +20,7 @@ import {
   kitTicked,
   neededKinds,
   packingList,
+  unproven,
   readinessOf,
   type CheckId,
 } from './index.ts';
@@ -164,12 +165,25 @@ describe('an instrument before it is used', () => {
       false,
     ]);
     expect(isShut('photometer', 'overridden', true)).toBe(false);
+    // Where work goes on all the same, it is said on what it stands.
+    const said = (['thermometer', 'photometer', 'tape'] as const).map((kind) =>
+      [true, false].map((isKept) => unproven(kind, 'unchecked', isKept)),
+    );
+    expect(said).toEqual([
+      ['unchecked', 'not-kept'],
+      [null, 'not-kept'],
+      [null, null],
+    ]);
+    expect(unproven('thermometer', 'checked', true)).toBeNull();
   });
 
   it('is needed by what is planned', () => {
     expect(neededKinds([visit(tapPoint, 'coliforms')])).toEqual(['photometer', 'thermometer']);
     expect(neededKinds([visit(wellPoint)])).toEqual(['tape']);
     expect(neededKinds([visit(wellPoint, 'general')])).toEqual(['probe', 'thermometer', 'tape', 'pump']);
+    // A protocol that asks for chlorine at a well needs a photometer there, wherever its water comes from.
+    expect(neededKinds([visit(wellPoint, 'general')], () => ['freeChlorine'])).toContain('photometer');
+    expect(packingList([visit(wellPoint, 'general')], table, () => ['freeChlorine'])).toContain('chlorine-kit');
     for (const kind of neededKinds([visit(tapPoint, 'coliforms'), visit(wellPoint, 'general')]))
       expect(checksOf(kind).length, kind).toBeGreaterThan(0);
   });

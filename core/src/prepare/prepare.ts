@@ -4,11 +4,11 @@ import { cardOf, gearRow, rulesFor, type BottleRule, type BottleTable, type Gear
 import type { PlannedVisit } from '../plan/index.ts';
 import type { Instrument, InstrumentKind } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
-import { checkRow, checksOf, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
+import { checkRow, checksOf, instrumentFor, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
 import { shutAt } from './tables/checks.ts';
 import { bottlesBoxed, callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
 import type { BoxOfBook } from './boxing.ts';
-import type { PackId } from './packing.ts';
+import type { MeasuredAt, PackId } from './packing.ts';
 
 /** A check in the book of a round, with what came of it. */
 export interface Check extends CheckMade {
@@ -128,16 +128,27 @@ export function isShut(kind: InstrumentKind, readiness: Readiness, isKept: boole
   return readiness === 'failed' || (readiness === 'unchecked' && isKept && shutAt[kind] === 'unchecked');
 }
 
-/** The kinds of instruments that a plan needs. */
-export function neededKinds(visits: readonly PlannedVisit[]): InstrumentKind[] {
+/**
+ * What to say of an instrument with which work goes on although nothing shows that it reads right: that its check is missing, or that none is
+ * in the register. Null where nothing is to be said.
+ */
+export function unproven(kind: InstrumentKind, readiness: Readiness, isKept: boolean): 'unchecked' | 'not-kept' | null {
+  if (readiness !== 'unchecked' || shutAt[kind] === 'failed' || isShut(kind, readiness, isKept)) return null;
+  return isKept ? 'unchecked' : 'not-kept';
+}
+
+/** The kinds of instruments that a plan needs: by what is visited and sampled, and by what the protocols there measure. */
+export function neededKinds(visits: readonly PlannedVisit[], measuredAt: MeasuredAt = () => []): InstrumentKind[] {
+  const onTheWay = new Set(visits.flatMap((visit) => measuredAt(visit).flatMap((id) => instrumentFor(id) ?? [])));
   const isAt = (type: 'well' | 'tap') => visits.some(({ point }) => point.type === type);
   const isPurged = visits.some(({ point, analyses }) => point.type === 'well' && analyses.length > 0);
   const isResidualRead = visits.some(({ point, analyses }) => isDisinfected(point) && analyses.length > 0);
   const isSampled = visits.some(({ analyses }) => analyses.length > 0);
   return [
-    ...(isResidualRead ? (['photometer'] as const) : []),
-    ...(isPurged ? (['probe'] as const) : []),
-    ...(isSampled || isAt('tap') ? (['thermometer'] as const) : []),
+    ...(isResidualRead || onTheWay.has('photometer') ? (['photometer'] as const) : []),
+    ...(onTheWay.has('turbidimeter') ? (['turbidimeter'] as const) : []),
+    ...(isPurged || onTheWay.has('probe') ? (['probe'] as const) : []),
+    ...(isSampled || isAt('tap') || onTheWay.has('thermometer') ? (['thermometer'] as const) : []),
     ...(isAt('well') ? (['tape'] as const) : []),
     ...(isPurged ? (['pump'] as const) : []),
   ];

@@ -22,3 +22,4 @@ export * from './by-hand.ts';
 export * from './samples.ts';
 export { benchCount } from './standing.ts';
 export * from './moment.ts';
+export * from './needs.ts';

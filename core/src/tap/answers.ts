@@ -1,4 +1,5 @@
 import { misfit, type Misfit } from '../book/index.ts';
+import type { PurposeId } from '../bottles/index.ts';
 import type { Finding } from '../findings/index.ts';
 import { questionReading } from '../parameters/index.ts';
 import { residualLeast, type Point } from '../registers/index.ts';
@@ -145,6 +146,23 @@ export function misfitAnswer(step: Step, answer: StepAnswer): Misfit | null {
       if (stop) return misfit('cannot-be', `payload.answer.readings.${place}`, { ...stop.data, finding: stop.code });
     }
   return null;
+}
+
+/** What of a round's bottles a step asks about. */
+interface BottleSeen {
+  purpose: PurposeId;
+  state: string;
+}
+
+/**
+ * Whether somebody says that the field blank is filled where the book knows that none is: nobody swears to a bottle that is not planned, or
+ * still empty. Null where it goes together.
+ */
+export function misfitBlank({ act }: Step, answer: StepAnswer, bottles: readonly BottleSeen[]): Misfit | null {
+  if (act.type !== 'checks' || answer.type !== 'checks' || !answer.yes.includes('blank')) return null;
+  const blanks = bottles.filter(({ purpose }) => purpose === 'field-blank');
+  if (blanks.some(({ state }) => state === 'filled')) return null;
+  return misfit(blanks.length === 0 ? 'blank-not-planned' : 'blank-not-filled', 'payload.answer.blank');
 }
 
 /**

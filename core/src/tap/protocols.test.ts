@@ -13,6 +13,7 @@ import {
   isConstant,
   mayRunAt,
   misfitAnswer,
+  misfitBlank,
   procedureOf,
   proceduresFor,
   protocols,
@@ -32,6 +33,7 @@ import {
   type Step,
   type StepAnswer,
 } from './index.ts';
+import { pfas533Tap2 } from './tables/organics.ts';
 
 /** A step that is asked now, and nothing said to it yet. */
 const nowAt = (step: Step): RunStep => ({
@@ -405,4 +407,19 @@ describe('what is measured until it is constant', () => {
     expect(misfitAnswer(step, answer('18', '180'))).toMatchObject({ code: 'cannot-be', field: 'payload.answer.readings.1' });
     expect(misfitAnswer(step, { type: 'confirm' })).toMatchObject({ code: 'other-answer' });
   });
+});
+
+it('nobody swears to a field blank that is not planned, or still empty', () => {
+  const step = pfas533Tap2.steps.find(({ id }) => id === 'before')!;
+  const items = step.act.type === 'checks' ? step.act.items.map(({ id }) => id) : [];
+  const answered = (no: string[]) => ({ type: 'checks' as const, yes: items.filter((id) => !no.includes(id)), no });
+  const said = (bottles: Parameters<typeof misfitBlank>[2], no: string[] = []) => misfitBlank(step, answered(no), bottles)?.code ?? null;
+  const blank = (state: string) => [{ purpose: 'field-blank' as const, state }];
+  expect([said([]), said([{ purpose: 'sample', state: 'filled' }]), said(blank('empty')), said(blank('discarded'))]).toEqual([
+    'blank-not-planned',
+    'blank-not-planned',
+    'blank-not-filled',
+    'blank-not-filled',
+  ]);
+  expect([said(blank('filled')), said([], ['blank'])]).toEqual([null, null]);
 });

@@ -1,5 +1,6 @@
 import { worstSample, type AnalysisId, type SampleKind, type SampleReason } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
 import type { Point } from '../registers/index.ts';
 import { unitLabel } from '../units/index.ts';
 import { hour, second } from '../time/index.ts';
@@ -8,7 +9,7 @@ import type { StepAnswer } from './entries.ts';
 import type { Effect, Protocol, Step } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 import { procedureTitles, protocols } from './tables/index.ts';
-import { isFor, stepsAt } from './where.ts';
+import { isFor, stepsAt, stepsFor } from './where.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
 export const usualResidualMinimum = 0.2;
@@ -66,6 +67,12 @@ export function proceduresFor(analyses: readonly AnalysisId[], point: Point, dat
     found.set(id, [...(found.get(id) ?? []), protocol]);
   }
   return [...found].map(([id, ways]) => ({ id, ways }));
+}
+
+/** What is measured on the way, whichever way is taken, where analyses ask for a protocol at a point: `date` as `YYYY-MM-DD`. */
+export function measuredFor(analyses: readonly AnalysisId[], point: Point, date: string): ParameterId[] {
+  const steps = proceduresFor(analyses, point, date).flatMap(({ ways }) => ways.flatMap((way) => stepsFor(way, point)));
+  return [...new Set(steps.flatMap(({ act }) => (act.type === 'measure' || act.type === 'constant' ? [act.parameter] : [])))];
 }
 
 /** What a procedure is called while it is open which way it will go. */

@@ -30,6 +30,8 @@ export const tapWords: Words = {
   'clock-runs': 'Its clock is running. Say why it starts anew.',
   'other-answer': ({ type }) => `This step asks for ${type}.`,
   'no-such-option': 'Not one of the options.',
+  'blank-not-planned': 'No field blank is planned in this round. Plan one, or answer no: the sample then counts as special.',
+  'blank-not-filled': 'The field blank is still empty. Fill it first, or answer no.',
   'other-unit': ({ unit }) => `This step is measured in ${unitLabel(unit as UnitId)}.`,
   'no-such-item': 'The step has no such item.',
   unanswered: ({ label }) => `Answer “${label}”.`,

@@ -48,15 +48,21 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
     keep: `fieldtest.${visit.id}.${id}`,
     initial: { instrument: '', lot: { lot: '', expires: '' }, isDiluted: false, parts: 10, isOtherwise: false, otherwise: '' },
     schema: testBegun.payload,
-    read: ({ instrument, lotOf: chosen, lot, isDiluted, parts, isOtherwise, otherwise }) => ({
+    read: ({ instrument, lotOf: chosenLot, lot, isDiluted, parts, isOtherwise, otherwise }) => ({
       value: {
         method: id,
         ...asMade(theOnly(instruments, instrument)),
-        ...lotOf(lots, chosen, lot),
+        ...lotOf(lots, chosenLot, lot),
         parts: isDiluted ? parts : 1,
         ...(isOtherwise ? { otherwise } : {}),
       },
-      problems: instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : [],
+      problems: [
+        ...(instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : []),
+        // A reagent of which nobody knows the lot may be out of date, or of another test.
+        ...(method(id).reagent && !chosenLot && !isOtherwise
+          ? [{ path: 'lotOf', message: 'Say which lot goes in, or tick below that something was otherwise.' }]
+          : []),
+      ],
     }),
     // That a lot is out of date is said by the book at the field of its reason.
     write: async (payload, { id: entry, kept }) => {
@@ -84,7 +90,7 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
         </Field>
       )}
       <Field name="isOtherwise" label="" isTicked>
-        <Checkbox>Something was otherwise: no fresh zero, a wet cuvette …</Checkbox>
+        <Checkbox>Something was otherwise: no fresh zero, a wet cuvette, a lot that nobody can read …</Checkbox>
       </Field>
       {isOtherwise && <Field name="otherwise" />}
     </EntryForm>

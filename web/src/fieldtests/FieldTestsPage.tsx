@@ -19,7 +19,7 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { Unchecked, useShut } from '../prepare/index.ts';
+import { Unchecked, Unproven, useShut } from '../prepare/index.ts';
 import { May } from '../session/May.tsx';
 import { Countdown } from '../time/Countdown.tsx';
 import { useNow } from '../time/useNow.ts';
@@ -136,6 +136,7 @@ function New({
         />
       )}
       {chosen && isShut && <Unchecked kind={method(chosen).instrument!} />}
+      {chosen && <Unproven kind={method(chosen).instrument} />}
       {chosen && !isShut && isBegun && <p className="soft">One of these is running above.</p>}
       {chosen && !isShut && !isBegun && (
         <div className="test-guided">

@@ -1,4 +1,4 @@
-import { isShut, kindReadiness, readinessNames } from '@fonte/core/prepare';
+import { isShut, kindReadiness, readinessNames, unproven } from '@fonte/core/prepare';
 import { instrumentKind, registerLists, type InstrumentKind } from '@fonte/core/registers';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -7,12 +7,39 @@ import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { Override } from './Override.tsx';
 
+/** Whether one of a kind is in the register; null until that is known. */
+function useKept(kind: InstrumentKind | null): boolean | null {
+  const { data } = useAnswer(registerLists.instruments, kind ? { query: { limit: 500 } } : null);
+  return data ? data.some((one) => one.kind === kind && !one.outOfUse) : null;
+}
+
 /** Whether work with an instrument waits for its check; nothing waits for none. */
 export function useShut(kind: InstrumentKind | null): boolean {
   const { round } = useRound();
-  const { data = [] } = useAnswer(registerLists.instruments, kind ? { query: { limit: 500 } } : null);
-  const isKept = data.some((one) => one.kind === kind && !one.outOfUse);
+  const isKept = useKept(kind) ?? false;
   return kind !== null && isShut(kind, kindReadiness(kind, round.prepare), isKept);
+}
+
+/** That nothing shows that an instrument reads right with which work goes on. */
+export function Unproven({ kind }: { kind: InstrumentKind | null }) {
+  const { id, round } = useRound();
+  const isKept = useKept(kind);
+  const why = kind === null || isKept === null ? null : unproven(kind, kindReadiness(kind, round.prepare), isKept);
+  if (kind === null || why === null) return null;
+  const { name } = instrumentKind(kind);
+  return (
+    <p className="finding question">
+      <Mark kind="question" />
+      <span>
+        {why === 'unchecked'
+          ? `${name}: not checked for this round. `
+          : `No ${name.toLowerCase()} is registered, so no check shows that it reads right. `}
+        <Link to={why === 'unchecked' ? `/rounds/${id}/prepare` : '/instruments/new'}>
+          {why === 'unchecked' ? 'Check it' : 'Register it'}
+        </Link>
+      </span>
+    </p>
+  );
 }
 
 /** What is measured with an instrument: it waits until that one is checked, or somebody says why not. */

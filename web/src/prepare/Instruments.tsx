@@ -4,13 +4,13 @@ import {
   checksOf,
   instrumentChecked,
   kindReadiness,
-  neededKinds,
   outcomeNames,
   readinessNames,
   type CheckId,
   type Readiness,
 } from '@fonte/core/prepare';
 import { instrumentKind, registerLists, type Instrument, type InstrumentKind } from '@fonte/core/registers';
+import { instrumentsFor } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { showTyped } from '@fonte/core/units';
 import { useAnswer } from '../api/useAnswer.ts';
@@ -31,7 +31,7 @@ export function Instruments() {
   return (
     <section className="stack">
       <h2>Instruments</h2>
-      {neededKinds(round.plan.visits).map((kind) => (
+      {instrumentsFor(round.plan).map((kind) => (
         <Kind key={kind} kind={kind} instruments={data.filter((one) => one.kind === kind && !one.outOfUse)} />
       ))}
     </section>

@@ -1,4 +1,5 @@
-import { kitTicked, packingList, packRow, type PackId } from '@fonte/core/prepare';
+import { kitTicked, packRow, type PackId } from '@fonte/core/prepare';
+import { packingFor } from '@fonte/core/round';
 import { Checkbox, Progress } from 'antd';
 import { useRound } from '../book/useRound.ts';
 import { Said } from '../feedback/Said.tsx';
@@ -11,7 +12,7 @@ export function Kit() {
   const { round } = useRound();
   const table = round.tables.bottles;
   if (!table) return null;
-  const list = packingList(round.plan.visits, table);
+  const list = packingFor(round.plan, table);
   const packed = list.filter((id) => round.prepare.packed.has(id)).length;
   return (
     <section className="stack">

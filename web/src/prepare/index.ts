@@ -1,1 +1,1 @@
-export { Checked, Unchecked, useShut } from './Checked.tsx';
+export { Checked, Unchecked, Unproven, useShut } from './Checked.tsx';

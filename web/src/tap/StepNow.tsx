@@ -6,6 +6,7 @@ import {
   questionClock,
   readableFrom,
   misfitAnswer,
+  misfitBlank,
   questionStep,
   runGivenUp,
   runThatFills,
@@ -28,7 +29,7 @@ import { questionBesideTests } from '@fonte/core/fieldtests';
 import { TakeOver } from '../fieldtests/index.ts';
 import { FillNow } from '../fill/index.ts';
 import { instrumentFor } from '@fonte/core/prepare';
-import { Unchecked, useShut } from '../prepare/index.ts';
+import { Unchecked, Unproven, useShut } from '../prepare/index.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
@@ -96,7 +97,7 @@ export function StepNow({
   /** What the ways out of it are called. */
   out?: { skip: string; giveUp: string };
 }) {
-  const { append } = useRound();
+  const { append, round } = useRound();
   const { step } = now;
   const { act } = step;
   // Kept like what is typed: a reason that was begun is about something.
@@ -127,7 +128,8 @@ export function StepNow({
     if (act.type === 'constant' && (draft.reading.text.trim() !== '' || draft.readings.length === 0))
       return { path: 'reading', message: draft.readings.length === 0 ? 'Measure, and add the reading.' : 'Add the reading, or clear it.' };
     if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
-    const misfit = misfitAnswer(step, answerFrom(step, draft));
+    const said = answerFrom(step, draft);
+    const misfit = misfitAnswer(step, said) ?? misfitBlank(step, said, round.bottles);
     const path = act.type === 'measure' ? 'reading' : act.type === 'constant' ? 'readings' : 'answer';
     return misfit && { path, message: sayMisfit(misfit) };
   };
@@ -212,6 +214,7 @@ export function StepNow({
       </May>
       <Said say={say} />
       {isShut && instrument && <Unchecked kind={instrument} />}
+      {!detour && <Unproven kind={instrument} />}
       {act.type === 'fill' && bottle && fill(bottle)}
       {!(act.type === 'fill' && bottle) && (
         <EntryForm

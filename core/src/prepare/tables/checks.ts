@@ -155,17 +155,17 @@ export const checks = {
 } as const satisfies Record<string, CheckRow>;
 
 /**
- * From which state on work with an instrument waits. What goes onto the form must stand on a check; a tape or a pump that works shows
- * it at the first dip. Common practice.
+ * From which state on work with an instrument waits; `asked` does not wait for a check that is missing, and says that it is. What goes
+ * onto the form must stand on a check; a tape or a pump that works shows it at the first dip. Common practice.
  */
 export const shutAt = {
   photometer: 'unchecked',
   probe: 'unchecked',
   turbidimeter: 'unchecked',
-  thermometer: 'failed',
+  thermometer: 'asked',
   tape: 'failed',
   pump: 'failed',
-} as const satisfies Record<InstrumentKind, 'unchecked' | 'failed'>;
+} as const satisfies Record<InstrumentKind, 'unchecked' | 'asked' | 'failed'>;
 
 /** What a number on site is read with. */
 export const readWith: Partial<Record<ParameterId, InstrumentKind>> = {

@@ -13,8 +13,8 @@ export interface PackRow {
     isMild?: true;
     /** Anything is sampled at all. */
     isSampled?: true;
-    /** Tap water is disinfected somewhere. */
-    isDisinfected?: true;
+    /** Water is disinfected somewhere, or a protocol asks for its chlorine. */
+    isChlorineRead?: true;
     /** Something is filtered. */
     isFiltered?: true;
     /** An acid or caustic is in a bottle. */
@@ -45,7 +45,7 @@ export const packing = {
     note: 'Alcohol and flame never together',
   },
   'tap-tools': { name: 'Pliers, brush, spare washers', when: { type: 'tap' } },
-  'chlorine-kit': { name: 'Chlorine test with reagents in date', when: { isDisinfected: true } },
+  'chlorine-kit': { name: 'Chlorine test with reagents in date', when: { isChlorineRead: true } },
   stopwatch: { name: 'Measuring jug and bucket', when: { isSampled: true } },
   tape: { name: 'Water level tape, and what cleans it', when: { type: 'well' } },
   keys: { name: 'Keys and tools for well caps', when: { type: 'well' } },

@@ -1,8 +1,8 @@
 import { cardOf, gearRow } from '@fonte/core/bottles';
 import { countBottles, loads } from '@fonte/core/plan';
-import { callsToMake, checksOf, checkRow, gearOf, neededKinds, packingList, packRow } from '@fonte/core/prepare';
+import { callsToMake, checksOf, checkRow, gearOf, packRow } from '@fonte/core/prepare';
 import { instrumentKind } from '@fonte/core/registers';
-import type { RoundState } from '@fonte/core/round';
+import { instrumentsFor, packingFor, type RoundState } from '@fonte/core/round';
 import { showDate } from '@fonte/core/time';
 import { show } from '@fonte/core/units';
 import { boxNames, wholeLitres } from '../boxes.ts';
@@ -56,7 +56,7 @@ export function packingSheet(round: RoundState): TDocumentDefinitions {
         : []),
       ...list(
         'Into the van',
-        packingList(plan.visits, table).map((id) => {
+        packingFor(plan, table).map((id) => {
           const { name, note } = packRow(id);
           return note ? `${name} (${note})` : name;
         }),
@@ -67,7 +67,7 @@ export function packingSheet(round: RoundState): TDocumentDefinitions {
       ),
       ...list(
         'Instruments, checked',
-        neededKinds(plan.visits).flatMap((kind) => checksOf(kind).map((id) => `${instrumentKind(kind).name}: ${checkRow(id).name}`)),
+        instrumentsFor(plan).flatMap((kind) => checksOf(kind).map((id) => `${instrumentKind(kind).name}: ${checkRow(id).name}`)),
       ),
       ...list(
         'Calls',
