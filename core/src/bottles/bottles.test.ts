@@ -11,6 +11,7 @@ import {
   rulesFor,
   whyHere,
   type RuleId,
+  losesGas,
 } from './index.ts';
 
 const table = bottleTables.newest[0]!;
@@ -138,4 +139,13 @@ describe('what a card says beside its rule', () => {
     expect([mixTimes(bottleRule('ammonium')), mixTimes(bottleRule('pfas533')), mixTimes(bottleRule('general'))]).toEqual([3, 5, null]);
     expect(mixTimes({ mix: 'Shake fifteen times' })).toBe(15);
   });
+});
+
+it('a bottle loses what it is for to bubbles where that is a gas or volatile, not where it is only filled without air', () => {
+  const rules = Object.entries(bottleTables.newest[0]!.rules);
+  const losing = rules.filter(([, card]) => losesGas(card)).map(([id]) => id);
+  expect(losing.sort()).toEqual(['oxygen', 'radon', 'sulfide', 'trihalomethanes', 'volatiles']);
+  // Whatever asks for no suction pump is among them; a full bottle for salts is not.
+  expect(rules.filter(([, { gear = [] }]) => gear.includes('no-suction')).every(([id]) => losing.includes(id))).toBe(true);
+  expect(losing).not.toContain('general');
 });

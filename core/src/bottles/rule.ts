@@ -49,7 +49,16 @@ export interface BottleRule {
 }
 
 /** Whether a bottle is filled without air: what it is for leaves the water with it. Its mark stands at the brim. */
-export const bearsNoAir = ({ mark }: Pick<BottleRule, 'mark'>): boolean => mark >= 0.98;
+const bearsNoAir = ({ mark }: Pick<BottleRule, 'mark'>): boolean => mark >= 0.98;
+
+/** Bottles of an order below this are for what escapes: they come before all that stays in the water. */
+const firstThatStays = 1;
+
+/**
+ * Whether what a bottle is for leaves the water with bubbles, suction and falling water: volatiles and gases. Not so of one that is full only
+ * because air would change what stays in it, such as alkalinity.
+ */
+export const losesGas = (card: Pick<BottleRule, 'mark' | 'order'>): boolean => bearsNoAir(card) && card.order < firstThatStays;
 
 /** Why it stands where it does in the order of filling. */
 export const whyHere = ({ order }: Pick<BottleRule, 'order'>): string => orderRows.find(({ upTo }) => order <= upTo)!.why;

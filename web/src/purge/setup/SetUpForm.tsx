@@ -1,4 +1,4 @@
-import { bearsNoAir } from '@fonte/core/bottles';
+import { losesGas } from '@fonte/core/bottles';
 import { shownSource } from '@fonte/core/editions';
 import {
   PurgeChoice,
@@ -26,8 +26,8 @@ import { Foreseen } from './Foreseen.tsx';
 import { askedBy, readSetUp, setUpAtFirst, type SetUpDraft } from './setUpDraft.ts';
 import '../purge.css';
 
-/** Whether something is sampled here that the air takes. */
-export const isVolatileAt = ({ bottles }: VisitState): boolean => bottles.some(({ card }) => bearsNoAir(card));
+/** Whether something is sampled here that suction and falling water take out: volatiles and gases. */
+export const isVolatileAt = ({ bottles }: VisitState): boolean => bottles.some(({ card }) => losesGas(card));
 
 /** By which method, with what that asks for, and by which criterion the readings are judged. What is to be pumped stands there before the start. */
 export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: WellPoint; onDone?: () => void }) {
