@@ -28,6 +28,11 @@ describe('a label', () => {
     expect([lost, isTooSmall]).toEqual([[], false]);
   });
 
+  it('leaves room for what nobody can know before the bottle is filled', () => {
+    const lines = linesOf({ ...label, date: '', initials: '' }).map(({ text }) => text);
+    expect(lines.slice(1, 3)).toEqual(['____ - __ - __', '______   at ____ : ____']);
+  });
+
   it('loses the least important line first, and the identifier last', () => {
     const kept = (height: number) => fit(200, height).lines.length;
     expect(fit(200, 40).lost).toEqual(['No preservative']);

@@ -82,8 +82,8 @@ export interface BottleLabel {
 export function linesOf({ id, date, initials, place, about, preservative }: BottleLabel): LabelLine[] {
   return [
     { text: id, size: 13, least: 7, isBold: true },
-    { text: date, size: 10, least: 6 },
-    { text: `${initials}   at ____ : ____`, size: 10, least: 7 },
+    { text: date || '____ - __ - __', size: 10, least: 6 },
+    { text: `${initials || '______'}   at ____ : ____`, size: 10, least: 7 },
     { text: place, size: 9, least: 6 },
     { text: about, size: 8, least: 5.5 },
     { text: preservative, size: 8, least: 5.5 },

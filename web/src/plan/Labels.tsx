@@ -1,19 +1,21 @@
 import { purpose } from '@fonte/core/bottles';
 import { labelStock, labelStockIds, type BottleLabel, type LabelStockId } from '@fonte/core/plan';
 import { requestNames, type RoundState } from '@fonte/core/round';
+import { showDate, wallTime } from '@fonte/core/time';
 import { Button, InputNumber, Select } from 'antd';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { Said } from '../feedback/Said.tsx';
 import { save } from '../feedback/save.ts';
 import { useAction } from '../feedback/useAction.ts';
-import { useMe } from '../session/session.ts';
+import { useSession } from '../session/session.ts';
+import { useNow } from '../time/useNow.ts';
 import { labelSheets } from './print/labels.ts';
 import { packingSheet } from './print/packing.ts';
 import { measureText, pdfOf } from '../feedback/pdf.ts';
 
 /** The label of every bottle that is still empty, with the water that goes along for a blank. */
-function labelsOf(round: RoundState, initials: string): BottleLabel[] {
+function labelsOf(round: RoundState, { date, initials }: Pick<BottleLabel, 'date' | 'initials'>): BottleLabel[] {
   return round.visits.flatMap((visit) =>
     visit.bottles
       .filter((bottle) => bottle.state === 'empty')
@@ -21,7 +23,7 @@ function labelsOf(round: RoundState, initials: string): BottleLabel[] {
         const { name } = purpose(bottle.purpose);
         const of = (id: string): BottleLabel => ({
           id,
-          date: round.plan.date,
+          date,
           initials,
           // What goes blind says nothing of what it is.
           place: bottle.blind?.name ?? visit.name,
@@ -34,7 +36,7 @@ function labelsOf(round: RoundState, initials: string): BottleLabel[] {
 }
 
 /** Labels and packing list on paper. What does not fit a label is said before it is printed. */
-function Print({ labels }: { labels: readonly BottleLabel[] }) {
+function Print({ labels, children }: { labels: readonly BottleLabel[]; children: ReactNode }) {
   const { round } = useRound();
   const { busy, run, say } = useAction();
   const [stock, setStock] = useState<LabelStockId>('a4-24');
@@ -55,6 +57,7 @@ function Print({ labels }: { labels: readonly BottleLabel[] }) {
           }}
           popupMatchSelectWidth={false}
         />
+        {children}
         {columns * rows > 1 && (
           <label className="row">
             <span className="small">Used on the first sheet</span>
@@ -94,23 +97,51 @@ function Print({ labels }: { labels: readonly BottleLabel[] }) {
   );
 }
 
-/** The labels as they go on the bottles: everything but the time is on them before leaving. */
+/** The labels as they go on the bottles. Who fills them, and when, is known only then: what is not chosen here is written by hand. */
 export function Labels() {
   const { round } = useRound();
-  const me = useMe();
-  const labels = labelsOf(round, me.initials);
+  const { people } = useSession();
+  const today = wallTime(useNow(60_000), round.plan.zone).date;
+  const [initials, setInitials] = useState('');
+  // A day that has passed is not the day on which a bottle will be filled.
+  const [isDated, setDated] = useState(round.plan.date >= today);
+  const labels = labelsOf(round, { date: isDated ? round.plan.date : '', initials });
   if (labels.length === 0) return null;
+  const samplers = people.filter(({ role, left }) => !left && (role === 'technician' || role === 'coordinator'));
   return (
     <>
-      <Print labels={labels} />
+      <Print labels={labels}>
+        <Select
+          aria-label="Initials on the labels"
+          size="large"
+          value={initials}
+          onChange={setInitials}
+          options={[
+            { value: '', label: 'Initials by hand' },
+            ...samplers.map((one) => ({ value: one.initials, label: `${one.initials}, ${one.name}` })),
+          ]}
+          popupMatchSelectWidth={false}
+        />
+        <Select
+          aria-label="Date on the labels"
+          size="large"
+          value={isDated}
+          onChange={setDated}
+          options={[
+            { value: true, label: `Dated ${showDate(round.plan.date)}` },
+            { value: false, label: 'Date by hand' },
+          ]}
+          popupMatchSelectWidth={false}
+        />
+      </Print>
       <details className="labels">
-        <summary>{labels.length === 1 ? '1 label' : `${labels.length} labels`}, filled in but for the time</summary>
+        <summary>{labels.length === 1 ? '1 label' : `${labels.length} labels`}, with what is known before the bottle is filled</summary>
         <ul className="plain">
-          {labels.map(({ id, date, initials, place, about, preservative }) => (
+          {labels.map(({ id, date, initials: by, place, about, preservative }) => (
             <li key={id}>
               <span className="label-id">{id}</span>
               <span>
-                {date} <span className="soft">at</span> __:__ {initials}
+                {date || '____-__-__'} <span className="soft">at</span> __:__ <span className="soft">by</span> {by || '____'}
               </span>
               <span className="small">
                 {place}, {about}

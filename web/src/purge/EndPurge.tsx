@@ -1,4 +1,4 @@
-import { fillingFlow, purgeEnded, questionEnd, type PurgeState } from '@fonte/core/purge';
+import { fillingFlow, purgeEnded, purgeReasons, questionEnd, type PurgeState } from '@fonte/core/purge';
 import type { VisitState } from '@fonte/core/round';
 import { base, show, type Typed } from '@fonte/core/units';
 import { Segmented } from 'antd';
@@ -11,7 +11,9 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { useRound } from '../book/useRound.ts';
 import { roomPath } from '../visit/paths.ts';
+import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
+import { useNow } from '../time/useNow.ts';
 import { isVolatileAt } from './setup/SetUpForm.tsx';
 
 interface Draft {
@@ -25,6 +27,7 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
   const { id, append } = useRound();
   const navigate = useNavigate();
   const decided = purge.decisions.at(-1);
+  const time = useNow(10_000);
   const form = useEntryForm<Draft, z.output<typeof purgeEnded.payload>>({
     keep: `purge-end.${visit.id}`,
     initial: { flowCell: '', filling: { how: '', rate: { text: '', unit: 'mL/min' } }, reason: decided?.reason ?? '' },
@@ -41,6 +44,9 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
       await navigate(roomPath(id, 'fill', visit.id));
     },
   });
+  // By the function that judges the samples afterwards: ended as it stands, with bottles that are filled from it.
+  const asEnded = { at: time, entry: '', reason: form.values.reason, filling: { how: 'as-it-is' as const } };
+  const isLess = purgeReasons({ ...purge, ended: asEnded as PurgeState['ended'] }, time).some(({ makes }) => makes === 'special');
   const needsSets = purge.setUp?.method.judges ?? false;
   if (purge.count === 0 && needsSets && purge.decisions.length === 0) return null;
   const Around = purge.ready ? 'section' : 'details';
@@ -48,6 +54,12 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
     <Around className="panel" aria-label="End the purge">
       {purge.ready ? <h2>End the purge</h2> : <summary>End it here all the same</summary>}
       <EntryForm of={form} submit="End and fill" tone={purge.ready ? 'primary' : 'default'} enter="nothing" className="stack">
+        {isLess && (
+          <p className="finding question">
+            <Mark kind="question" />
+            <span>What is filled after this is a special sample, not for compliance.</span>
+          </p>
+        )}
         {!purge.ready && <Field name="reason" placeholder="ran dry, still drifting at five volumes …" />}
         <Field name="flowCell">
           <Segmented
@@ -79,10 +91,17 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
 export function Ended({ visit, purge }: { visit: VisitState; purge: PurgeState }) {
   const { id, round } = useRound();
   const { entry } = purge.ended!;
+  const isLess = purgeReasons(purge, useNow(60_000)).some(({ makes }) => makes === 'special');
   return (
     <section className="panel">
       <h2>Ended at {showTime(purge.ended!.at, round.plan.zone)}</h2>
       {purge.ended!.reason && <p>Departure: {purge.ended!.reason}</p>}
+      {isLess && (
+        <p className="finding question">
+          <Mark kind="question" />
+          <span>What is filled now is a special sample, not for compliance.</span>
+        </p>
+      )}
       <FillOrder visit={visit} purge={purge} />
       <div className="row">
         <Link className="strong" to={roomPath(id, 'fill', visit.id)}>

@@ -36,7 +36,7 @@ export const packing = {
   ice: { name: 'Ice', when: { isCooled: true }, note: 'For PFAS real ice in bags' },
   'box-thermometer': { name: 'Thermometer or temperature bottle in the box', when: { isCooled: true } },
   'mild-box': { name: 'Box without ice for what is kept at 6 to 20 °C', when: { isMild: true } },
-  labels: { name: 'Labels, printed but for the time', when: { isSampled: true } },
+  labels: { name: 'Labels, printed as far as it is known', when: { isSampled: true } },
   form: { name: 'Custody form, seals, bags', when: { isSampled: true } },
   'waste-bag': { name: 'Bag for waste', when: { isSampled: true } },
   disinfectant: {
