@@ -12,6 +12,7 @@ import {
   periodIds,
   periodOf,
   Programme,
+  owedElsewhere,
   visitsFor,
   type SampleOfRecord,
 } from './index.ts';
@@ -218,5 +219,27 @@ describe('what a point lacks', () => {
     expect([found.get(a), found.get(b)]).toEqual(['due', expect.stringMatching(/due|behind/)]);
     const done = [sample(a, '2026-11-10'), sample(b, '2026-11-11')];
     expect([...dueAt([monthly], done, '2026-11-29')]).toEqual([]);
+  });
+});
+
+describe('what no programme counts', () => {
+  const owed = (samples: SampleOfRecord[], programmes: Programme[] = []) =>
+    owedElsewhere(programmes, samples, '2026-11-30').map(({ point, date, state }) => `${point === a ? 'a' : 'b'} ${date} ${state}`);
+
+  it('is owed where its last sample was special, spoilt or refused, until one is taken or planned', () => {
+    expect(owed([sample(a, '2026-11-02', 'special'), sample(b, '2026-11-05', 'refused')])).toEqual([
+      'b 2026-11-05 refused',
+      'a 2026-11-02 special',
+    ]);
+    expect(owed([sample(a, '2026-11-02', 'spoilt'), sample(a, '2026-11-09', 'planned')])).toEqual([]);
+    expect(owed([sample(a, '2026-11-02', 'spoilt'), sample(a, '2026-11-02')])).toEqual([]);
+    // One that was good before makes up for nothing.
+    expect(owed([sample(a, '2026-10-02'), sample(a, '2026-11-02', 'special')])).toEqual(['a 2026-11-02 special']);
+  });
+
+  it('is not told twice where a programme tells it, and not for ever', () => {
+    expect(owed([sample(a, '2026-11-02', 'special')], [programme()])).toEqual([]);
+    expect(owed([sample(a, '2026-11-02', 'special')], [programme({ analyses: ['lead'] })])).toHaveLength(1);
+    expect(owed([sample(a, '2025-11-02', 'special')])).toEqual([]);
   });
 });

@@ -76,7 +76,7 @@ function lineOf(
     needed,
     taken,
     planned,
-    owed: own.filter((one) => one.state === 'special' || one.state === 'spoilt' || one.state === 'refused'),
+    owed: own.filter(isOwed),
     missed: wasOn ? Math.max(0, programme.times - takenBefore) : 0,
     last,
     until,
@@ -99,6 +99,30 @@ export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], 
   const line = (point: string | null) =>
     programme.analyses.map((analysis) => lineOf(programme, point, analysis, known.get(keyOf(point, analysis)) ?? [], today));
   return programme.counts === 'together' ? line(null) : programme.points.flatMap(line);
+}
+
+const isOwed = ({ state }: SampleOfRecord) => state === 'special' || state === 'spoilt' || state === 'refused';
+
+/** What no programme asks for stays owed for so long (ms): later another reason has to be found to go there. */
+const owedFor = 366 * day;
+
+/**
+ * Samples that are owed and that no programme counts: special, spoilt or refused, with no routine one taken or planned since then at that
+ * point. The latest of each analysis at a point, the newest first.
+ * @param today `YYYY-MM-DD`
+ */
+export function owedElsewhere(programmes: readonly Programme[], samples: readonly SampleOfRecord[], today: string): SampleOfRecord[] {
+  const isCounted = ({ point, analysis }: SampleOfRecord) =>
+    programmes.some(({ points, analyses }) => points.includes(point) && analyses.includes(analysis));
+  const since = new Date(Date.parse(today) - owedFor).toISOString().slice(0, 10);
+  const latest = new Map<string, SampleOfRecord>();
+  for (const one of samples.filter((sample) => sample.date >= since && !isCounted(sample))) {
+    const key = `${one.point} ${one.analysis}`;
+    const known = latest.get(key);
+    // On the day itself the one that holds makes up for the one that does not.
+    if (!known || one.date > known.date || (one.date === known.date && !isOwed(one))) latest.set(key, one);
+  }
+  return [...latest.values()].filter(isOwed).sort((one, other) => (one.date < other.date ? 1 : one.date > other.date ? -1 : 0));
 }
 
 /** How many are still to be planned. */

@@ -32,6 +32,9 @@ export const discardReasons = {
   'seal-broken': 'Seal broken before use',
   dirty: 'Dirty, cracked or out of date',
   'no-preservative': 'Powder or acid is not in it',
+  rinsed: 'Rinsed, and what was in it is gone',
+  bubble: 'A bubble where none may be',
+  'no-air': 'No air left where some belongs',
   other: 'Something else',
 } as const;
 
@@ -44,8 +47,8 @@ const Discarded = z.object({
 /** A bottle was thrown away; a spare takes its place under a label of its own. */
 export const bottleDiscarded = entryKind('bottle-discarded', 'Bottle thrown away', Discarded, {
   ...written,
-  // There were fewer reasons.
-  earlier: [{ payload: Discarded, upgrade: (discarded: z.infer<typeof Discarded>) => discarded }],
+  // There were fewer reasons, twice.
+  earlier: [1, 2].map(() => ({ payload: Discarded, upgrade: (discarded: z.infer<typeof Discarded>) => discarded })),
 });
 
 /** A bottle has its label on, scanned or looked at; with what its lab calls it, where it came with a code of the lab's own. */

@@ -423,3 +423,17 @@ it('nobody swears to a field blank that is not planned, or still empty', () => {
   ]);
   expect([said(blank('filled')), said([], ['blank'])]).toEqual([null, null]);
 });
+
+it('an outbreak has its way wherever Legionella is sampled: at showers, tanks and surfaces as well', () => {
+  const titles = (kind: TapPoint['kind'], date: string) =>
+    proceduresFor(['legionella'], { ...tapPoint, kind } as TapPoint, date).flatMap(({ ways }) => ways.map(({ title }) => title));
+  for (const kind of ['shower', 'tank', 'surface', 'house-tap'] as const) {
+    expect(
+      titles(kind, '2026-12-01').filter((title) => title.includes('outbreak')),
+      kind,
+    ).toHaveLength(1);
+    expect(titles(kind, '2026-12-01').length, kind).toBeGreaterThan(1);
+  }
+  // What was planned before keeps the ways of its day.
+  expect(titles('shower', '2026-11-24')).toEqual(['Legionella at a shower']);
+});

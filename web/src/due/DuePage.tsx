@@ -4,6 +4,7 @@ import {
   dueOf,
   lookBack,
   openOf,
+  owedElsewhere,
   owedNames,
   periodName,
   periodOf,
@@ -61,6 +62,7 @@ export function DuePage() {
       {programmes.data.map((programme) => (
         <OfProgramme key={programme.id} programme={programme} samples={samples.data!} names={names} today={today} />
       ))}
+      <Elsewhere owed={owedElsewhere(programmes.data, samples.data, today)} names={names} />
     </div>
   );
 }
@@ -129,6 +131,47 @@ function OfProgramme({ programme, samples, names, today }: Props) {
           { title: 'Planned', isNumber: true, render: ({ planned }) => planned },
           { title: 'Last taken', render: ({ last }) => (last ? showDate(last) : 'Never here') },
           { title: 'Until', render: ({ until }) => (until ? showDate(until) : '') },
+        ]}
+      />
+    </section>
+  );
+}
+
+/** Samples of no programme that were not what they should be. */
+function Elsewhere({ owed, names }: { owed: readonly SampleOfRecord[]; names: Props['names'] }) {
+  if (owed.length === 0) return null;
+  const table = bottleTables.newest[0]!;
+  const visits = [...new Set(owed.map(({ point }) => point))].map((point) => ({
+    point,
+    analyses: owed.filter((one) => one.point === point).map(({ analysis }) => analysis),
+  }));
+  return (
+    <section className="stack" aria-label="Owed, of no programme">
+      <div className="row between">
+        <div>
+          <h2>Owed, of no programme</h2>
+          <p className="soft">The last sample there was special, spoilt or refused, and none was taken or planned since.</p>
+        </div>
+        <PlanThem visits={visits} name="Owed samples" />
+      </div>
+      <DataTable
+        label="Owed, of no programme"
+        rows={owed}
+        rowKey={({ point, analysis }) => `${point} ${analysis}`}
+        columns={[
+          {
+            title: 'Point',
+            render: ({ point }) => <span className="strong">{names.get(point)?.name ?? 'A point that is not in the register'}</span>,
+          },
+          { title: 'Analysis', render: ({ analysis }) => analysisName(table, analysis) },
+          {
+            title: 'State',
+            render: ({ date, state, round }) => (
+              <span>
+                {showDate(date)} {owedNames[state]} <Link to={`/rounds/${round}`}>round</Link>
+              </span>
+            ),
+          },
         ]}
       />
     </section>

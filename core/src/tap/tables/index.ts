@@ -8,9 +8,13 @@ import { leadFifthLitre, leadFirstLitre, leadRandom } from './lead-ways.ts';
 import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
 import {
   legionellaOutbreak,
+  legionellaOutbreakShower,
+  legionellaOutbreakSwab,
+  legionellaOutbreakTank,
   legionellaPostFlush,
   legionellaPreFlush,
   legionellaShower,
+  legionellaShower2,
   legionellaSwab,
   legionellaTank,
 } from './legionella.ts';
@@ -28,9 +32,13 @@ export const protocols = shelf([
   legionellaPreFlush,
   legionellaPostFlush,
   legionellaShower,
+  legionellaShower2,
   legionellaTank,
   legionellaSwab,
   legionellaOutbreak,
+  legionellaOutbreakShower,
+  legionellaOutbreakTank,
+  legionellaOutbreakSwab,
   leadTimed,
   leadTimed2,
   leadFirstLitre,

@@ -313,3 +313,47 @@ export const legionellaSwab: Protocol = {
     after[1]!,
   ],
 };
+
+/** Where people are ill, at what is no plain outlet: the same before the first bottle, then as it is sampled anyway. */
+const inAnOutbreak = (id: string, title: string, says: string, like: Protocol): Protocol => ({
+  ...like,
+  id,
+  edition: '2026-1',
+  from: '2026-11-30',
+  title,
+  way: { of: 'legionella', says },
+  steps: [outbreak, ...like.steps],
+});
+
+/** A shower as before; who is vulnerable does not take the sample, nor stand by. */
+export const legionellaShower2: Protocol = {
+  ...legionellaShower,
+  edition: '2026-2',
+  from: '2026-11-30',
+  steps: legionellaShower.steps.map((step) =>
+    step.id === 'spray'
+      ? {
+          ...step,
+          caution: `${aerosol} Nobody with weak lungs or defences takes this sample or stands by; your employer’s rules come first.`,
+        }
+      : step,
+  ),
+};
+export const legionellaOutbreakShower = inAnOutbreak(
+  'legionella-outbreak-shower',
+  'Legionella at a shower, in an outbreak',
+  'People are ill: the first water of the shower, before anything is changed.',
+  legionellaShower2,
+);
+export const legionellaOutbreakTank = inAnOutbreak(
+  'legionella-outbreak-tank',
+  'Legionella out of a tank, in an outbreak',
+  'People are ill: dipped out of the tank, before anything is changed.',
+  legionellaTank,
+);
+export const legionellaOutbreakSwab = inAnOutbreak(
+  'legionella-outbreak-swab',
+  'Legionella, swab of a surface, in an outbreak',
+  'People are ill: a swab for the public-health lab, before anything is changed.',
+  legionellaSwab,
+);

@@ -19,7 +19,8 @@ import { useAnswer } from '../../api/useAnswer.ts';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { DayInput } from '../../time/DayInput.tsx';
-import { emptyContact, emptyLayer, emptyMark, emptyNarrower } from './pointValues.ts';
+import { FromPhone } from './FromPhone.tsx';
+import { emptyContact, emptyLayer, emptyMark, emptyNarrower, type PointValues } from './pointValues.ts';
 import { TimeInput } from '../../time/TimeInput.tsx';
 import { weekdaysInShort } from '../weekdays.ts';
 
@@ -157,10 +158,11 @@ export function WaterFields({ type }: { type: Point['type'] }) {
 }
 
 /** Where it is, to the step. */
-export function PlaceFields() {
+export function PlaceFields({ set }: { set: (change: Pick<PointValues, 'position'>) => void }) {
   return (
     <section className="stack">
       <h2>Where it is</h2>
+      <FromPhone take={(position) => set({ position })} />
       <div className="form-grid">
         <Field name={['position', 'latitude']} hint="South is negative" />
         <Field name={['position', 'longitude']} hint="West is negative" />

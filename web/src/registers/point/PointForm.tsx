@@ -87,7 +87,7 @@ function PointForm({ thing }: { thing: Point | null }) {
         </div>
         {entry.values.type === 'well' ? <WellFields /> : <TapFields disinfection={entry.values.disinfection} />}
         <WaterFields type={entry.values.type} />
-        <PlaceFields />
+        <PlaceFields set={entry.set} />
         <ContactFields />
         <UseFields self={entry.values.id} isOut={entry.values.outOfUse.is} />
       </EntryForm>
