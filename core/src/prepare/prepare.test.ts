@@ -244,4 +244,9 @@ it('calls those who let one in, once each, and the lab', () => {
     { point: null, whom: 'Island lab', call: null, about: 'lab' },
   ]);
   expect(callsToMake([visit(wellPoint)], lab)).toEqual([]);
+  // Whom the work needs is called where nobody is registered as well.
+  const whom = (...visits: PlannedVisit[]) => callsToMake(visits, null).map((call) => call.whom);
+  expect(whom(visit(tapPoint, 'pfas533'))).toContain('Operator of the supply');
+  expect(whom(visit({ ...wellPoint, kind: 'supply-well' }, 'general'))).toContain('Operator of the well');
+  expect(whom(visit(tapPoint, 'legionella'))).toEqual(expect.arrayContaining(['Who doses the biocide', 'Who keeps the risk assessment']));
 });

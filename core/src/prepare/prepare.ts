@@ -5,6 +5,7 @@ import type { PlannedVisit } from '../plan/index.ts';
 import type { Instrument, InstrumentKind } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import { checkRow, checksOf, instrumentFor, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
+import { calls, type CallRow } from './tables/calls.ts';
 import { shutAt } from './tables/checks.ts';
 import { bottlesBoxed, callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
 import type { BoxOfBook } from './boxing.ts';
@@ -178,14 +179,30 @@ export interface CallToMake {
   point: string | null;
   whom: string;
   call: string | null;
-  about: 'let-in' | 'lab';
+  about: 'let-in' | 'lab' | 'work';
+  /** What is asked of whom the work itself needs. */
+  ask?: string;
 }
 
-/** Who is to be called: those who let one in, once each, and the lab where samples are brought to it. */
+const callRows: readonly CallRow[] = Object.values(calls);
+
+/** Whom the work at a visit needs, whether or not its point has a contact. */
+const callsOfWork = ({ point, analyses }: PlannedVisit): CallToMake[] =>
+  callRows
+    .filter((row) => (row.analyses?.some((id) => analyses.includes(id)) ?? false) || (row.kinds?.includes(point.kind) ?? false))
+    .map(({ whom, ask }) => ({ point: point.id, whom, call: null, about: 'work', ask }));
+
+/** Who is to be called: those who let one in and those whom the work needs, once each, and the lab where samples are brought to it. */
 export function callsToMake(visits: readonly PlannedVisit[], lab: { name: string } | null): CallToMake[] {
-  const contacts = visits.flatMap(({ point }) =>
-    (point.contacts ?? []).map(({ name, call = null }): CallToMake => ({ point: point.id, whom: name, call, about: 'let-in' })),
-  );
+  const contacts = visits.flatMap((visit) => [
+    ...(visit.point.contacts ?? []).map(({ name, call = null }): CallToMake => ({
+      point: visit.point.id,
+      whom: name,
+      call,
+      about: 'let-in',
+    })),
+    ...callsOfWork(visit),
+  ]);
   const once = new Map(contacts.map((one) => [`${one.point} ${one.whom}`, one]));
   const isSampled = visits.some(({ analyses }) => analyses.length > 0);
   return [...once.values(), ...(lab && isSampled ? [{ point: null, whom: lab.name, call: null, about: 'lab' as const }] : [])];

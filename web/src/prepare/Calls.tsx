@@ -41,9 +41,10 @@ function Line({ call }: { call: CallToMake }) {
           {where ? `, ${where}` : ''} {call.call && <span className="soft">{call.call}</span>}
         </p>
         <p className="small soft">
-          {call.about === 'lab'
-            ? 'Do they take these samples that day, and are bottles and form there?'
-            : 'Does somebody let us in, and is no water used before where it must stand?'}
+          {call.ask ??
+            (call.about === 'lab'
+              ? 'Do they take these samples that day, and are bottles and form there?'
+              : 'Does somebody let us in, and is no water used before where it must stand?')}
         </p>
         {made && (
           <p className={`word tone-${marks[made.answer]} small`}>

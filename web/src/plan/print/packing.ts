@@ -71,7 +71,7 @@ export function packingSheet(round: RoundState): TDocumentDefinitions {
       ),
       ...list(
         'Calls',
-        callsToMake(plan.visits, plan.lab).map(({ whom, call }) => (call ? `${whom}, ${call}` : whom)),
+        callsToMake(plan.visits, plan.lab).map(({ whom, call, ask }) => [whom, call, ask].filter(Boolean).join(', ')),
       ),
       {
         text: 'Acids and caustics in bottles: gloves and eye protection, upright. Local codes and the employer’s rules come first.',
