@@ -387,6 +387,20 @@ describe('all criteria on the same readings', () => {
     });
   });
 
+  it('give one verdict of the one in use: that of the purge, by the parameters that were chosen for it', () => {
+    const rule = rules.find(({ id }) => id === 'epa-1996')!;
+    const without = read.map(({ redox: _, ...rest }) => rest);
+    const parameters = rule.tolerances.map(({ parameter }) => parameter).filter((id) => id !== 'redox');
+    const of = (inUse: Parameters<typeof compareCriteria>[4]) => compareCriteria([rule], without, moments, null, inUse)[0]!;
+    const judged = judgeStability(rule, without, parameters);
+    // Beside the same rows the page said “Stable” and “cannot tell: redox not read”.
+    expect(of({ inUse: { rule, parameters } })).toMatchObject({ now: { stable: judged.stable } });
+    expect(judged.stable).toBe(true);
+    expect(of({})).toMatchObject({ unread: ['redox'], now: null });
+    // What was chosen and not read is told of it as well.
+    expect(of({ inUse: { rule, parameters: [...parameters, 'redox'] } })).toMatchObject({ unread: ['redox'], now: null });
+  });
+
   it('say nothing of what was not read', () => {
     const without = compareCriteria(
       rules,
