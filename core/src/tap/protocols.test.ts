@@ -13,6 +13,7 @@ import {
   isConstant,
   mayRunAt,
   misfitAnswer,
+  mayFollow,
   misfitBlank,
   procedureOf,
   proceduresFor,
@@ -436,4 +437,12 @@ it('an outbreak has its way wherever Legionella is sampled: at showers, tanks an
   }
   // What was planned before keeps the ways of its day.
   expect(titles('shower', '2026-11-24')).toEqual(['Legionella at a shower']);
+});
+
+it('a way is proposed after the one before only where none of them is for what has happened at a place', () => {
+  const waysAt = (analysis: AnalysisId, kind: TapPoint['kind'], more: Partial<TapPoint> = {}) =>
+    proceduresFor([analysis], { ...tapPoint, kind, ...more } as TapPoint, '2026-12-01').find(({ ways }) => ways.length > 1)!.ways;
+  expect(mayFollow(waysAt('coliforms', 'house-tap'))).toBe(true);
+  expect(mayFollow(waysAt('legionella', 'shower'))).toBe(false);
+  expect(mayFollow(waysAt('coliforms', 'outside-tap', { water: 'private', disinfection: 'none' }))).toBe(false);
 });

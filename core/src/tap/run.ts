@@ -8,7 +8,7 @@ import { effectOf, lastReading, stopsOf } from './answers.ts';
 import type { StepAnswer } from './entries.ts';
 import type { Effect, Protocol, Step } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
-import { procedureTitles, protocols } from './tables/index.ts';
+import { exceptionalWays, procedureTitles, protocols } from './tables/index.ts';
 import { isFor, stepsAt, stepsFor } from './where.ts';
 
 /** Least free chlorine in mg/L that is proposed for a new point. Source: WHO Guidelines, point of delivery (from memory). */
@@ -68,6 +68,9 @@ export function proceduresFor(analyses: readonly AnalysisId[], point: Point, dat
   }
   return [...found].map(([id, ways]) => ({ id, ways }));
 }
+
+/** Whether the way that was gone at another point may be proposed here: not where one of the ways is for what has happened at a place. */
+export const mayFollow = (ways: readonly Protocol[]): boolean => !ways.some(({ id }) => exceptionalWays.includes(id));
 
 /** What is measured on the way, whichever way is taken, where analyses ask for a protocol at a point: `date` as `YYYY-MM-DD`. */
 export function measuredFor(analyses: readonly AnalysisId[], point: Point, date: string): ParameterId[] {

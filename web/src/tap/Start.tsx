@@ -1,7 +1,7 @@
 import { shownSource } from '@fonte/core/editions';
 import type { VisitState } from '@fonte/core/round';
 import { isDisinfected, residualLeast } from '@fonte/core/registers';
-import { runStarted, spoiltBy, type DueRun, type Protocol } from '@fonte/core/tap';
+import { mayFollow, runStarted, spoiltBy, type DueRun, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
@@ -14,6 +14,7 @@ import { Choices } from './Choices.tsx';
 
 /** The way that was gone last at another point of the round, where it may be gone here too: shown, and one touch from another. */
 function wayBefore(visits: readonly VisitState[], { id }: VisitState, procedure: string, ways: readonly Protocol[]) {
+  if (!mayFollow(ways)) return undefined;
   return visits
     .filter((one) => one.id !== id)
     .flatMap(({ name, runs }) => runs.flatMap((run) => (run.procedure === procedure ? [{ ...run, name }] : [])))

@@ -27,6 +27,15 @@ export const procedureTitles: Readonly<Record<string, string>> = {
   'coliforms-distribution': 'Coliforms',
 };
 
+/** Ways that are gone where something has happened: a flood, an outbreak. Habit leads nobody past them. */
+export const exceptionalWays: readonly string[] = [
+  'private-flood',
+  'legionella-outbreak',
+  'legionella-outbreak-shower',
+  'legionella-outbreak-tank',
+  'legionella-outbreak-swab',
+];
+
 /** Every edition of every protocol, in the order in which they are run at one visit: what others would change the water of comes first. */
 export const protocols = shelf([
   legionellaPreFlush,
