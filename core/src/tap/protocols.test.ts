@@ -446,3 +446,11 @@ it('a way is proposed after the one before only where none of them is for what h
   expect(mayFollow(waysAt('legionella', 'shower'))).toBe(false);
   expect(mayFollow(waysAt('coliforms', 'outside-tap', { water: 'private', disinfection: 'none' }))).toBe(false);
 });
+
+it('no protocol that is run now sends anybody to the book to strike a choice: one goes back to it', () => {
+  const says = protocols.newest.filter((one) => JSON.stringify(one).includes('Strike the choice')).map(({ id }) => id);
+  expect(says).toEqual([]);
+  expect(JSON.stringify(named('coliforms-distribution'))).toContain('Go back to the choice');
+  // Rounds of before are judged and shown by the words of their own edition.
+  expect(JSON.stringify(protocols.find('coliforms-distribution@2026-3'))).toContain('Strike the choice');
+});

@@ -3,6 +3,7 @@ import { coliformsDistribution2 } from './coliforms-distribution-2.ts';
 import { coliformsDistribution } from './coliforms-distribution.ts';
 import { chemistryTap, coliformsWell } from './chemistry.ts';
 import { coliformsAsDrunk, coliformsAtTheTap, coliformsDistribution3, coliformsOutletFirst, coliformsRaw } from './coliforms-ways.ts';
+import { goingBack } from './go-back.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
 import { leadFifthLitre, leadFirstLitre, leadRandom } from './lead-ways.ts';
 import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
@@ -40,6 +41,7 @@ export const exceptionalWays: readonly string[] = [
 export const protocols = shelf([
   legionellaPreFlush,
   legionellaPostFlush,
+  goingBack(legionellaPostFlush, '2026-2'),
   legionellaShower,
   legionellaShower2,
   legionellaTank,
@@ -65,10 +67,14 @@ export const protocols = shelf([
   coliformsDistribution,
   coliformsDistribution2,
   coliformsDistribution3,
+  goingBack(coliformsDistribution3, '2026-4'),
   coliformsOutletFirst,
+  goingBack(coliformsOutletFirst, '2026-2'),
   coliformsAtTheTap,
+  goingBack(coliformsAtTheTap, '2026-2'),
   coliformsAsDrunk,
   coliformsRaw,
+  goingBack(coliformsRaw, '2026-2'),
   privateNearWell,
   privateDrunk,
   privateFlood,
