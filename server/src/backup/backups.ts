@@ -1,8 +1,9 @@
+import { fork } from 'node:child_process';
 import { mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import type { Backup } from '@fonte/core/endpoints';
 import type { Clock } from '@fonte/core/time';
-import { copyDatabase } from '../store/index.ts';
 import { verifyDatabase } from '../verify/index.ts';
 
 /** Where copies are kept, at what time of the machine's day they are made, and how many stay. */
@@ -19,6 +20,23 @@ interface At {
   clock: Clock;
   /** Told what came of it, for the log. */
   told?: (said: { made: string } | { failed: string }) => void;
+}
+
+// Built, it lies beside the server's bundle; in development it is TypeScript.
+const command = fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? '../commands/backup.ts' : './backup.js', import.meta.url));
+const loader = command.endsWith('.ts') ? ['--import', 'tsx'] : [];
+
+/** Copies a database in a process of its own: a large one takes its time, and nobody's request waits for it. @throws Error */
+function copyApart(file: string, target: string): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const copying = fork(command, [target, file], { execArgv: loader, stdio: ['ignore', 'ignore', 'pipe', 'ipc'] });
+    let said = '';
+    copying.stderr?.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    copying.once('error', reject);
+    copying.once('close', (code) =>
+      code === 0 ? resolve() : reject(new Error(said.trim().split('\n')[0] || 'The copy came to nothing.')),
+    );
+  });
 }
 
 const minute = 60_000;
@@ -112,7 +130,7 @@ export class Backups {
     const at = clock();
     const draft = path(`${nameOf(at)}.being-made`);
     for (const name of readdirSync(plan.folder)) if (name.endsWith('.being-made')) rmSync(path(name));
-    await copyDatabase(file, draft);
+    await copyApart(file, draft);
     const faults = await verifyDatabase(draft);
     if (faults > 0) {
       rmSync(draft, { force: true });
