@@ -76,7 +76,7 @@ describe('a database of another time', () => {
   it('of the first days is named for what it is by every command and by the server, and left as it is', async () => {
     const file = of('2026-11-23');
     const before = readFileSync(file);
-    const sentence = /was made by a Fonte of 23 to 25 November 2026\. No later version carries it over/;
+    const sentence = /was created by Fonte of 23 to 25 November 2026\. Later versions cannot upgrade it/;
     for (const name of ['verify', 'rebuild'])
       expect(command(name, file)).toMatchObject({ code: 2, out: expect.stringMatching(sentence) as string });
     for (const name of ['backup', 'restore', 'link'])
@@ -93,8 +93,11 @@ describe('a database of another time', () => {
   it('that a newer version has made is not opened by this one', async () => {
     await at.close();
     by(at.file, "INSERT INTO migrations (timestamp, name) VALUES (9999999999999, 'Further9999999999999')");
-    expect(command('verify', at.file)).toMatchObject({ code: 2, out: expect.stringContaining('made by a newer Fonte') as string });
-    await expect(Store.open(at.file)).rejects.toThrow('made by a newer Fonte');
+    expect(command('verify', at.file)).toMatchObject({
+      code: 2,
+      out: expect.stringContaining('created by a newer version of Fonte') as string,
+    });
+    await expect(Store.open(at.file)).rejects.toThrow('created by a newer version of Fonte');
     at = await bench();
   }, 60_000);
 
@@ -103,7 +106,9 @@ describe('a database of another time', () => {
     const before = readFileSync(file);
     expect(await generationOf(file)).toMatchObject({ is: 'older' });
     const verified = command('verify', file);
-    expect(verified.out).toMatch(/^note .*was made by an earlier Fonte\. The server carries it over when it starts, and keeps a copy/m);
+    expect(verified.out).toMatch(
+      /^note .*was created by an earlier version of Fonte\. The server upgrades it at its next start and keeps a copy/m,
+    );
     expect(verified.code, verified.out).toBe(0);
     expect(verified.out.match(/^whole /gm)).toHaveLength(19);
     expect(readFileSync(file).equals(before)).toBe(true);
@@ -210,7 +215,7 @@ describe('restore', () => {
     const target = `${at.file}.restored`;
     expect(command('restore', copy, target)).toMatchObject({
       code: 0,
-      out: expect.stringContaining('Nobody is signed in any more') as string,
+      out: expect.stringContaining('All sessions and sign-in links were ended') as string,
     });
     const store = await Store.open(target, { readOnly: true });
     for (const table of ['sessions', 'invitations']) expect(await store.read(`SELECT * FROM ${table}`)).toEqual([]);

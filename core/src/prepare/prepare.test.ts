@@ -248,5 +248,5 @@ it('calls those who let one in, once each, and the lab', () => {
   const whom = (...visits: PlannedVisit[]) => callsToMake(visits, null).map((call) => call.whom);
   expect(whom(visit(tapPoint, 'pfas533'))).toContain('Operator of the supply');
   expect(whom(visit({ ...wellPoint, kind: 'supply-well' }, 'general'))).toContain('Operator of the well');
-  expect(whom(visit(tapPoint, 'legionella'))).toEqual(expect.arrayContaining(['Who doses the biocide', 'Who keeps the risk assessment']));
+  expect(whom(visit(tapPoint, 'legionella'))).toEqual(expect.arrayContaining(['Biocide contractor', 'Risk assessor']));
 });

@@ -78,17 +78,18 @@ export const purgeFindings: FindingWords = {
     'Time the flow again, or count the buckets again.',
   ],
   'total-volumes': [
-    ({ total, volumes }) => `${show(Number(total), 'L', 1)} are ${Math.round(Number(volumes))} casing volumes more than at the set before.`,
-    'Is it the unit, or a slipped decimal mark?',
+    ({ total, volumes }) => `${show(Number(total), 'L', 1)} is ${Math.round(Number(volumes))} casing volumes more than at the last set.`,
+    'Check the unit and the decimal mark.',
   ],
   'total-jumped': [
-    ({ total, was }) => `From ${show(Number(was), 'L', 1)} to ${show(Number(total), 'L', 1)}: many times faster than before.`,
-    'Is it the unit, or a slipped decimal mark?',
+    ({ total, was }) =>
+      `The total went from ${show(Number(was), 'L', 1)} to ${show(Number(total), 'L', 1)}, many times faster than before.`,
+    'Check the unit and the decimal mark.',
   ],
-  'pump-not-on': ['Nobody has said that the pump is on.', 'Put it on above, or say what brings the water.'],
+  'pump-not-on': ['The pump is not recorded as on.', 'Switch it on above, or correct the set-up.'],
   'cell-was-there': [
     ({ cell }) => `The set-up has a flow cell that holds ${show(Number(cell), 'mL', 0)}.`,
-    'Was it left out after all? Bottles are never filled behind a flow cell.',
+    'Was it left out? Never fill bottles behind a flow cell.',
   ],
   'level-at-intake': [
     ({ depth, intake }) => `At ${show(Number(depth), 'm', 2)} the level is at the intake, which hangs at ${show(Number(intake), 'm', 2)}.`,

@@ -41,7 +41,7 @@ export const registerSays: readonly Says[] = [
 const place = ({ latitude, longitude }: Readonly<Record<string, string | number>>) => `${latitude}°, ${longitude}°`;
 
 export const registerFindings: FindingWords = {
-  'serial-known': [({ name }) => `${name} has this serial number.`, 'Is it that instrument? Its checks stand there.'],
+  'serial-known': [({ name }) => `${name} has this serial number.`, 'Is it the same instrument? Its checks are recorded there.'],
   'position-nowhere': [() => 'Latitude and longitude are both 0: that is in the open sea.', 'Is that the place?'],
   'position-swapped': [
     (data) => `${place(data)} is ${data['away']} km from the other points; the other way round it is among them.`,

@@ -21,8 +21,8 @@ export async function checkFiles(store: Store, entry: Entry): Promise<void> {
       hash,
     ]);
     if (found.length === 0)
-      throw new Problem(422, 'file-missing', 'A file that this names has not come. Send it first.', [
-        { path: 'payload', message: 'A file that this names has not come. Send it first.' },
+      throw new Problem(422, 'file-missing', 'A file named in this entry has not been uploaded. Upload it first.', [
+        { path: 'payload', message: 'A file named in this entry has not been uploaded. Upload it first.' },
       ]);
   }
 }

@@ -48,5 +48,5 @@ closeSync(handle);
 linkSync(draft, target);
 clear();
 console.log(`Restored ${books} books to ${target}.
-Nobody is signed in any more, and no link of before works: people sign in again, with the passphrases of the time of the copy.
-Whose access was ended since then has it again, and devices reported lost since then are not: look at People and Devices.`);
+All sessions and sign-in links were ended: people sign in again, with the passphrases from the time of the backup.
+Access that was ended and devices that were reported lost after the backup are active again: check People and Devices.`);

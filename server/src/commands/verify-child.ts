@@ -35,8 +35,9 @@ async function opened({ file, folder }: AskedToVerify): Promise<{ store: Store; 
   const store = await Store.open(copy, { isCopy: true });
   // Where a book cannot be read its tables cannot be made; that is said of the book.
   await ensureDerived(store, derivation).catch(() => undefined);
-  const note = found.is === 'older' ? found.sentence : `${file} has tables of another version. The server makes them anew when it starts.`;
-  return { store, note: `${note} What follows is true of it as it is then.` };
+  const note =
+    found.is === 'older' ? found.sentence : `${file} has derived tables of another version. The server rebuilds them at its next start.`;
+  return { store, note: `${note} The results below are for the upgraded database.` };
 }
 
 async function verify(asked: AskedToVerify): Promise<void> {

@@ -50,8 +50,8 @@ export async function takeUpload(
     return true;
   });
   if (!isTaken)
-    throw new Problem(429, 'too-many-files', 'Too many files were sent that nothing names. They go after a day.', [
-      { path: 'file', message: 'Too many files were sent that nothing names. They go after a day.' },
+    throw new Problem(429, 'too-many-files', 'Too many uploaded files are not used by any entry. They are deleted after one day.', [
+      { path: 'file', message: 'Too many uploaded files are not used by any entry. They are deleted after one day.' },
     ]);
   return hash;
 }

@@ -39,7 +39,7 @@ export async function copyBefore(file: string, now: number): Promise<string> {
     if (faults.length > 0) throw new Error(faults[0]);
     await copyDatabase(file, copy);
   } catch (failure) {
-    throw new Error(`${file} was made by an earlier Fonte, and could not be copied before it is carried over. Nothing was changed.`, {
+    throw new Error(`${file} was created by an earlier version of Fonte and could not be copied before the upgrade. Nothing was changed.`, {
       cause: failure,
     });
   }

@@ -15,7 +15,7 @@ const notCarried = [
   {
     table: 'register_rows',
     sentence:
-      'was made by a Fonte of 23 to 25 November 2026. No later version carries it over: keep it, and open it with one of those days.',
+      'was created by Fonte of 23 to 25 November 2026. Later versions cannot upgrade it. Keep the file, and open it with that version.',
   },
 ];
 
@@ -27,7 +27,7 @@ async function ofOurs(file: string, looking: DataSource, tables: readonly string
     ? (await looking.query<{ name: string }[]>('SELECT name FROM migrations')).map(({ name }) => name)
     : [];
   if (made.some((name) => !ours.includes(name)))
-    return { is: 'newer', sentence: `${file} was made by a newer Fonte than this one: start that one. Nothing was changed.` };
+    return { is: 'newer', sentence: `${file} was created by a newer version of Fonte. Start that version. Nothing was changed.` };
   // A file whose making was cut short holds nothing yet.
   if (!tables.includes('entries')) return { is: 'current' };
   if (!isLogHere && (await isCopyOfOpen(file, looking)))
@@ -42,7 +42,7 @@ async function ofOurs(file: string, looking: DataSource, tables: readonly string
   return {
     is: 'older',
     lacks,
-    sentence: `${file} was made by an earlier Fonte. The server carries it over when it starts, and keeps a copy of it as it was.`,
+    sentence: `${file} was created by an earlier version of Fonte. The server upgrades it at its next start and keeps a copy.`,
   };
 }
 

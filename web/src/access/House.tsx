@@ -37,11 +37,10 @@ function Backups() {
 }
 
 function BackupLine({ backup, time }: { backup: Backup | null; time: number }) {
-  if (!backup) return <p className="finding question">This server makes no backups. Whoever runs it can switch them on.</p>;
+  if (!backup) return <p className="finding question">This server does not make backups. Ask its administrator to turn them on.</p>;
   const { last, failed, isLate } = backup;
   const age = last === null ? null : time - last;
-  const made =
-    age === null ? 'No backup yet' : `Last backup ${age < hour ? 'within the last hour' : `${showDuration(age)} ago`}, found whole`;
+  const made = age === null ? 'No backup yet' : `Last backup ${age < hour ? 'within the last hour' : `${showDuration(age)} ago`}, verified`;
   if (failed)
     return (
       <p className="finding stop" role="alert">
@@ -55,7 +54,7 @@ function BackupLine({ backup, time }: { backup: Backup | null; time: number }) {
     return (
       <p className="finding stop" role="alert">
         <Mark kind="stop" />
-        <span>{made}. One is due each day: tell whoever runs the server.</span>
+        <span>{made}. Backups are due daily: tell the server’s administrator.</span>
       </p>
     );
   return <p className="soft">{age === null ? 'No backup yet. The first is made a few minutes after the server’s start.' : `${made}.`}</p>;
@@ -81,9 +80,11 @@ function DoorTold() {
   const nameOf = (id: string | null) => people.find((person) => person.id === id)?.name ?? 'Somebody';
   const say = ({ event, person, by }: News): string => {
     const whom = person === me.person.id ? 'you' : nameOf(person);
-    if (event === 'joined') return person === me.person.id ? 'You came in by a link' : `${whom} came in by a link`;
-    if (event === 'passkey-added') return `A passkey was added that lets in as ${whom}`;
-    return `${by === null ? 'Somebody at the server’s console' : nameOf(by)} made a link that lets in as ${whom}`;
+    if (event === 'joined') return person === me.person.id ? 'You signed in with a link' : `${whom} signed in with a link`;
+    if (event === 'passkey-added') return `A passkey for ${whom} was added`;
+    return by === null
+      ? `A sign-in link for ${whom} was created on the server console`
+      : `${nameOf(by)} created a sign-in link for ${whom}`;
   };
   const close = () => {
     const at = Math.max(...fresh.map((one) => one.at));
@@ -91,8 +92,8 @@ function DoorTold() {
     void note(under, at).catch(() => undefined);
   };
   return (
-    <section className="stack" aria-label="Ways in">
-      <h2>Ways in</h2>
+    <section className="stack" aria-label="Account activity">
+      <h2>Account activity</h2>
       <ul className="plain stack">
         {fresh.map((one) => (
           <li key={one.id}>
@@ -102,7 +103,7 @@ function DoorTold() {
       </ul>
       <p className="soft small">If you did not expect this, tell a coordinator at once and change your passphrase.</p>
       <div>
-        <Button onClick={close}>Seen</Button>
+        <Button onClick={close}>Dismiss</Button>
       </div>
     </section>
   );

@@ -146,16 +146,16 @@ function Elsewhere({ owed, names }: { owed: readonly SampleOfRecord[]; names: Pr
     analyses: owed.filter((one) => one.point === point).map(({ analysis }) => analysis),
   }));
   return (
-    <section className="stack" aria-label="Owed, of no programme">
+    <section className="stack" aria-label="Resamples outside programmes">
       <div className="row between">
         <div>
-          <h2>Owed, of no programme</h2>
-          <p className="soft">The last sample there was special, spoilt or refused, and none was taken or planned since.</p>
+          <h2>Resamples outside programmes</h2>
+          <p className="soft">The last sample was special, spoilt or rejected, and no new one has been taken or planned.</p>
         </div>
-        <PlanThem visits={visits} name="Owed samples" />
+        <PlanThem visits={visits} name="Resamples" />
       </div>
       <DataTable
-        label="Owed, of no programme"
+        label="Resamples outside programmes"
         rows={owed}
         rowKey={({ point, analysis }) => `${point} ${analysis}`}
         columns={[

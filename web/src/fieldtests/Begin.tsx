@@ -60,7 +60,7 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
         ...(instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : []),
         // A reagent of which nobody knows the lot may be out of date, or of another test.
         ...(method(id).reagent && !chosenLot && !isOtherwise
-          ? [{ path: 'lotOf', message: 'Say which lot goes in, or tick below that something was otherwise.' }]
+          ? [{ path: 'lotOf', message: 'Choose the reagent lot, or tick below that something was otherwise.' }]
           : []),
       ],
     }),

@@ -135,7 +135,7 @@ export function Labels() {
         />
       </Print>
       <details className="labels">
-        <summary>{labels.length === 1 ? '1 label' : `${labels.length} labels`}, with what is known before the bottle is filled</summary>
+        <summary>{labels.length === 1 ? '1 label' : `${labels.length} labels`}, pre-filled</summary>
         <ul className="plain">
           {labels.map(({ id, date, initials: by, place, about, preservative }) => (
             <li key={id}>

@@ -33,7 +33,7 @@ export function Unproven({ kind }: { kind: InstrumentKind | null }) {
       <span>
         {why === 'unchecked'
           ? `${name}: not checked for this round. `
-          : `No ${name.toLowerCase()} is registered, so no check shows that it reads right. `}
+          : `No ${name.toLowerCase()} is registered, so its readings cannot be verified. `}
         <Link to={why === 'unchecked' ? `/rounds/${id}/prepare` : '/instruments/new'}>
           {why === 'unchecked' ? 'Check it' : 'Register it'}
         </Link>

@@ -57,7 +57,7 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
         {isLess && (
           <p className="finding question">
             <Mark kind="question" />
-            <span>What is filled after this is a special sample, not for compliance.</span>
+            <span>Bottles filled after this are special samples, not for compliance.</span>
           </p>
         )}
         {!purge.ready && <Field name="reason" placeholder="ran dry, still drifting at five volumes …" />}
@@ -99,7 +99,7 @@ export function Ended({ visit, purge }: { visit: VisitState; purge: PurgeState }
       {isLess && (
         <p className="finding question">
           <Mark kind="question" />
-          <span>What is filled now is a special sample, not for compliance.</span>
+          <span>Bottles filled now are special samples, not for compliance.</span>
         </p>
       )}
       <FillOrder visit={visit} purge={purge} />

@@ -16,25 +16,25 @@ const practice = 'Common practice';
 export const calls = {
   'operator-pfas': {
     whom: 'Operator of the supply',
-    ask: 'Which well feeds this place now, and does it pump while we are there?',
+    ask: 'Which well supplies this point, and will it be pumping during the visit?',
     analyses: ['pfas533', 'pfas537'],
     source: practice,
   },
   'operator-well': {
     whom: 'Operator of the well',
-    ask: 'Does it run, since when, and may we run it on?',
+    ask: 'Is it running, since when, and may it keep running?',
     kinds: ['supply-well'],
     source: practice,
   },
   biocide: {
-    whom: 'Who doses the biocide',
-    ask: 'What was dosed last, and when? A sample right after it finds less than there is.',
+    whom: 'Biocide contractor',
+    ask: 'What was dosed last, and when? Sampling soon after dosing gives low counts.',
     analyses: ['legionella'],
     source: practice,
   },
   'risk-assessor': {
-    whom: 'Who keeps the risk assessment',
-    ask: 'Which outlets does it name, who is vulnerable there, and which mask does it ask for?',
+    whom: 'Risk assessor',
+    ask: 'Which outlets does the assessment name, who is vulnerable there, and which mask does it require?',
     analyses: ['legionella'],
     source: practice,
   },

@@ -334,7 +334,7 @@ export const legionellaShower2: Protocol = {
     step.id === 'spray'
       ? {
           ...step,
-          caution: `${aerosol} Nobody with weak lungs or defences takes this sample or stands by; your employer’s rules come first.`,
+          caution: `${aerosol} Vulnerable people do not sample or stay nearby. Your employer’s rules come first.`,
         }
       : step,
   ),

@@ -18,15 +18,15 @@ export function FromPhone({ take }: { take: (position: { latitude: Typed; longit
       ({ coords: { latitude, longitude, accuracy } }) => {
         setLooking(false);
         take({ latitude: inDegrees(latitude), longitude: inDegrees(longitude) });
-        const within = `Known to ${Math.round(accuracy)} m.`;
-        setSays(accuracy > goodEnough ? `${within} Step out under open sky and take it again, or correct it by a map.` : within);
+        const within = `Accurate to ${Math.round(accuracy)} m.`;
+        setSays(accuracy > goodEnough ? `${within} Move to open sky and try again, or correct it from a map.` : within);
       },
       ({ code }) => {
         setLooking(false);
         setSays(
           code === 1
-            ? 'This device may not tell where it is. Allow it in the browser, or type it.'
-            : 'This device does not know where it is. Type it.',
+            ? 'The browser may not use this device’s location. Allow it, or type the coordinates.'
+            : 'The location is not available. Type the coordinates.',
         );
       },
       { enableHighAccuracy: true, timeout: 20_000, maximumAge: 0 },
@@ -35,7 +35,7 @@ export function FromPhone({ take }: { take: (position: { latitude: Typed; longit
   return (
     <div className="row">
       <Button size="large" loading={isLooking} onClick={look}>
-        I stand beside it: take its place from this device
+        Use this device’s location
       </Button>
       {says && (
         <span className="small" role="status">
