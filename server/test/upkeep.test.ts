@@ -88,7 +88,7 @@ describe('a database of another time', () => {
       });
     await expect(Store.open(file)).rejects.toThrow(sentence);
     expect(readFileSync(file).equals(before)).toBe(true);
-  }, 60_000);
+  }, 120_000);
 
   it('that a newer version has made is not opened by this one', async () => {
     await at.close();
@@ -99,7 +99,7 @@ describe('a database of another time', () => {
     });
     await expect(Store.open(at.file)).rejects.toThrow('created by a newer version of Fonte');
     at = await bench();
-  }, 60_000);
+  }, 120_000);
 
   it('that an earlier version has made is verified as it will be, and copied before it is carried over', async () => {
     const file = of('2026-11-26');
@@ -119,7 +119,7 @@ describe('a database of another time', () => {
     expect(copies).toEqual([`${file}.before-2026-11-30T10-20-00`]);
     expect(await generationOf(copies[0]!)).toMatchObject({ is: 'older' });
     expect(await generationOf(file)).toEqual({ is: 'current' });
-  }, 60_000);
+  }, 120_000);
 
   it('that cannot be copied is not carried over', async () => {
     const file = of('2026-11-26');
@@ -144,7 +144,7 @@ describe('a copy of the main file alone', () => {
       out: expect.stringContaining('Restored') as string,
     });
     expect(command('verify', target).code).toBe(0);
-  }, 60_000);
+  }, 120_000);
 
   it('with its log is whole, and so is the file of a server that was killed, however often it is looked into', async () => {
     expect(await read('7.40')).toBe(201);
@@ -155,7 +155,7 @@ describe('a copy of the main file alone', () => {
     await at.close();
     expect(await generationOf(at.file)).toEqual({ is: 'current' });
     at = await bench();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('daily backups', () => {
@@ -194,7 +194,7 @@ describe('daily backups', () => {
     expect(backups.tell()).toMatchObject({ failed: { why: 'The copy was not whole. Verify the database.' } });
     expect(readdirSync(folder)).toHaveLength(2);
     expect(told.at(-1)).toMatchObject({ failed: expect.any(String) as string });
-  }, 90_000);
+  }, 180_000);
 
   it('are told on the health page with their age', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'fonte-backups-'));
@@ -220,7 +220,7 @@ describe('restore', () => {
     const store = await Store.open(target, { readOnly: true });
     for (const table of ['sessions', 'invitations']) expect(await store.read(`SELECT * FROM ${table}`)).toEqual([]);
     await store.close();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('a link made on the console', () => {
@@ -237,5 +237,5 @@ describe('a link made on the console', () => {
     expect(news).toMatchObject([{ event: 'invited', person: coordinator.id, by: null }]);
     // The server still has the file open, and says so in it.
     expect(await at.store.read(`SELECT value FROM about WHERE name = 'open'`)).toHaveLength(1);
-  }, 60_000);
+  }, 120_000);
 });
