@@ -62,7 +62,7 @@ describe.sequential('A photometer', () => {
   it('asks about more free chlorine than there is in all, and computes what is combined of a pair that can be', async () => {
     await test('Free chlorine', 'Free chlorine, 0 to 2 mg/L');
     await click(page, 'Reagent is in: start its clock');
-    await see(page, 'Say which lot goes in, or tick below that something was otherwise.');
+    await see(page, 'Choose the reagent lot, or tick below that something was otherwise.');
     await option(page, 'Reagent', 'T1-5521');
     await click(page, 'Reagent is in: start its clock');
     await type(page, 'Free chlorine, 0 to 2 mg/L reads', '1.4');

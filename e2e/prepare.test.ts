@@ -28,7 +28,7 @@ describe.sequential('a plan', () => {
   it('lacks a field blank for PFAS, and has it with one touch, with a label for the water and one for the receiver', async () => {
     await see(page, 'Field blank for PFAS by EPA 533, at School');
     await click(page, 'Plan it');
-    await see(page, '5 labels, with what is known before the bottle is filled');
+    await see(page, '5 labels, pre-filled');
     expect(await shows(page, 'belongs to this plan and is not in it')).toBe(false);
     await see(page, 'Real ice in bags, no gel or chemical packs');
     expect(await seriousBarriers(page)).toEqual([]);

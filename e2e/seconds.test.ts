@@ -154,7 +154,7 @@ describe.sequential('a blank and a duplicate', () => {
     await take('Field blank: Metals');
     await see(page, 'Field blank: Metals');
     await take('Duplicate: Nutrients');
-    await see(page, '8 labels, with what is known before the bottle is filled');
+    await see(page, '8 labels, pre-filled');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
     const visit = await page.$eval('.stream-point a', (one) => (one as HTMLAnchorElement).href);
