@@ -69,6 +69,22 @@ afterAll(async () => {
   await server?.stop();
 });
 
+/** What lies on the device unsent, with its state, for whoever looks for a number that is missing. */
+const onDevice = (): Promise<string> =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const opening = indexedDB.open('fonte');
+        opening.onsuccess = () => {
+          const reading = opening.result.transaction('outbox').objectStore('outbox').getAll();
+          reading.onsuccess = () => {
+            opening.result.close();
+            resolve(JSON.stringify(reading.result));
+          };
+        };
+      }),
+  );
+
 describe.sequential('what is typed', () => {
   it('is written under another id where its own has been written with other words, and none is lost', async () => {
     await openLevel();
@@ -144,7 +160,13 @@ describe.sequential('what is typed', () => {
       const now = await inField();
       const last = keys.at(-1)?.text ?? '';
       const safe = keys.filter(({ at }) => at <= safeBefore).at(-1)?.text ?? '';
-      await expect.poll(written, { timeout: 60_000 }).toEqual(expect.arrayContaining(saved));
+      await expect
+        .poll(written, { timeout: 90_000 })
+        .toEqual(expect.arrayContaining(saved))
+        .catch(async (failure: unknown) => {
+          console.log(`Not in the book after kill ${kill}; on the device: ${await onDevice()}`);
+          throw failure;
+        });
       if (isSaving && now === '' && !saved.includes(last)) {
         // It had been kept when the browser was killed: it goes out now. Or the page was held up since the first key, and never saw one.
         const goesOut = expect.poll(written, { timeout: safe === '' ? 15_000 : 60_000 }).toContain(last);
