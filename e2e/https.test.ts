@@ -114,7 +114,7 @@ describe.sequential('over HTTPS, by the proxy’s shipped configuration', () => 
     });
   });
 
-  it('believes the proxy of the caller’s address and nobody else, and answers no other name', async () => {
+  it('answers under its own name and no other', async () => {
     const port = new URL(address).port;
     const ask = (...args: string[]) =>
       spawnSync('curl', ['-sk', '--resolve', `${name}:${port}:127.0.0.1`, '-o', '/dev/null', '-w', '%{http_code}', ...args], {
@@ -125,7 +125,7 @@ describe.sequential('over HTTPS, by the proxy’s shipped configuration', () => 
   });
 });
 
-it('the unit of the supervisor is sound, and starts the server again within two seconds', () => {
+it('the unit of the supervisor is sound, and asks for a new start after two seconds', () => {
   const unit = readFileSync(join(root, 'deploy/fonte.service'), 'utf8');
   const file = join(folder, 'fonte.service');
   // What it names must be there: this machine has Node elsewhere, and no such user.

@@ -100,7 +100,7 @@ export async function startServer(settings: ServerSettings, options: ServerOptio
   const stop = () =>
     (stopping ??= (async () => {
       if (server.listening) await close(server);
-      await backups?.stop();
+      backups?.stop();
       await books.idle();
       await reader.stop();
       await store.close();

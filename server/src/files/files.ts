@@ -5,7 +5,7 @@ import { Problem } from '../http/index.ts';
 import type { FileRow, Query, Store } from '../store/index.ts';
 
 /** What no entry names goes after so long, in ms. */
-export const unnamedLasts = 86_400_000;
+const unnamedLasts = 86_400_000;
 
 /** So many files, and bytes, of one person wait for an entry that names them at the most. */
 const mostUnnamed = {

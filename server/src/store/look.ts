@@ -1,7 +1,6 @@
 import { existsSync, statSync } from 'node:fs';
 import type { DataSource } from 'typeorm';
 import { connectTo } from './connection.ts';
-import { identity } from './file.ts';
 
 /*
  * A database that is written in has a log beside it, which holds what was written last. A copy of the main file alone is whole in
@@ -11,9 +10,12 @@ import { identity } from './file.ts';
 /** The log of a database. */
 export const logOf = (file: string): string => `${file}-wal`;
 
+/** Which file it is on its disk: by its inode alone, since the number of a disk may be another after the machine has started again. */
+const inodeOf = (file: string): string => String(statSync(file).ino);
+
 /** Says in the main file that a log belongs to it. */
 export const markOpen = (file: string): string[] => [
-  `INSERT INTO about VALUES ('open', '${identity(file)}') ON CONFLICT (name) DO UPDATE SET value = excluded.value WHERE value <> excluded.value`,
+  `INSERT INTO about VALUES ('open', '${inodeOf(file)}') ON CONFLICT (name) DO UPDATE SET value = excluded.value WHERE value <> excluded.value`,
   'PRAGMA wal_checkpoint(TRUNCATE)',
 ];
 
@@ -46,5 +48,5 @@ export const hasLog = (file: string): boolean => existsSync(logOf(file)) && stat
 /** Whether a file says that another was open, of which it is a copy. */
 export async function isCopyOfOpen(file: string, connection: DataSource): Promise<boolean> {
   const [said] = await connection.query<{ value: string }[]>(`SELECT value FROM about WHERE name = 'open'`);
-  return said !== undefined && said.value !== identity(file);
+  return said !== undefined && said.value !== inodeOf(file);
 }

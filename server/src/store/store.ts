@@ -4,7 +4,7 @@ import { dirname } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { DataSource, QueryRunner } from 'typeorm';
 import { connectTo, patience } from './connection.ts';
-import { copyBefore, copyDatabase } from './copy.ts';
+import { copyBefore } from './copy.ts';
 import { applicationId, failureOf, makers, type Maker } from './dialect.ts';
 import { Conflict, StorageFault, type StoreHealth } from './faults.ts';
 import { identity, makerOf } from './file.ts';
@@ -120,11 +120,6 @@ export class Store {
       if (!(error instanceof StorageFault)) throw error;
     }
     return this.health;
-  }
-
-  /** Copies the database as it stands into a new file, while it is in use. */
-  copyTo(target: string): Promise<void> {
-    return copyDatabase(this.file, target);
   }
 
   /** Brings everything into the main file and closes it. */
