@@ -17,6 +17,7 @@ import {
   type SampleOfRecord,
 } from './index.ts';
 import { fold, samplesOf } from '../round/index.ts';
+import { levelLeftOut } from '../level/index.ts';
 import { roundGivenUp } from '../plan/index.ts';
 
 const [a, b, c] = [idOf(1), idOf(2), idOf(3)];
@@ -192,6 +193,20 @@ describe('what counts of a round', () => {
     const refused = new Script().plan().sampleTap();
     refuseAll(refused);
     expect(counted(refused)).toMatchObject([{ state: 'refused' }]);
+  });
+
+  it('is owed where the well was found dry, from that day on', () => {
+    const book = new Script().plan();
+    const ofWell = () => samplesOf('r', fold(book.entries)!).filter(({ point }) => point === idOf(11));
+    const asked = ofWell().map(({ analysis, date }) => ({ analysis, date, state: 'dry' }));
+    expect(asked.length).toBeGreaterThan(0);
+    expect(new Set(ofWell().map(({ state }) => state))).toEqual(new Set(['planned']));
+    book.atWell(levelLeftOut, { why: 'dry', reached: { text: '18.9', unit: 'm' }, reason: 'nothing down to the bottom' });
+    expect(ofWell()).toMatchObject(asked);
+    expect(dueOf(programme({ points: [idOf(11)], analyses: [asked[0]!.analysis] }), ofWell(), '2026-11-23')).toMatchObject([
+      { state: 'due', planned: 0, owed: [{ state: 'dry' }] },
+    ]);
+    expect(owedElsewhere([], ofWell(), '2026-11-30')).toHaveLength(asked.length);
   });
 
   it('is nothing where the round was given up before', () => {

@@ -101,13 +101,13 @@ export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], 
   return programme.counts === 'together' ? line(null) : programme.points.flatMap(line);
 }
 
-const isOwed = ({ state }: SampleOfRecord) => state === 'special' || state === 'spoilt' || state === 'refused';
+const isOwed = ({ state }: SampleOfRecord) => state !== 'planned' && state !== 'taken';
 
 /** What no programme asks for stays owed for so long (ms): later another reason has to be found to go there. */
 const owedFor = 366 * day;
 
 /**
- * Samples that are owed and that no programme counts: special, spoilt or refused, with no routine one taken or planned since then at that
+ * Samples that are owed and that no programme counts: special, spoilt, refused or not there, with no routine one taken or planned since then at that
  * point. The latest of each analysis at a point, the newest first.
  * @param today `YYYY-MM-DD`
  */

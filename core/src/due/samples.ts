@@ -4,9 +4,9 @@ import { Because } from './because.ts';
 
 /**
  * What became of an analysis at a visit, as far as a programme counts it: planned in a round that is open; taken as a routine sample;
- * or owed still, as it was special, spoilt, or refused by the lab.
+ * or owed still, as it was special, spoilt, or refused by the lab, or as the well was dry.
  */
-export const sampleStates = ['planned', 'taken', 'special', 'spoilt', 'refused'] as const;
+export const sampleStates = ['planned', 'taken', 'special', 'spoilt', 'refused', 'dry'] as const;
 
 export const SampleOfRecord = z.object({
   round: z.string(),

@@ -16,6 +16,7 @@ export const owedNames: Record<SampleOfRecord['state'], string> = {
   special: 'was special',
   spoilt: 'was spoilt',
   refused: 'was refused or thrown away',
+  dry: 'was not taken: the well was dry',
 };
 
 export const dueSays: readonly Says[] = [

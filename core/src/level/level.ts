@@ -55,7 +55,7 @@ export interface LevelBook {
    */
   agreed: LevelReading | null;
   contested: LevelReading | null;
-  leftOut: ({ entry: string } & z.infer<typeof levelLeftOut.payload>) | null;
+  leftOut: ({ entry: string; at: number } & z.infer<typeof levelLeftOut.payload>) | null;
   loggers: Trail<LoggerCompared>;
 }
 
@@ -108,7 +108,7 @@ export const levelRoom: Room<LevelBook, LevelAround, { level: LevelState | null 
     return asked ? misfit('unexplained', 'payload.kept', { ...asked.data, finding: asked.code }) : null;
   },
   advance: (book, entry, around) => {
-    if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, ...entry.payload } };
+    if (levelLeftOut.is(entry)) return { ...book, leftOut: { entry: entry.id, at: millis(entry.at), ...entry.payload } };
     if (loggerCompared.is(entry)) {
       const { logger, shows } = entry.payload;
       return { ...book, loggers: book.loggers.with({ entry: entry.id, at: millis(entry.at), logger, typed: shows, shows: base(shows) }) };

@@ -16,6 +16,8 @@ function stateOf(
     (first, { filledAt }) => (filledAt !== null && (first === null || filledAt < first) ? filledAt : first),
     null,
   );
+  const { leftOut } = visit.level ?? { leftOut: null };
+  if (leftOut?.why === 'dry' && own.every(({ filledAt }) => filledAt === null)) return { state: 'dry', at: leftOut.at };
   // A bottle that was thrown away has a spare in its place; one that the lab refused has none.
   const live = own.filter(({ lost }) => lost?.how !== 'discarded');
   if (live.some(({ lost }) => lost !== null)) return { state: 'refused', at };
