@@ -2,6 +2,7 @@ export * from './entries.ts';
 export * from './depth.ts';
 export * from './agreement.ts';
 export * from './question.ts';
+export { questionFirst } from './first.ts';
 export { besideOf, type Beside } from './beside.ts';
 export * from './steel-tape.ts';
 export * from './tools.ts';

@@ -3,6 +3,7 @@ import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts
 import { besideJump, unlikeBeside, type Beside } from './beside.ts';
 import type { LevelOfRecord } from './endpoints.ts';
 import { expectedLevel } from './expected.ts';
+import { slips } from './slips.ts';
 import type { Tolerances } from './tables/tolerances.ts';
 
 /** What is compared of a level of an earlier visit. */
@@ -23,17 +24,6 @@ export function ordinaryStep(record: readonly RecordedLevel[], { jump }: Toleran
 export function lastLevel<L extends RecordedLevel>(record: readonly L[], mark: string): L | null {
   return record.filter((level) => level.measuringPoint === mark).sort((a, b) => b.at - a.at)[0] ?? null;
 }
-
-/** How a number slips on its way from the tape: what it would have been times, and as what it was taken. */
-const slips = [
-  { times: 0.3048, as: 'feet-as-metres' },
-  { times: 1 / 0.3048, as: 'metres-as-feet' },
-  { times: 10, as: 'tenfold' },
-  { times: 0.1, as: 'tenfold' },
-  { times: 1 / 12, as: 'inches-as-feet' },
-  { times: 12, as: 'feet-as-inches' },
-  { times: 0.001, as: 'millimetres' },
-] as const;
 
 /**
  * Asks on the spot what would otherwise be found in the office: a depth below the bottom of the well, below its screen

@@ -5,6 +5,7 @@ import {
   levelRead,
   levelRecord,
   proposedHold,
+  questionFirst,
   questionLevel,
   questionTool,
   questionWater,
@@ -40,14 +41,16 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
       depth: [unit],
     },
   } = useUnitSystem();
-  const { data: history = [], error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
+  const { data: known, error: recordError } = useAnswer(levelRecord, { in: { point: point.id } });
   const { data: beside = [] } = useAnswer(besideLevels, { in: { point: point.id } });
+  const history = known ?? [];
   const record = atRest(history).filter((row) => row.round !== id);
   const { tolerances } = round.tables;
   // A mark that is gone is measured from no more.
   const there = point.well.measuringPoints.filter(({ until }) => until === undefined || until >= round.plan.date);
   const marks = there.length > 0 ? there : point.well.measuringPoints;
   const markOf = (name: string) => marks.find((candidate) => candidate.name === name) ?? marks[0]!;
+  const others = round.visits.flatMap((one) => (one.id === visit.id ? [] : (one.level?.readings ?? []).map(({ typed }) => typed)));
   const questions = (draft: LevelDraft) => {
     const { measuringPoint, water } = draft;
     const ofWater = questionWater(water, { readings: level.readings, pump: pumpNow(visit.purge), at: now(), tolerances });
@@ -63,14 +66,17 @@ export function useLevelForm(visit: VisitState, point: WellPoint, level: LevelSt
       at: now(),
       beside,
     });
-    return [...ofWater, ...ofDepth];
+    const isFirst = known !== undefined && history.length === 0;
+    const first = isFirst && ofDepth.length === 0 ? questionFirst({ typed: depth, mark: markOf(measuringPoint), beside, others }) : [];
+    return [...ofWater, ...ofDepth, ...first];
   };
   const own: UnitId & ('ft' | 'm') = unit === 'ft' ? 'ft' : 'm';
+  const asks = (draft: LevelDraft) => questions(draft).some(({ severity }) => severity === 'question');
   const form = useEntryForm<LevelDraft, z.output<typeof levelRead.payload>>({
     keep: `level.${visit.id}`,
     initial: freshLevel(marks[0]!.name, own),
     schema: levelRead.payload,
-    read: (draft) => readLevel(draft, questions(draft).length > 0),
+    read: (draft) => readLevel(draft, asks(draft)),
     ask: ({ by }) => (by ? questionTool(by, level.readings) : []),
     write: (payload, { id: entry, kept }) => append(levelRead, payload, { at: visit.id, id: entry, kept }),
     // The tape, the mark and what was said of the water stay for the next reading.
@@ -140,7 +146,9 @@ export function LevelForm({
         <p className="finding note small">The record could not be read: a jump against it is not noticed now.</p>
       )}
       <Findings of={findings} />
-      {findings.length > 0 && <Field name="kept" placeholder="read twice, well next door is pumping …" />}
+      {findings.some(({ severity }) => severity === 'question') && (
+        <Field name="kept" placeholder="read twice, well next door is pumping …" />
+      )}
       <div className="row">
         <Field name="water">
           <Segmented aria-label="The water is" options={waterStates.map((value) => ({ value, label: waterNames[value] }))} />
