@@ -144,6 +144,13 @@ describe.sequential('what is typed', () => {
               setTimeout(resolve, Math.random() * 60);
             });
           }
+          // What the page did not take nobody takes for typed: the hand sees an empty field.
+          await page.waitForFunction(
+            (one, whole) => document.querySelector<HTMLInputElement>(one)?.value === whole,
+            { polling: 20 },
+            field,
+            text,
+          );
           isSaving = true;
           await page.keyboard.press('Enter');
           await page.waitForFunction((one) => document.querySelector<HTMLInputElement>(one)?.value === '', { polling: 20 }, field);

@@ -1,6 +1,6 @@
 import type { Coded, Finding } from '../findings/index.ts';
 import { centreOf, Point, pointKind, pointKindIds, questionFrom, type PointKind, type Position } from '../registers/index.ts';
-import { readNumber, toBase } from '../units/index.ts';
+import { readStyled, styleShown, toBase, type NumberStyle } from '../units/index.ts';
 import { at, withAt } from './paths.ts';
 import type { FileRow } from './rows.ts';
 import { pointColumns, type PointColumn } from './tables/columns.ts';
@@ -24,29 +24,19 @@ export interface PreviewRow {
   asked: readonly Finding[];
 }
 
-/** How a file writes its decimals: proven by one of its numbers, or not told by any. */
-type Mark = 'comma' | 'point' | 'unknown';
-
-/** Which decimal mark the numbers of a file prove: one that is followed by other than three digits, or by a leading zero. */
-export function markOf(rows: readonly FileRow[]): Mark | 'both' {
-  const cells = rows.flatMap(({ cells: own }) => pointColumns.flatMap(({ name, is }) => (is === 'number' && own[name] ? [own[name]] : [])));
-  const proves = (mark: string) => cells.some((cell) => new RegExp(`^[-−–]?(0\\${mark}\\d+|\\d+\\${mark}(\\d{1,2}|\\d{4,}))$`).test(cell));
-  const [comma, point] = [proves(','), proves('.')];
-  return comma && point ? 'both' : comma ? 'comma' : point ? 'point' : 'unknown';
-}
+/** How the numbers of a file are written, as far as one of them shows it. */
+const styleOf = (rows: readonly FileRow[]): NumberStyle =>
+  styleShown(rows.flatMap(({ cells }) => pointColumns.flatMap(({ name, is }) => (is === 'number' && cells[name] ? [cells[name]] : []))));
 
 /** A number of a cell in base units; or what is wrong with it. */
-function numberIn(cell: string, { unit }: PointColumn, mark: ReturnType<typeof markOf>): number | Coded {
-  const sign = /[.,]/.exec(cell)?.[0];
-  // Three digits behind a mark may be thousands: only a file that proves its mark is read.
-  if (sign && /^[-−–]?[1-9]\d{0,2}[.,]\d{3}$/.test(cell) && mark !== (sign === ',' ? 'comma' : 'point')) return { code: 'which-mark' };
-  const reading = readNumber(cell);
-  if (!reading.ok) return { code: 'no-number' };
+function numberIn(cell: string, { unit }: PointColumn, style: NumberStyle): number | Coded {
+  const reading = readStyled(cell, style);
+  if (!reading.ok) return { code: reading.code === 'two-ways' ? 'which-mark' : 'no-number' };
   // 52 mm are 0.052 m, and not what binary makes of the product.
   return unit ? Number(toBase(reading.value, unit).toPrecision(12)) : reading.value;
 }
 
-function valueIn(cell: string, column: PointColumn, mark: ReturnType<typeof markOf>): { value: unknown } | Coded {
+function valueIn(cell: string, column: PointColumn, style: NumberStyle): { value: unknown } | Coded {
   if (cell === none && column.path === 'tap.residualMinimum') return { value: null };
   if (column.is === 'list')
     return {
@@ -60,7 +50,7 @@ function valueIn(cell: string, column: PointColumn, mark: ReturnType<typeof mark
       ],
     };
   if (column.is !== 'number') return { value: cell };
-  const number = numberIn(cell, column, mark);
+  const number = numberIn(cell, column, style);
   return typeof number === 'number' ? { value: number } : number;
 }
 
@@ -78,7 +68,7 @@ function previewRow(
   { line, cells }: FileRow,
   known: Point | undefined,
   centre: Position | null,
-  mark: ReturnType<typeof markOf>,
+  style: NumberStyle,
   id: string,
 ): PreviewRow {
   const code = cells['code'] ?? '';
@@ -100,7 +90,7 @@ function previewRow(
       faults.push({ column: column.name, code: 'not-of-type', data: { type } });
       continue;
     }
-    const read = valueIn(cell, column, mark);
+    const read = valueIn(cell, column, style);
     if ('code' in read) faults.push({ column: column.name, ...read });
     // What reads the same as the register says is the same: no digit is lost on the way round.
     else if (!known || cellOf(known, column) !== cell) draft = withAt(draft, column.path, read.value);
@@ -138,11 +128,11 @@ function previewRow(
  */
 export function previewPoints(rows: readonly FileRow[], registered: readonly Point[], ids: readonly string[]): PreviewRow[] {
   const byCode = new Map(registered.map((point) => [point.code, point]));
-  const mark = markOf(rows);
+  const style = styleOf(rows);
   const own = registered.flatMap(({ position }) => position ?? []);
   const inFile = rows.flatMap(({ cells }): Position[] => {
-    const [latitude, longitude] = [Number(cells['latitude']?.replace(',', '.')), Number(cells['longitude']?.replace(',', '.'))];
-    return cells['latitude'] && Number.isFinite(latitude) && Number.isFinite(longitude) ? [{ latitude, longitude }] : [];
+    const [latitude, longitude] = ['latitude', 'longitude'].map((name) => readStyled(cells[name] ?? '', style));
+    return latitude?.ok && longitude?.ok ? [{ latitude: latitude.value, longitude: longitude.value }] : [];
   });
   const centre = centreOf(own.length > 0 ? own : inFile);
   const times = new Map<string, number>();
@@ -160,7 +150,7 @@ export function previewPoints(rows: readonly FileRow[], registered: readonly Poi
     });
     if (code === '') return fault('no-code');
     if (times.get(code)! > 1) return fault('code-twice');
-    return previewRow(row, byCode.get(code), centre, mark, ids[index]!);
+    return previewRow(row, byCode.get(code), centre, style, ids[index]!);
   });
 }
 

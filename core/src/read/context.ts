@@ -2,7 +2,7 @@ import type { Data } from '../findings/index.ts';
 import type { BottleAtLab, BottlesByLabel } from './at-lab.ts';
 import { possibleDays, timeOfDay } from './cells/dates.ts';
 import { fractionCalled, named, unitCalled, type CalledUnit } from './cells/names.ts';
-import { longestResult, readValue, type NumberStyle } from './cells/value.ts';
+import { longestResult, readValue, type CellStyle } from './cells/value.ts';
 import { isQuality, type Whose } from './labels.ts';
 import type { Mapping, Role } from './mapping.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
@@ -50,7 +50,7 @@ interface LimitCell {
   code?: string;
 }
 
-function limitCell(text: string, style: NumberStyle): LimitCell {
+function limitCell(text: string, style: CellStyle): LimitCell {
   if (text === '' || notAnalysed.test(text)) return { value: null, unit: null };
   const split = splitUnit(text);
   const read = readValue(split?.number ?? text, '', style);
@@ -71,7 +71,7 @@ export function splitUnit(cell: string): { number: string; unit: CalledUnit } | 
 }
 
 /** What the words of a file mean; its reporting limits, unlike its results, are few. */
-export function fileWords(style: NumberStyle) {
+export function fileWords(style: CellStyle) {
   return {
     named: once(named),
     unit: once(unitCalled),
@@ -88,7 +88,7 @@ export type FileWords = ReturnType<typeof fileWords>;
 export interface RowContext {
   mapping: Mapping;
   bottles: BottlesByLabel;
-  style: NumberStyle;
+  style: CellStyle;
   words: FileWords;
   whose: (name: string) => Whose;
   /** The bottles that were filled at a day and a minute, by both as they are written. */

@@ -10,7 +10,8 @@ import { byFilling, fileWords, reader, type RowContext } from './context.ts';
 import { apartCodes, readRow } from './row.ts';
 import type { LabTable, TableRow, Unread } from './shape/table.ts';
 import { unitInHeading } from './cells/names.ts';
-import { numberStyle, type NumberStyle } from './cells/value.ts';
+import type { CellStyle } from './cells/value.ts';
+import { styleShown } from '../units/index.ts';
 
 export interface Interpretation {
   results: LabResult[];
@@ -22,14 +23,14 @@ export interface Interpretation {
 }
 
 /** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
-function styleOf({ rows, preamble, hasNumbers }: LabTable, { columns, decimals, flags }: Mapping): NumberStyle {
+function styleOf({ rows, preamble, hasNumbers }: LabTable, { columns, decimals, flags }: Mapping): CellStyle {
   const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap((role) => columns[role] ?? []);
   const cells = function* () {
     for (const { cells: row } of rows) for (const column of numbers) yield row[column] ?? '';
   };
   const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
   const said = flagsOf(legendOf([...preamble, ...short]), flags);
-  const shown = numberStyle(cells());
+  const shown = styleShown(cells());
   // Numbers that came as numbers have one reading; where a text among them has a comma, nobody can tell which are which.
   const own = hasNumbers && shown.decimals === 'unknown' ? { ...shown, decimals: 'point' as const } : shown;
   return { ...(decimals ? { decimals, isSaid: true } : own), flags: said };

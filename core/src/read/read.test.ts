@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
+import { styleShown } from '../units/index.ts';
 import {
   decodeText,
   interpret,
   missingResults,
-  numberStyle,
   parameterCalled,
   sayPlace,
   parseTable,
@@ -214,12 +214,12 @@ describe('a result cell', () => {
 
   it('is not guessed where a mark may be a thousand or a decimal', () => {
     const style = (decimals: 'comma' | 'point' | 'mixed' | 'unknown', isSaid = false) => ({ decimals, isSaid });
-    expect(numberStyle(['12,9', '1.234'])).toEqual(style('comma'));
+    expect(styleShown(['12,9', '1.234'])).toEqual(style('comma'));
     // 1,234 shows nothing: it is a thousand to some and a decimal to others.
-    expect(numberStyle(['1,234', '12', '2,500'])).toEqual(style('unknown'));
-    expect(numberStyle(['1,234', '0.5'])).toEqual(style('point'));
-    expect(numberStyle(['<0,123'])).toEqual(style('comma'));
-    expect(numberStyle(['0,5', '0.5'])).toEqual(style('mixed'));
+    expect(styleShown(['1,234', '12', '2,500'])).toEqual(style('unknown'));
+    expect(styleShown(['1,234', '0.5'])).toEqual(style('point'));
+    expect(styleShown(['<0,123'])).toEqual(style('comma'));
+    expect(styleShown(['0,5', '0.5'])).toEqual(style('mixed'));
     expect(readValue('1.234', '', style('comma')).ok).toBe(false);
     expect(readValue('1,234', '', style('point')).ok).toBe(false);
     expect(readValue('1,234', '', style('unknown'))).toMatchObject({ code: 'thousand-or-decimal' });
@@ -258,7 +258,7 @@ describe('a result cell', () => {
           const [whole = '', part] = truth.toFixed(places).split('.');
           const grouped = isGrouped ? whole.replace(/\B(?=(\d{3})+$)/g, other) : whole;
           const text = part === undefined ? grouped : `${grouped}${mark}${part}`;
-          const style = isSaid ? { decimals, isSaid } : numberStyle([text]);
+          const style = isSaid ? { decimals, isSaid } : styleShown([text]);
           const read = readValue(text, '', style);
           if (read.ok) expect(read.value).toBeCloseTo(truth, 9);
           else expect(['thousand-or-decimal', 'not-a-result']).toContain(read.code);

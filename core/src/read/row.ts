@@ -10,7 +10,7 @@ import type { Mapping, Role } from './mapping.ts';
 import { isPartsPerT, type CalledUnit, type Named } from './cells/names.ts';
 import { basisQuestions } from './tables/bases.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
-import { readValue, type NumberStyle } from './cells/value.ts';
+import { readValue, type CellStyle } from './cells/value.ts';
 
 /** A row set apart: it was understood, and is no result of this round. */
 export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
@@ -169,7 +169,7 @@ const withShare = (text: string, headed: CalledUnit | '%' | undefined) => (heade
 function uncertaintyOf(
   value: { value: number | null; uncertainty?: { value: number; isShare: boolean } },
   column: string,
-  style: NumberStyle,
+  style: CellStyle,
 ) {
   const number = value.value;
   if (number === null) return null;

@@ -1,7 +1,12 @@
 /** What became of a text that should hold one number. `decimals` counts the digits typed after the mark. */
 export type NumberReading =
   | { ok: true; value: number; decimals: number }
-  | { ok: false; code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous' | 'two-ways'; text: string; suggestion?: string };
+  | {
+      ok: false;
+      code: 'empty' | 'feet-and-inches' | 'not-a-number' | 'ambiguous' | 'two-ways' | 'other-decimal';
+      text: string;
+      suggestion?: string;
+    };
 
 /** `12' 7"`, `12 ft 7.5 in`, `12' 7 3/8"`. */
 const feetAndInches = /^(\d+)\s*(?:'|ft\.?|′)\s*(?:(\d+(?:[.,]\d+)?)(?![\d/]))?(?:(?:^|\s+|-)?(\d+)\/(\d+))?\s*(?:"|''|in\.?|″)?$/i;
@@ -49,20 +54,4 @@ function withDecimalPoint(text: string): string {
   const thousands = decimal === ',' ? '.' : ',';
   const grouped = new RegExp(`^[+-]?\\d{1,3}(\\${thousands}\\d{3})+\\${decimal}\\d+$`);
   return grouped.test(spaced) ? spaced.replaceAll(thousands, '').replace(decimal, '.') : 'ambiguous';
-}
-
-/** The mark that a person writes before decimals. */
-export type DecimalMark = '.' | ',';
-
-/**
- * Reads a number as a person types it whose decimal mark is known. What would be a thousand by the other habit is not read:
- * `1,050` is 1.05 to some and 1050 to others.
- * @example readTyped('1,050', '.') // { ok: false, code: 'two-ways', … }
- */
-export function readTyped(text: string, mark: DecimalMark): NumberReading {
-  const reading = readNumber(text);
-  const other = mark === '.' ? ',' : '.';
-  const trimmed = text.trim();
-  const isGroup = new RegExp(`^[+−–-]?[1-9]\\d{0,2}\\${other}\\d{3}$`).test(trimmed);
-  return reading.ok && isGroup ? { ok: false, code: 'two-ways', text: trimmed, suggestion: trimmed.replace(other, mark) } : reading;
 }

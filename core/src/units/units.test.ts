@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { base, convert, readNumber, readTyped, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
+import { base, convert, readNumber, readStyled, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
 
 describe('conversion', () => {
   it.each([
@@ -95,15 +95,20 @@ it('shows a true minus sign and no negative zero', () => {
 });
 
 it('reads no number that is a thousand by the other habit: it is asked about at its field', () => {
-  const two = (text: string, mark: '.' | ',') => {
-    const reading = readTyped(text, mark);
+  const two = (text: string, decimals: 'point' | 'comma') => {
+    const reading = readStyled(text, { decimals, isSaid: false });
     return reading.ok ? reading.value : [reading.code, reading.suggestion];
   };
-  expect([two('1,050', '.'), two('1.100', ',')]).toEqual([
+  expect([two('1,050', 'point'), two('1.100', 'comma')]).toEqual([
     ['two-ways', '1.050'],
     ['two-ways', '1,100'],
   ]);
-  expect([two('1.050', '.'), two('1,050', ','), two('7,40', '.'), two('0,125', '.'), two('1050', '.'), two('1250,5', '.')]).toEqual([
-    1.05, 1.05, 7.4, 0.125, 1050, 1250.5,
-  ]);
+  expect([
+    two('1.050', 'point'),
+    two('1,050', 'comma'),
+    two('7,40', 'point'),
+    two('0,125', 'point'),
+    two('1050', 'point'),
+    two('1250,5', 'point'),
+  ]).toEqual([1.05, 1.05, 7.4, 0.125, 1050, 1250.5]);
 });

@@ -12,6 +12,8 @@ export function sayNumber({ code, text, suggestion = '' }: Extract<NumberReading
       return `${text} has more than one mark. Write it with one decimal point and no thousands mark.`;
     case 'two-ways':
       return `“${text}” can be read in two ways. Type ${text.replace(/[.,]/, '')}, or ${suggestion} if it has decimals.`;
+    case 'other-decimal':
+      return `“${text}” has the other decimal mark than was said.`;
     case 'not-a-number':
       return `“${text}” is not a number. Use digits and one decimal point or comma.`;
   }

@@ -41,8 +41,8 @@ export function SettingsDialog({ open, close }: { open: boolean; close: () => vo
             value={mark}
             onChange={chooseMark}
             options={[
-              { value: '.', label: 'Point: 7.40' },
-              { value: ',', label: 'Comma: 7,40' },
+              { value: 'point', label: 'Point: 7.40' },
+              { value: 'comma', label: 'Comma: 7,40' },
             ]}
           />
         </div>

@@ -34,14 +34,16 @@ function mapLeaves(value: unknown, leaf: Leaf, path = ''): unknown {
 /**
  * A form whose schema keeps numbers: typed quantities in base units. An empty one is left out, as is an empty text; what is no
  * number is a problem at its field.
+ * @param isNumber the paths of texts that hold numbers without a unit
  */
-export function inBase(values: unknown): Read {
+export function inBase(values: unknown, isNumber?: RegExp): Read {
   const problems: FieldProblem[] = [];
   const value = mapLeaves(values, (one, path) => {
-    if (typeof one === 'string') return one === '' ? undefined : one;
-    if (one.text.trim() === '') return undefined;
-    const reading = readField(one.text);
-    if (reading.ok) return toBase(reading.value, one.unit);
+    if (typeof one === 'string' && !isNumber?.test(path)) return one === '' ? undefined : one;
+    const { text, unit } = typeof one === 'string' ? { text: one, unit: null } : one;
+    if (text.trim() === '') return undefined;
+    const reading = readField(text);
+    if (reading.ok) return unit ? toBase(reading.value, unit) : reading.value;
     problems.push({ path, message: sayNumber(reading) });
     return undefined;
   });

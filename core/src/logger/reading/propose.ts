@@ -1,5 +1,5 @@
 import { dateOrders, type DateOrder, type SeriesKind } from '../../registers/index.ts';
-import type { UnitId } from '../../units/index.ts';
+import type { DecimalMark, UnitId } from '../../units/index.ts';
 import { numberIn } from './read.ts';
 import { shownIn } from './stamps.ts';
 import { eachRow, layoutOf, type LoggerRefusal } from './table.ts';
@@ -17,7 +17,7 @@ export interface LoggerLook {
   /** Each moment says how far it is from UTC. */
   isWritten: boolean;
   /** Columns that hold numbers, each with what its name says. */
-  columns: { place: number; decimals: 'point' | 'comma' | null; unit: UnitId | null; shows: SeriesKind | null }[];
+  columns: { place: number; decimals: DecimalMark | null; unit: UnitId | null; shows: SeriesKind | null }[];
 }
 
 const shownRows = 5;
@@ -37,7 +37,7 @@ class Marks {
     for (const mark of ['point', 'comma'] as const) if (this.can[mark] && Number.isNaN(numberIn(text, mark))) this.can[mark] = false;
   }
   /** Numbers without any mark read alike by both. */
-  get told(): 'point' | 'comma' | 'either' | null {
+  get told(): DecimalMark | 'either' | null {
     const { point, comma } = this.can;
     if (!this.isMarked) return 'either';
     if (point !== comma) return point ? 'point' : 'comma';

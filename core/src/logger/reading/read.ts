@@ -1,7 +1,7 @@
 import type { Coded } from '../../findings/index.ts';
 import { recordedUnits, type Recording, type SeriesKind } from '../../registers/index.ts';
 import { second } from '../../time/index.ts';
-import { toBase, unit } from '../../units/index.ts';
+import { readStyled, toBase, unit, type DecimalMark } from '../../units/index.ts';
 import { instants } from './stamps.ts';
 import { eachRow, layoutOf, type LoggerRefusal } from './table.ts';
 
@@ -37,15 +37,16 @@ export interface Recorded {
   back: { count: number; line: number } | null;
 }
 
-const byPoint = /^[-+−]?(\d+|\d{1,3}(,\d{3})+)(\.\d*)?(e[-+]?\d+)?$/i;
-const byComma = /^[-+−]?(\d+|\d{1,3}(\.\d{3})+)(,\d*)?(e[-+]?\d+)?$/i;
+const raised = /^(.*\d[.,]?)e([-+]?\d{1,3})$/i;
 
 /** The number in a cell by the mark that was said; NaN where it holds none. */
-export function numberIn(cell: string, decimals: 'point' | 'comma'): number {
+export function numberIn(cell: string, decimals: DecimalMark): number {
   const text = cell.trim();
-  if (!(decimals === 'point' ? byPoint : byComma).test(text)) return Number.NaN;
-  const plain = decimals === 'point' ? text.replaceAll(',', '') : text.replaceAll('.', '').replace(',', '.');
-  return Number(plain.replace('−', '-'));
+  const [, mantissa = text, power = '0'] = raised.exec(text) ?? [];
+  const reading = readStyled(mantissa, { decimals, isSaid: true });
+  if (!reading.ok) return Number.NaN;
+  // As a computer would read it: times a power of ten a number is not always what was written.
+  return power === '0' ? reading.value : Number(`${reading.value}e${power}`);
 }
 
 /** A list of numbers that grows. */

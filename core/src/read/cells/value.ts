@@ -1,5 +1,5 @@
 import type { Coded } from '../../findings/index.ts';
-import { readNumber } from '../../units/index.ts';
+import { readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
 import { flagMeanings, type FlagMeaning } from '../tables/flags.ts';
 
 /**
@@ -32,51 +32,18 @@ const words: [RegExp, CellValue['form']][] = [
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
 export const longestResult = 60;
 
-/** Which mark the numbers of a file have before their decimals; `mixed` where some have one and some the other. */
-export type DecimalMark = 'comma' | 'point' | 'mixed' | 'unknown';
-
-/** How the numbers of a file are written. */
-export interface NumberStyle {
-  decimals: DecimalMark;
-  /** A person said so: the other mark parts thousands then. */
-  isSaid: boolean;
+/** How the cells of a file are written. */
+export interface CellStyle extends NumberStyle {
   /** What flags mean in this file, by {@link bareFlag}; `unclear` where its own legend says something else than the table. */
   flags?: Readonly<Record<string, FlagMeaning | 'unclear'>>;
 }
 
-const unknownStyle: NumberStyle = { decimals: 'unknown', isSaid: false };
-
-/** A number with one mark before three digits: a thousand or a decimal. One that begins with 0 can only be a decimal. */
-const eitherWay = /^[-−+]?[1-9]\d{0,2}([.,])\d{3}$/;
-/** Thousands parted by commas, or by points. */
-const byCommas = /^[-−+]?\d{1,3}(,\d{3})+(\.\d+)?$/;
-const byPoints = /^[-−+]?\d{1,3}(\.\d{3})+(,\d+)?$/;
-const marked = /^[<>≤≥]?\s*([-−+]?\d+([.,])\d+)(?!\d*[.,])\b/;
-
-/** Told from all numbers of a file: `12,9` shows a decimal comma, `1,234` shows nothing. */
-export function numberStyle(cells: Iterable<string>): NumberStyle {
-  const seen = new Set<string>();
-  for (const cell of cells) {
-    const [, number, mark] = marked.exec(cell.trim()) ?? [];
-    if (number && mark && !eitherWay.test(number)) seen.add(mark);
-  }
-  const decimals = seen.size === 2 ? 'mixed' : seen.has(',') ? 'comma' : seen.has('.') ? 'point' : 'unknown';
-  return { decimals, isSaid: false };
-}
+const notRead: Partial<Record<string, string>> = { 'two-ways': 'thousand-or-decimal', 'other-decimal': 'other-decimal' };
 
 /** The number that stands in a text, or why there is none that everybody would read alike. */
-function readIn(text: string, { decimals, isSaid }: NumberStyle): { ok: true; value: number } | { ok: false; code: string } {
-  const [mark, other] = decimals === 'comma' ? [',', '.'] : ['.', ','];
-  const number = readNumber(isSaid ? text.replaceAll(other, '') : text);
-  if (!number.ok) return { ok: false, code: 'not-a-result' };
-  if (!isSaid) {
-    const either = eitherWay.exec(text);
-    const isOpen = either && (decimals === 'unknown' || decimals === 'mixed' || either[1] !== mark);
-    return isOpen ? { ok: false, code: 'thousand-or-decimal' } : { ok: true, value: number.value };
-  }
-  // Where a person said which mark is the decimal, the other one can only part thousands.
-  if (text.includes(other) && !(other === ',' ? byCommas : byPoints).test(text)) return { ok: false, code: 'other-decimal' };
-  return { ok: true, value: number.value };
+function readIn(text: string, style: NumberStyle): { ok: true; value: number } | { ok: false; code: string } {
+  const number = readStyled(text, style);
+  return number.ok ? number : { ok: false, code: notRead[number.code] ?? 'not-a-result' };
 }
 
 /** A power of ten behind a number: `1.2E+03`, `1,2 × 10^3`. Without a sign, E may be a flag. */
@@ -88,7 +55,7 @@ export const bareFlag = (flag: string) => flag.toUpperCase().replace('≤', '<')
 const nothingSaid = { means: new Set<FlagMeaning>() };
 
 /** What a flag means: as a person said of this file, else by the table; null where nobody knows, or where the file says otherwise. */
-function meaningOfOne(flag: string, { flags }: NumberStyle): readonly FlagMeaning[] | null {
+function meaningOfOne(flag: string, { flags }: CellStyle): readonly FlagMeaning[] | null {
   const key = bareFlag(flag);
   const said = flags && Object.hasOwn(flags, key) ? flags[key]! : undefined;
   if (said !== undefined) return said === 'unclear' ? null : [said];
@@ -96,7 +63,7 @@ function meaningOfOne(flag: string, { flags }: NumberStyle): readonly FlagMeanin
 }
 
 /** What the flags of a row say together, or that one of them is not known. */
-function meaningOf(flags: string, style: NumberStyle): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
+function meaningOf(flags: string, style: CellStyle): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
   if (flags === '') return nothingSaid;
   const means = new Set<FlagMeaning>();
   const all = meaningOfOne(flags, style) ? [flags] : flags.split(/[\s,;/]+/);
@@ -117,7 +84,7 @@ function meaningOf(flags: string, style: NumberStyle): { means: ReadonlySet<Flag
 export function readValue(
   cell: string,
   qualifier: string,
-  style: NumberStyle = unknownStyle,
+  style: CellStyle = unknownStyle,
 ): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
   const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
   if (cell.length > longestResult || qualifier.length > longestResult) return fail('result-long');

@@ -1,7 +1,7 @@
 import { statusWords } from '../tables/quality.ts';
 import { flagMeanings, legendWords } from '../tables/flags.ts';
 import type { LabTable, TableRow } from './table.ts';
-import { bareFlag, type NumberStyle } from '../cells/value.ts';
+import { bareFlag, type CellStyle } from '../cells/value.ts';
 
 /** A line that says what a flag means: `J = estimated value`, `ND: not detected`. */
 const definition = /^["'(]?\s*([<>]?[A-Za-z*.]{1,5})["')]?\s*(?:=|:|–|—|\s-\s)\s*(\S.{2,200})$/;
@@ -21,7 +21,7 @@ export function legendOf(lines: readonly TableRow[]): Map<string, string> {
 }
 
 /** What flags mean in a file: as a person said; a flag whose legend speaks of something else than the table is unclear. */
-export function flagsOf(legend: ReadonlyMap<string, string>, said: NumberStyle['flags'] = {}): NonNullable<NumberStyle['flags']> {
+export function flagsOf(legend: ReadonlyMap<string, string>, said: CellStyle['flags'] = {}): NonNullable<CellStyle['flags']> {
   const doubted = [...legend].flatMap(([flag, text]) => {
     const known = Object.hasOwn(flagMeanings, flag) ? flagMeanings[flag]! : null;
     return known && !known.every((meaning) => legendWords[meaning].test(text)) ? [[flag, 'unclear'] as const] : [];

@@ -5,9 +5,8 @@ import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
-import { inBase } from '../../form/values.ts';
 import { findAnalysis, offered } from '../../editions/analyses.ts';
-import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labOf, labValues, type LabValues, type TemperatureClass } from './labValues.ts';
+import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labValues, readLab, type LabValues, type TemperatureClass } from './labValues.ts';
 import { useRegister } from '../useRegister.ts';
 import { thingPage } from '../ThingPage.tsx';
 import { DayInput } from '../../time/DayInput.tsx';
@@ -25,10 +24,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
     keep: `lab.${thing?.id ?? 'new'}`,
     initial: labValues(thing),
     schema: Lab,
-    read: (values) => {
-      const { value, problems } = inBase(values);
-      return { value: labOf(value as object, thing), problems };
-    },
+    read: (values) => readLab(values, thing),
     write: useRegister('labs', labRegistered),
     at: fieldOfLab,
   });

@@ -1,6 +1,6 @@
 import type { CutOff, DropOff, Lab } from '@fonte/core/registers';
 import type { Typed } from '@fonte/core/units';
-import { typedOf } from '../../form/values.ts';
+import { inBase, typedOf, type Read } from '../../form/values.ts';
 import { deviceZone } from '../../time/show.ts';
 import { freshId } from '../useRegister.ts';
 
@@ -85,29 +85,30 @@ const refusalValues = (lab: Partial<Lab>): RefusalValues => ({
   residualMost: typedOf(lab.residualMost, 'mg/L'),
 });
 
-const numberIn = (text: string | undefined) => Number(String(text ?? '').replace(',', '.'));
-const record = <T>(all: readonly { key?: string | undefined; value: T }[]) =>
-  all.length > 0 ? Object.fromEntries(all.map(({ key, value }) => [key, value])) : undefined;
+/** What is no number is told at its field, and stands in no record. */
+const known = <T>(all: readonly { key?: string | undefined; value: T }[]) =>
+  Object.fromEntries(all.flatMap(({ key, value }) => (value === undefined ? [] : [[key, value]])));
+const record = <T>(all: readonly { key?: string | undefined; value: T }[]) => (all.length > 0 ? known(all) : undefined);
 
 /** What a lab refuses, as the register has it: what nobody said is left out. */
 function refusalsOf(values: Partial<Record<keyof RefusalValues | 'accredited' | 'asksForBlanks' | 'form', unknown>>): object {
   const { startsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form } = values as {
-    startsAfter?: { rule?: string; hours?: string }[];
+    startsAfter?: { rule?: string; hours?: number }[];
     codes?: { rule?: string; code?: string }[];
-    reportsFrom?: { parameter?: string; from?: string }[];
+    reportsFrom?: { parameter?: string; from?: number }[];
     stagnation?: object[];
-    coolingWithin?: string;
+    coolingWithin?: number;
     residualMost?: number;
     accredited?: string[];
     asksForBlanks?: string[];
     form?: object[];
   };
   const said = {
-    startsAfter: record((startsAfter ?? []).map(({ rule, hours }) => ({ key: rule, value: numberIn(hours) }))),
+    startsAfter: record((startsAfter ?? []).map(({ rule, hours }) => ({ key: rule, value: hours }))),
     codes: record((codes ?? []).map(({ rule, code }) => ({ key: rule, value: code ?? '' }))),
-    reportsFrom: record((reportsFrom ?? []).map(({ parameter, from }) => ({ key: parameter, value: numberIn(from) }))),
+    reportsFrom: record((reportsFrom ?? []).map(({ parameter, from }) => ({ key: parameter, value: from }))),
     stagnation: stagnation?.length ? stagnation : undefined,
-    coolingWithin: coolingWithin === undefined || coolingWithin.trim() === '' ? undefined : numberIn(coolingWithin),
+    coolingWithin,
     residualMost,
     accredited: accredited?.length ? accredited : undefined,
     asksForBlanks: asksForBlanks?.length ? asksForBlanks : undefined,
@@ -144,8 +145,25 @@ export function labValues(lab: Lab | null): LabValues {
   };
 }
 
+/** Where the form has a number as a text. */
+const isNumber = /^(coolingWithin|(holding|startsAfter)\.\d+\.hours|reportsFrom\.\d+\.from)$/;
+
+/** The lab that a form holds, and what in it is no number. */
+export function readLab(values: LabValues, before: Lab | null): Read {
+  const { value, problems } = inBase(values, isNumber);
+  const empty = (list: string, name: string, rows: readonly object[]) =>
+    rows.forEach((row, place) => {
+      if (String((row as Record<string, unknown>)[name] ?? '').trim() === '')
+        problems.push({ path: `${list}.${place}.${name}`, message: 'Enter a number.' });
+    });
+  empty('holding', 'hours', values.holding);
+  empty('startsAfter', 'hours', values.startsAfter);
+  empty('reportsFrom', 'from', values.reportsFrom);
+  return { value: labOf(value as object, before), problems };
+}
+
 /** The lab as the register has it. Bands of classes that this form does not show stay as they were. */
-export function labOf(values: object, before: Lab | null): object {
+function labOf(values: object, before: Lab | null): object {
   const {
     cutOffs = [],
     dropOffs = [],
@@ -183,7 +201,7 @@ export function labOf(values: object, before: Lab | null): object {
     takes?: string[];
     labels?: string;
     paper?: string;
-    holding?: { rule?: string; hours?: string }[];
+    holding?: { rule?: string; hours?: number }[];
     temperature?: Record<string, { least?: number; most?: number }>;
     intake?: { opens?: string; closes?: string }[];
   };
@@ -205,7 +223,7 @@ export function labOf(values: object, before: Lab | null): object {
     ...(takes.length > 0 ? { takes } : {}),
     ...(labels.trim() === '' ? {} : { labels }),
     paper,
-    holding: Object.fromEntries(holding.map(({ rule, hours }) => [rule, Number(String(hours ?? '').replace(',', '.'))])),
+    holding: known(holding.map(({ rule, hours }) => ({ key: rule, value: hours }))),
   };
 }
 

@@ -1,7 +1,10 @@
 import { Lab } from '@fonte/core/registers';
 import { expect, it } from 'vitest';
-import { labOf } from './labValues.ts';
+import { labValues, readLab } from './labValues.ts';
 import { hoursInShort } from './LabsPage.tsx';
+
+/** What a form of a new lab holds once these were typed. */
+const typed = (values: object, before: Lab | null = null) => readLab({ ...labValues(null), ...values } as never, before);
 
 const hours = (weekdays: number[], opens = '08:00', closes = '16:00') => weekdays.map((weekday) => ({ weekday, opens, closes }));
 
@@ -29,7 +32,7 @@ it('keeps what the form of a lab does not show, leaves out days without hours, a
     accredited: [],
     form: [{ field: 'quote', always: 'Q-7' }, { field: 'point' }],
   };
-  expect(Lab.parse(labOf(values, before))).toMatchObject({
+  expect(Lab.parse(typed(values, before).value)).toMatchObject({
     intake: hours([1]),
     temperature: { legionella: { least: 6, most: 20 }, bacteria: { least: 1, most: 10 } },
     cutOffs: [{ bottles: ['bacteria'], weekdays: [5], closes: null }],
@@ -42,8 +45,23 @@ it('keeps what the form of a lab does not show, leaves out days without hours, a
     form: [{ field: 'quote', always: 'Q-7' }, { field: 'point' }],
   });
   // What nobody said is not said to be nothing.
-  expect(Object.keys(Lab.parse(labOf(values, before)))).not.toEqual(expect.arrayContaining(['codes']));
-  expect(Lab.parse(labOf(values, before)).accredited).toBeUndefined();
-  const half = Lab.safeParse(labOf({ ...values, intake: [{ weekday: 1, opens: '08:00' }] }, null));
+  expect(Object.keys(Lab.parse(typed(values, before).value))).not.toEqual(expect.arrayContaining(['codes']));
+  expect(Lab.parse(typed(values, before).value).accredited).toBeUndefined();
+  const half = Lab.safeParse(typed({ ...values, intake: [{ weekday: 1, opens: '08:00' }] }).value);
   expect(half.error?.issues.map(({ path }) => path.join('.'))).toEqual(['intake.0.closes']);
+});
+
+it('says at its row which number of a lab is none, or could be read in two ways', () => {
+  const { problems } = typed({
+    holding: [
+      { rule: 'bacteria', hours: '18' },
+      { rule: 'metals', hours: '4,320' },
+    ],
+    startsAfter: [{ rule: 'metals', hours: '' }],
+    coolingWithin: 'soon',
+  });
+  expect(problems.map(({ path }) => path).sort()).toEqual(['coolingWithin', 'holding.1.hours', 'startsAfter.0.hours']);
+  expect(problems.find(({ path }) => path === 'holding.1.hours')!.message).toBe(
+    '“4,320” can be read in two ways. Type 4320, or 4.320 if it has decimals.',
+  );
 });
