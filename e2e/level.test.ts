@@ -75,6 +75,20 @@ describe.sequential('the level of a well', () => {
     await see(page, 'Two readings agree');
   });
 
+  it('is converted only when that is asked for, where its unit is changed over it', async () => {
+    const typed = () => page.$eval('.typed.big input', (one) => (one as HTMLInputElement).value);
+    await option(page, 'Read with', 'Electric tape');
+    await type(page, 'Another reading', '7.51');
+    await choose(page, 'Unit of Another reading', 'ft');
+    await see(page, 'Only the unit has changed: 7.51 ft.');
+    expect(await typed()).toBe('7.51');
+    await click(page, '24.64 ft');
+    expect(await typed()).toBe('24.64');
+    await choose(page, 'Unit of Another reading', 'm');
+    await click(page, '7.510 m');
+    await type(page, 'Another reading', '');
+  });
+
   it('has a logger held against it', async () => {
     await click(page, 'Compare a logger in the well');
     await type(page, 'Which logger', 'LG-07');

@@ -64,6 +64,19 @@ export function decimalsOf(typed: Typed): number {
   return reading.ok ? reading.decimals : 0;
 }
 
+/**
+ * The same quantity in another unit of its dimension, with as many decimals as keep what was typed.
+ * @throws RangeError where the text is no number, or the unit is of another dimension
+ * @example convertTyped({ text: '7.40', unit: 'm' }, 'ft') // { text: '24.28', unit: 'ft' }
+ */
+export function convertTyped(typed: Typed, to: UnitId): Typed {
+  if (unit(typed.unit).dimension !== unit(to).dimension) throw new RangeError('other dimension');
+  const inTo = (value: number) => fromBase(toBase(value, typed.unit), to);
+  const finer = Math.ceil(-Math.log10(Math.abs(inTo(1) - inTo(0))) - 1e-9);
+  const decimals = Math.min(15, Math.max(0, decimalsOf(typed) + finer));
+  return { text: fromBase(base(typed), to).toFixed(decimals), unit: to };
+}
+
 /** `7.40 m`: the text as typed with its unit. */
 export function showTyped(typed: Typed): string {
   return `${typed.text.trim()} ${unitLabel(typed.unit)}`.trim();

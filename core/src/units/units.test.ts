@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { base, convert, readNumber, readStyled, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
+import { base, convert, convertTyped, readNumber, readStyled, show, Typed, typedOf, unit, unitIds, unitsOf } from './index.ts';
 
 describe('conversion', () => {
   it.each([
@@ -111,4 +111,19 @@ it('reads no number that is a thousand by the other habit: it is asked about at 
     two('1050', 'point'),
     two('1250,5', 'point'),
   ]).toEqual([1.05, 1.05, 7.4, 0.125, 1050, 1250.5]);
+});
+
+// NIST SP 811 (2008), app. B: 1 ft = 0.3048 m, 1 US gal = 3.785412 L; °F = 1.8 °C + 32.
+it.each([
+  ['7.40', 'm', 'ft', '24.28'],
+  ['24.28', 'ft', 'm', '7.401'],
+  ['7,401', 'm', 'mm', '7401'],
+  ['12', 'gal', 'L', '45'],
+  ['12.0', 'degC', 'degF', '53.6'],
+] as const)('%s %s is %s in the other unit, with the decimals that keep it', (text, from, to, there) => {
+  expect(convertTyped({ text, unit: from }, to)).toEqual({ text: there, unit: to });
+});
+
+it('never converts between dimensions', () => {
+  expect(() => convertTyped({ text: '7', unit: 'm' }, 'L')).toThrow(RangeError);
 });

@@ -1,12 +1,13 @@
 import type { Finding } from '@fonte/core/findings';
 import { Form, type FormInstance } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { z } from 'zod';
 import { ApiProblem, writeUnderFreeId } from '../api/call.ts';
 import { useAction } from '../feedback/useAction.ts';
-import { broughtBack } from '../units/drafts.ts';
+import { broughtBack, dropDraft } from '../units/drafts.ts';
+import { useUnitSystem } from '../units/system.ts';
 import { useDraft } from '../units/useDraft.ts';
-import { asTyped, fieldOf, nameOf, withTyped, type FieldProblem, type Read } from './values.ts';
+import { asTyped, fieldOf, nameOf, withEmptyIn, withTyped, type FieldProblem, type Read } from './values.ts';
 
 export interface Writing {
   /** The id of the entry that the form makes, however often it is sent. */
@@ -97,6 +98,18 @@ export function useEntryForm<V extends object, P>({
   const [asked, setAsked] = useState<Finding[]>([]);
   const [confirmed, setConfirmed] = useState('');
   const [isTried, setTried] = useState(false);
+
+  const { system } = useUnitSystem();
+  const typedIn = useRef(system);
+  useEffect(() => {
+    if (typedIn.current === system) return;
+    typedIn.current = system;
+    // Another system of units: what is still empty is typed in it; what was typed keeps the unit in which it was.
+    const moved = withEmptyIn(values, schema, system);
+    setValues(moved);
+    for (const [key, value] of Object.entries(moved)) form.setFieldValue(key as never, value as never);
+    if (JSON.stringify(moved) === JSON.stringify(withEmptyIn(initial, schema, system))) dropDraft(keep);
+  }, [system, values, schema, setValues, form, initial, keep]);
 
   /** Also of fields that are not shown now. */
   const valuesNow = () => form.getFieldsValue(true) as V;

@@ -1,5 +1,6 @@
+import { purgeReading } from '@fonte/core/purge';
 import { expect, it } from 'vitest';
-import { inBase, nameOf, withTyped } from './values.ts';
+import { inBase, nameOf, withEmptyIn, withTyped } from './values.ts';
 
 it('turns typed quantities into base units, wherever they stand, and leaves empty ones out', () => {
   const { value, problems } = inBase({
@@ -25,4 +26,15 @@ it('keeps what was begun while the entry before was being kept, and nothing of w
   expect(withTyped(sent, { ...sent, pumped: quantity('4') }, empty)).toEqual({ ...empty, pumped: quantity('4') });
   const begun = { ...sent, values: { ...sent.values, ph: quantity('7') } };
   expect(withTyped(sent, begun, empty)).toEqual({ ...empty, values: { ph: quantity('7'), oxygen: quantity('') } });
+});
+
+it('asks for what is still empty in the other units, and leaves what was typed as it was', () => {
+  const draft = {
+    pumped: { text: '24', unit: 'L' as const },
+    level: { text: '', unit: 'm' as const },
+    values: { temperature: { text: '', unit: 'degC' as const } },
+  };
+  const moved = withEmptyIn(draft, purgeReading.payload, 'us');
+  expect(moved).toEqual({ ...draft, level: { text: '', unit: 'ft' } });
+  expect(withEmptyIn(moved, purgeReading.payload, 'metric')).toEqual(draft);
 });

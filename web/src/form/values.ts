@@ -2,6 +2,7 @@ import { fromBase, sayNumber, toBase, type Typed, type UnitId } from '@fonte/cor
 import { readField } from '../units/decimal.ts';
 import type { z } from 'zod';
 import { fieldAt } from './schema.ts';
+import { counterpart, type UnitSystem } from '../units/system.ts';
 import { isPlain } from '../units/useDraft.ts';
 
 /** What is wrong with a field: the path of its value, dotted. */
@@ -66,6 +67,15 @@ export function asTyped(values: unknown, schema: z.ZodType): Read {
     return undefined;
   });
   return { value, problems };
+}
+
+/** A form whose empty quantities are typed in the units of a system from now on, where their field takes them. */
+export function withEmptyIn<T>(values: T, schema: z.ZodType, system: UnitSystem): T {
+  return mapLeaves(values, (one, path) => {
+    if (typeof one === 'string' || one.text.trim() !== '') return one;
+    const unit = counterpart(one.unit, system);
+    return fieldAt(schema, nameOf(path)).units?.includes(unit) ? { ...one, unit } : one;
+  }) as T;
 }
 
 /** The name by which Ant Design's form knows a dotted path. */

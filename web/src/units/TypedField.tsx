@@ -1,7 +1,8 @@
-import { sayNumber, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { sayNumber, type Typed, type UnitId } from '@fonte/core/units';
 import { readField } from './decimal.ts';
-import { Input, Segmented } from 'antd';
+import { Input } from 'antd';
 import { useId, type AriaAttributes } from 'react';
+import { UnitSwitch } from './UnitSwitch.tsx';
 
 interface InputProps extends AriaAttributes {
   id?: string;
@@ -33,7 +34,7 @@ export function TypedInput({ id, value, onChange = () => undefined, units, label
           size="large"
           onChange={(event) => onChange({ unit, text: event.target.value })}
         />
-        <UnitChoice label={label} value={{ text, unit }} units={units} onChange={onChange} />
+        <UnitSwitch label={label} value={{ text, unit }} units={units} onChange={onChange} />
       </div>
       {suggestion && (
         <p className="small">
@@ -45,18 +46,6 @@ export function TypedInput({ id, value, onChange = () => undefined, units, label
         </p>
       )}
     </div>
-  );
-}
-
-function UnitChoice({ label, value, units, onChange }: Required<Pick<InputProps, 'label' | 'value' | 'units' | 'onChange'>>) {
-  if (units.length < 2) return <span className="fixed-unit">{unitLabel(value.unit)}</span>;
-  return (
-    <Segmented
-      aria-label={`Unit of ${label}`}
-      value={value.unit}
-      onChange={(unit) => onChange({ ...value, unit })}
-      options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
-    />
   );
 }
 

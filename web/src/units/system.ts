@@ -25,3 +25,10 @@ export const preferred: Record<UnitSystem, { depth: [UnitId, number]; volume: [U
   metric: { depth: ['m', 3], volume: ['L', 1], diameter: ['mm', 1] },
   us: { depth: ['ft', 2], volume: ['gal', 2], diameter: ['in', 3] },
 };
+
+/** The unit of a system in whose place another is used; itself where it belongs to both. */
+export function counterpart(unit: UnitId, system: UnitSystem): UnitId {
+  const kinds = Object.keys(preferred.metric) as (keyof (typeof preferred)['metric'])[];
+  const kind = kinds.find((one) => Object.values(preferred).some((units) => units[one][0] === unit));
+  return kind ? preferred[system][kind][0] : unit;
+}

@@ -9,9 +9,9 @@ import {
   type PurgeState,
 } from '@fonte/core/purge';
 import type { VisitState } from '@fonte/core/round';
-import { unitLabel, type Typed } from '@fonte/core/units';
+import type { Typed } from '@fonte/core/units';
 import type { Probe, ProbeReading } from '@fonte/core/devices';
-import { Button, Segmented } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import type { z } from 'zod';
 import { useRound } from '../../book/useRound.ts';
@@ -23,9 +23,10 @@ import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { useUnitSystem } from '../../units/system.ts';
 import { TypedInput } from '../../units/TypedField.tsx';
+import { UnitSwitch } from '../../units/UnitSwitch.tsx';
 import { NumberRow } from './NumberRow.tsx';
 import { Pad } from './Pad.tsx';
-import { textAt, unitsFor, withText, withUnit, type SetDraft, type SetField } from './setDraft.ts';
+import { put, textAt, typedAt, unitsFor, withText, type SetDraft, type SetField } from './setDraft.ts';
 import { usePad } from './usePad.ts';
 
 /** The numbers of one set, each with its unit: for a correction. */
@@ -168,25 +169,22 @@ export function SetForm({
             .map((id) => (
               <div key={id} className="row">
                 <span>Unit of {inText(id)}</span>
-                <Segmented
-                  aria-label={`Unit of ${parameter(id).name}`}
-                  value={draft.values[id]?.unit ?? unitsFor(id)[0]!}
-                  options={unitsFor(id).map((value) => ({ value, label: unitLabel(value) }))}
-                  onChange={(unit) => form.set(withUnit(draft, id, unit))}
+                <UnitSwitch
+                  label={parameter(id).name}
+                  value={typedAt(draft, id)}
+                  units={unitsFor(id)}
+                  onChange={(value) => form.set(put(draft, id, value))}
                 />
               </div>
             ))}
           {(['pumped', 'level'] as const).map((field) => (
             <div key={field} className="row">
               <span>Unit of {nameOf(field).toLowerCase()}</span>
-              <Segmented
-                aria-label={`Unit of ${nameOf(field)}`}
-                value={draft[field].unit}
-                options={(field === 'pumped' ? (['L', 'gal'] as const) : (['m', 'ft'] as const)).map((value) => ({
-                  value,
-                  label: unitLabel(value),
-                }))}
-                onChange={(unit) => form.set(withUnit(draft, field, unit))}
+              <UnitSwitch
+                label={nameOf(field)}
+                value={draft[field]}
+                units={field === 'pumped' ? ['L', 'gal'] : ['m', 'ft']}
+                onChange={(value) => form.set(put(draft, field, value))}
               />
             </div>
           ))}

@@ -20,7 +20,8 @@ export function unitsFor(id: ProbeParameter): UnitId[] {
   return unitChoice[id] ?? unitsOf(unitRow(parameter(id).unit).dimension).filter((candidate) => candidate === parameter(id).unit);
 }
 
-const typedAt = (draft: SetDraft, field: SetField): Typed =>
+/** A number of a set with its unit, as it stands in a draft. */
+export const typedAt = (draft: SetDraft, field: SetField): Typed =>
   (field === 'pumped' || field === 'level' ? draft[field] : draft.values[field]) ?? {
     text: '',
     unit: unitsFor(field as ProbeParameter)[0]!,
@@ -28,12 +29,12 @@ const typedAt = (draft: SetDraft, field: SetField): Typed =>
 
 export const textAt = (draft: SetDraft, field: SetField): string => typedAt(draft, field).text;
 
-const put = (draft: SetDraft, field: SetField, typed: Typed): Partial<SetDraft> =>
+/** The change of a draft that puts a number in the place of another. */
+export const put = (draft: SetDraft, field: SetField, typed: Typed): Partial<SetDraft> =>
   field === 'pumped' || field === 'level' ? { [field]: typed } : { values: { ...draft.values, [field]: typed } };
 
-/** The change of a draft that puts another text, or another unit, at a number. */
+/** The change of a draft that puts another text at a number. */
 export const withText = (draft: SetDraft, field: SetField, text: string) => put(draft, field, { ...typedAt(draft, field), text });
-export const withUnit = (draft: SetDraft, field: SetField, unit: UnitId) => put(draft, field, { ...typedAt(draft, field), unit });
 
 /** A set that was written down, as a draft to correct. */
 export function draftOf(set: PurgeSet): SetDraft {

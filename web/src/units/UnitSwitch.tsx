@@ -1,0 +1,55 @@
+import { convertTyped, showTyped, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import { readField } from './decimal.ts';
+
+/**
+ * The choice of a unit. Whoever changes it over a number may mean that it was wrong, or want the number in the other one: the number
+ * stays as it was typed, and the other reading is offered.
+ */
+export function UnitSwitch({
+  label,
+  value,
+  units,
+  onChange,
+}: {
+  /** What is measured. */
+  label: string;
+  value: Typed;
+  units: readonly UnitId[];
+  onChange: (value: Typed) => void;
+}) {
+  const [before, setBefore] = useState<Typed | null>(null);
+  if (units.length < 2) return <span className="fixed-unit">{unitLabel(value.unit)}</span>;
+  const change = (unit: UnitId) => {
+    setBefore(before ?? (readField(value.text).ok ? value : null));
+    onChange({ ...value, unit });
+  };
+  // Another number has nothing to do with the one before.
+  const offered = before && before.text === value.text && before.unit !== value.unit ? convertTyped(before, value.unit) : null;
+  return (
+    <>
+      <Segmented
+        aria-label={`Unit of ${label}`}
+        value={value.unit}
+        onChange={change}
+        options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
+      />
+      {before && offered && (
+        <p className="small converted" role="status">
+          Only the unit has changed: {showTyped(value)}. {showTyped(before)} would be{' '}
+          <button
+            type="button"
+            className="how"
+            onClick={() => {
+              setBefore(null);
+              onChange(offered);
+            }}
+          >
+            {showTyped(offered)}
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
