@@ -11,6 +11,7 @@ import {
   foretoldOf,
   handedOver,
   holdingOf,
+  sayHolding,
   intakesOn,
   isIntakeOpen,
   latestHandOver,
@@ -91,6 +92,7 @@ const at = (rules: Partial<typeof lab>, rule: RuleId = 'bacteria', more: Paramet
 describe('holding', () => {
   it('lets the shorter of rule and lab stand', () => {
     expect(holdingOf('bacteria', card('bacteria'), 0, null)).toMatchObject({ hours: 24, by: 'rule' });
+    expect(sayHolding(holdingOf('bacteria', card('bacteria'), 0, lab))).toBe('18 h by the lab');
     expect(holdingOf('bacteria', card('bacteria'), 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
     expect(holdingOf('bacteria', card('bacteria'), 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
   });

@@ -9,6 +9,10 @@ export interface Holding {
   by: 'lab' | 'rule';
 }
 
+/** `18 h by the lab`: how long a bottle may wait and whose rule that is, alike on its card, its form and its clock. */
+export const sayHolding = ({ hours, by }: Pick<Holding, 'hours' | 'by'>): string =>
+  `${hours >= 72 ? `${hours / 24} d` : `${hours} h`} by the ${by}`;
+
 /**
  * The holding deadline of a bottle filled at a moment (ms). The shorter of the rule's and the lab's time stands. Hours
  * are elapsed ones, so a daylight-saving change does not move them.

@@ -1,5 +1,5 @@
 import { purpose } from '@fonte/core/bottles';
-import { bottleConditions, leftReasons, type FormLine, type Refusal } from '@fonte/core/custody';
+import { bottleConditions, leftReasons, sayHolding, type FormLine, type Refusal } from '@fonte/core/custody';
 import { causes } from '@fonte/core/due';
 import type { VisitState } from '@fonte/core/round';
 import { saySample } from '@fonte/core/tap';
@@ -70,10 +70,7 @@ function Line({ line, isRefused, now }: { line: FormLine; isRefused: boolean; no
         {bottle.filledAt === null ? '–' : showMoment(bottle.filledAt, round.plan.zone)}
         {holding && (
           <div>
-            <Deadline at={holding.deadline} now={now} />{' '}
-            <span className="soft">
-              {holding.hours >= 72 ? `${holding.hours / 24} d` : `${holding.hours} h`} by the {holding.by}
-            </span>
+            <Deadline at={holding.deadline} now={now} /> <span className="soft">{sayHolding(holding)}</span>
           </div>
         )}
       </div>

@@ -101,7 +101,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
         <Checkbox className="sound" checked={isSound} onChange={(event) => setSound(event.target.checked)}>
           It is sound: sealed, cap tight, clean, in date{rule.preservative ? ', what must be in it is in it' : ''}
         </Checkbox>
-        <RuleCard rule={rule} />
+        <RuleCard bottle={bottle} />
         <Findings of={refusedIfFilled(round, bottle, time)} />
         <Said say={say} />
         <May do={bottleFilled}>

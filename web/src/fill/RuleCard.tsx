@@ -1,11 +1,11 @@
 import { shownSource } from '@fonte/core/editions';
-import { mixTimes, type BottleRule } from '@fonte/core/bottles';
+import { mixTimes } from '@fonte/core/bottles';
+import { holdingOf, sayHolding } from '@fonte/core/custody';
+import type { BottleState } from '@fonte/core/round';
 import { Mark } from '../theme/Mark.tsx';
 
-const hours = (value: number) => (value >= 72 ? `${value / 24} days` : `${value} hours`);
-
-/** Everything one bottle asks for, in the order in which it is needed. */
-export function RuleCard({ rule }: { rule: BottleRule }) {
+/** Everything one bottle asks for, in the order in which it is needed; its time is the one that its clock goes by. */
+export function RuleCard({ bottle: { rule: id, card: rule, lab } }: { bottle: Pick<BottleState, 'rule' | 'card' | 'lab'> }) {
   const rows: [string, string][] = [
     ['Rinse', rule.rinse],
     ...(rule.filter ? [['Filter', rule.filter] as [string, string]] : []),
@@ -13,7 +13,7 @@ export function RuleCard({ rule }: { rule: BottleRule }) {
     ['Air', rule.headspace],
     ...(rule.mix ? [['Mix', rule.mix] as [string, string]] : []),
     ['Keep', rule.temperatureText],
-    ['Time', `${hours(rule.holdingHours)}: ${rule.holdingFor.charAt(0).toLowerCase()}${rule.holdingFor.slice(1)}`],
+    ['Time', `${sayHolding(holdingOf(id, rule, 0, lab))}: ${rule.holdingFor.charAt(0).toLowerCase()}${rule.holdingFor.slice(1)}`],
   ];
   const times = mixTimes(rule);
   return (
