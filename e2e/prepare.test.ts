@@ -175,3 +175,25 @@ describe.sequential('the registers of gear', () => {
     expect(await seriousBarriers(page)).toEqual([]);
   });
 });
+
+describe.sequential('a second round of the day', () => {
+  it('takes over what was checked for the first, failures too, and asks for nothing twice', async () => {
+    await page.goto(`${server.address}/rounds/new`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Plan a round');
+    await tick(page, 'School');
+    await type(page, 'Name', 'Second of the day');
+    await type(page, 'System or site', 'Pedrinha');
+    await click(page, 'Plan it');
+    await see(page, 'Field book');
+    await click(page, 'Prepare', 'link');
+    await see(page, 'Checked in another round of the day:');
+    await see(page, 'Chlorine standard: fails at 0.71 mg/L');
+    await click(page, 'Take these 2 over');
+    await page.waitForFunction(() => !document.body.innerText.includes('Checked in another round of the day:'));
+    await see(page, 'Failed');
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await see(page, 'Failed');
+    expect(await shows(page, 'Checked in another round of the day:')).toBe(false);
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+});

@@ -42,6 +42,7 @@ export type FieldTestsBook = readonly FieldTest[];
 export interface FieldTestsAround {
   point: Point;
   prepare: PrepareBook;
+  zone: string;
 }
 
 interface FieldTestsView {
@@ -107,13 +108,12 @@ function readFits(tests: readonly FieldTest[], entry: Entry, { point }: FieldTes
   return question && !kept ? misfit('test-asked', 'payload.kept', { ...question.data, finding: question.code }) : null;
 }
 
-/** With an instrument that was to be checked and was not, or failed, what is read proves nothing. */
-function isUnchecked(by: MethodId, { prepare }: FieldTestsAround, hasInstrument: boolean): boolean {
+/** With an instrument that was to be checked and was not, or failed, what is read at a moment (ms) proves nothing. */
+function isUnchecked(by: MethodId, at: number, { prepare, zone }: FieldTestsAround, hasInstrument: boolean): boolean {
   const { instrument } = method(by);
-  return (
-    instrument !== null &&
-    (kindReadiness(instrument, prepare) === 'overridden' || isShut(instrument, kindReadiness(instrument, prepare), hasInstrument))
-  );
+  if (instrument === null) return false;
+  const readiness = kindReadiness(instrument, prepare, { at, zone });
+  return readiness === 'overridden' || isShut(instrument, readiness, hasInstrument);
 }
 
 function read(tests: readonly FieldTest[], entry: Entry, around: FieldTestsAround): FieldTest | null {
@@ -143,7 +143,7 @@ function read(tests: readonly FieldTest[], entry: Entry, around: FieldTestsAroun
       ...(begun?.doubts ?? []),
       ...(departed ? [{ code: departed, says: departure ?? '' } as const] : []),
       ...(method(by).chart ? [{ code: 'by-eye' } as const] : []),
-      ...(isUnchecked(by, around, used !== null) ? [{ code: 'unchecked' } as const] : []),
+      ...(isUnchecked(by, at, around, used !== null) ? [{ code: 'unchecked' } as const] : []),
       ...(isOver ? [{ code: 'free-above-total' } as const] : []),
     ],
     kept: kept ?? null,

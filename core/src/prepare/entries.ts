@@ -3,6 +3,7 @@ import { entryKind, Id } from '../book/index.ts';
 import { gearIds } from '../bottles/index.ts';
 import { Box, Instrument, instrumentKindIds } from '../registers/index.ts';
 import { field, samplers } from '../roles/index.ts';
+import { Instant } from '../time/index.ts';
 import { Typed } from '../units/index.ts';
 import { checkIds } from './check.ts';
 import { packIds } from './packing.ts';
@@ -11,27 +12,36 @@ const words = (title: string) => z.string().trim().max(300).meta({ title });
 const why = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title: 'Why' });
 const inBook = { stands: 'in-book', by: field, correction: 'replace' } as const;
 
+const checked = z.object({
+  instrument: Instrument.pick({ id: true, name: true, kind: true, serial: true }),
+  check: z.enum(checkIds),
+  standard: z
+    .object({
+      name: words('Standard'),
+      lot: z.string().trim().min(1, { error: 'Write down its lot.' }).max(80).meta({ title: 'Lot' }),
+      expires: z.iso.date({ error: 'A date such as 2027-03-31.' }).meta({ title: 'Expires on' }),
+    })
+    .optional(),
+  nominal: Typed.meta({ title: 'Should read' }).optional(),
+  reading: Typed.meta({ title: 'Reads' }).optional(),
+  isGood: z.boolean().meta({ title: 'Is it so?' }).optional(),
+  /** It was adjusted since the check before. */
+  isAdjusted: z.boolean().default(false),
+});
+
 /** An instrument was checked. The book carries what it was and with which standard, so that it proves it alone. */
 export const instrumentChecked = entryKind(
   'instrument-checked',
   'Instrument checked',
-  z.object({
-    instrument: Instrument.pick({ id: true, name: true, kind: true, serial: true }),
-    check: z.enum(checkIds),
-    standard: z
-      .object({
-        name: words('Standard'),
-        lot: z.string().trim().min(1, { error: 'Write down its lot.' }).max(80).meta({ title: 'Lot' }),
-        expires: z.iso.date({ error: 'A date such as 2027-03-31.' }).meta({ title: 'Expires on' }),
-      })
-      .optional(),
-    nominal: Typed.meta({ title: 'Should read' }).optional(),
-    reading: Typed.meta({ title: 'Reads' }).optional(),
-    isGood: z.boolean().meta({ title: 'Is it so?' }).optional(),
-    /** It was adjusted since the check before. */
-    isAdjusted: z.boolean().default(false),
+  checked.extend({
+    /** It was made in another round: where and when. */
+    taken: z.object({ round: Id, entry: Id, at: Instant }).optional(),
   }),
-  inBook,
+  {
+    ...inBook,
+    // At first every round had its own checks.
+    earlier: [{ payload: checked, upgrade: (before: unknown) => before }],
+  },
 );
 
 /** An instrument is used although it failed, or was not checked. */

@@ -1,10 +1,12 @@
 export type { CheckRow, Tolerance } from './tables/checks.ts';
 export type { PackRow } from './tables/packing.ts';
 export * from './check.ts';
+export * from './holds.ts';
 export * from './packing.ts';
 export * from './boxing.ts';
 export * from './training.ts';
 export * from './entries.ts';
 export * from './prepare.ts';
 export * from './endpoints.ts';
+export { checkedElsewhere } from './elsewhere.ts';
 export * from './words.ts';

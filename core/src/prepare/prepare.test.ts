@@ -7,6 +7,8 @@ import { analysisAdded, type PlannedVisit } from '../plan/index.ts';
 import type { Point } from '../registers/index.ts';
 import {
   callsToMake,
+  checkedElsewhere,
+  checkHolds,
   checkIds,
   checkOverridden,
   checkRow,
@@ -23,6 +25,7 @@ import {
   unproven,
   readinessOf,
   type CheckId,
+  type CheckMadeElsewhere,
 } from './index.ts';
 
 const mg = (text: string) => ({ text, unit: 'mg/L' as const });
@@ -101,7 +104,8 @@ describe('an instrument before it is used', () => {
       reading: mg(reading),
       ...(id === 'photometer-standard' ? { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-7', expires } } : {}),
     });
-  const photometers = () => kindReadiness('photometer', state().prepare);
+  const noon = { at: Date.parse('2026-11-23T12:00:00Z'), zone: 'UTC' };
+  const photometers = (when = noon) => kindReadiness('photometer', state().prepare, when);
   beforeEach(() => {
     book = new Script().plan();
   });
@@ -114,10 +118,62 @@ describe('an instrument before it is used', () => {
     expect(photometers()).toBe('checked');
     check('photometer-standard', '0.70');
     expect(photometers()).toBe('failed');
-    expect(readinessOf(photometer, state().prepare.checks)).toBe('failed');
+    expect(readinessOf(photometer, state().prepare.checks, noon)).toBe('failed');
     // Adjusted and checked once more.
     check('photometer-standard', '1.02');
     expect(photometers()).toBe('checked');
+  });
+
+  it('holds for its day; from the evening before for the next one; a failure until it passes', () => {
+    check('photometer-zero', '0.00');
+    check('photometer-standard', '0.98');
+    const { at } = state().prepare.checks[0]!;
+    const on = (wall: string) => photometers({ at: Date.parse(wall), zone: 'UTC' });
+    expect(new Date(at).toISOString().slice(0, 11)).toBe('2026-11-23T');
+    expect([on('2026-11-23T23:59:00Z'), on('2026-11-24T00:01:00Z')]).toEqual(['checked', 'unchecked']);
+    const evening = Date.parse('2026-11-22T17:30:00Z');
+    expect(
+      ['2026-11-22T18:00:00Z', '2026-11-23T16:00:00Z', '2026-11-24T00:30:00Z'].map((wall) =>
+        checkHolds(evening, { at: Date.parse(wall), zone: 'UTC' }),
+      ),
+    ).toEqual([true, true, false]);
+    // The day is the site's: 23:30 in the Azores (UTC−1) is 00:30 UTC of the next.
+    expect(checkHolds(Date.parse('2026-11-23T09:00:00Z'), { at: Date.parse('2026-11-24T00:30:00Z'), zone: 'Atlantic/Azores' })).toBe(true);
+    check('photometer-zero', '0.40');
+    expect(on('2026-12-05T08:00:00Z')).toBe('failed');
+  });
+
+  it('is taken over from another round of the day, not from an earlier day, and not over what was read here since', () => {
+    const round = idOf(90);
+    const elsewhere = (minutes: number, id: CheckId, reading: string): CheckMadeElsewhere => ({
+      round,
+      entry: idOf(91),
+      at: Date.parse('2026-11-23T06:00:00Z') + minutes * 60_000,
+      payload: instrumentChecked.payload.parse({
+        instrument: photometer,
+        check: id,
+        reading: mg(reading),
+        ...(id === 'photometer-standard' ? { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-7', expires: '2026-12-31' } } : {}),
+      }),
+    });
+    const made = [
+      elsewhere(0, 'photometer-zero', '0.30'),
+      elsewhere(5, 'photometer-zero', '0.00'),
+      elsewhere(9, 'photometer-standard', '1.01'),
+    ];
+    const offered = (when = noon) => checkedElsewhere(photometer.id, made, state().prepare, idOf(1), when).map(({ at }) => at);
+    expect(offered()).toEqual([made[1]!.at, made[2]!.at]);
+    expect(offered({ ...noon, at: noon.at + 86_400_000 })).toEqual([]);
+    const taken = (of: CheckMadeElsewhere, back = 0) => ({
+      ...of.payload,
+      taken: { round, entry: of.entry, at: { utc: new Date(of.at - back).toISOString(), offset: 0 } },
+    });
+    expect(misfit(book.make(instrumentChecked, taken(made[1]!, 86_400_000)))?.message).toMatch(/not made today/);
+    for (const of of made.slice(1)) book.write(instrumentChecked, taken(of));
+    expect(photometers()).toBe('checked');
+    // Twice, or once more after it was read here, it says nothing new.
+    expect(misfit(book.make(instrumentChecked, taken(made[1]!)))?.message).toMatch(/checked here since/);
+    expect(offered()).toEqual([]);
   });
 
   it('is used all the same with a reason, until it fails anew', () => {

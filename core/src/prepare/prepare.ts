@@ -4,6 +4,7 @@ import { cardOf, gearRow, rulesFor, type BottleRule, type BottleTable, type Gear
 import type { PlannedVisit } from '../plan/index.ts';
 import type { Instrument, InstrumentKind } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
+import { checkHolds, type When } from './holds.ts';
 import { checkRow, checksOf, instrumentFor, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
 import { calls, type CallRow } from './tables/calls.ts';
 import { shutAt } from './tables/checks.ts';
@@ -14,7 +15,10 @@ import type { MeasuredAt, PackId } from './packing.ts';
 /** A check in the book of a round, with what came of it. */
 export interface Check extends CheckMade {
   entry: string;
+  /** When it was made (ms). */
   at: number;
+  /** Where it was made, if in another round. */
+  takenFrom: { round: string; entry: string } | null;
   instrument: Pick<Instrument, 'id' | 'name' | 'kind' | 'serial'>;
   isAdjusted: boolean;
   outcome: CheckOutcome;
@@ -45,20 +49,29 @@ export interface PrepareBook {
 /** What lies around it in its round. */
 export interface PrepareAround {
   date: string;
+  zone: string;
   hasBottle: (id: string) => boolean;
 }
 
 export const prepareRoom: Room<PrepareBook, PrepareAround> = {
   kinds: [instrumentChecked, checkOverridden, kitTicked, gearChecked, callMade, bottlesBoxed],
   empty: { checks: [], overridden: [], packed: new Set(), gear: new Map(), calls: [], boxed: new Map() },
-  fits: (_, entry, around) => {
+  fits: ({ checks }, entry, around) => {
     if (bottlesBoxed.is(entry)) {
       const unknown = entry.payload.bottles.find((id) => !around.hasBottle(id));
       return unknown === undefined ? null : misfit('not-in-round', 'payload.bottles', { bottle: unknown });
     }
     if (!instrumentChecked.is(entry)) return null;
-    const { check, instrument, nominal, reading, isGood, standard } = entry.payload;
+    const { check, instrument, nominal, reading, isGood, standard, taken } = entry.payload;
     const row = checkRow(check);
+    if (taken) {
+      const at = millis(taken.at);
+      if (at > millis(entry.at) || !checkHolds(at, { at: millis(entry.at), zone: around.zone }))
+        return misfit('not-of-the-day', 'payload.taken');
+      // What was read here since then is younger.
+      if (checks.some((one) => one.instrument.id === instrument.id && one.check === check && one.at >= at))
+        return misfit('read-since', 'payload.taken');
+    }
     if (row.kind !== instrument.kind) return misfit('other-instrument', 'payload.check');
     if (!row.parameter) return isGood === undefined ? misfit('no-answer', 'payload.isGood') : null;
     if (!reading) return misfit('no-reading', 'payload.reading');
@@ -67,8 +80,11 @@ export const prepareRoom: Room<PrepareBook, PrepareAround> = {
   },
   advance: (book, entry, { date }) => {
     const done = { entry: entry.id, at: millis(entry.at) };
-    if (instrumentChecked.is(entry))
-      return { ...book, checks: [...book.checks, { ...done, ...entry.payload, outcome: judgeCheck(entry.payload, date) }] };
+    if (instrumentChecked.is(entry)) {
+      const { taken, ...made } = entry.payload;
+      const from = taken ? { at: millis(taken.at), takenFrom: { round: taken.round, entry: taken.entry } } : { takenFrom: null };
+      return { ...book, checks: [...book.checks, { ...done, ...made, ...from, outcome: judgeCheck(made, date) }] };
+    }
     if (checkOverridden.is(entry)) return { ...book, overridden: [...book.overridden, { ...done, ...entry.payload }] };
     if (kitTicked.is(entry)) {
       const packed = new Set(book.packed);
@@ -101,23 +117,31 @@ function lastOf(checks: readonly Check[], instrument: string): Map<CheckId, Chec
   return new Map(checks.filter((one) => one.instrument.id === instrument).map((one) => [one.check, one]));
 }
 
-/** Where one instrument stands: every check that is asked for has passed, one has failed, or some are missing. */
-export function readinessOf(instrument: Pick<Instrument, 'id' | 'kind'>, checks: readonly Check[]): Exclude<Readiness, 'overridden'> {
+/**
+ * Where one instrument stands: every check that is asked for has passed and still holds, one has failed, or some are missing. One that
+ * failed has failed until it passes.
+ */
+export function readinessOf(
+  instrument: Pick<Instrument, 'id' | 'kind'>,
+  checks: readonly Check[],
+  when: When,
+): Exclude<Readiness, 'overridden'> {
   const last = lastOf(checks, instrument.id);
   if ([...last.values()].some(({ outcome }) => outcome !== 'pass')) return 'failed';
-  return checksOf(instrument.kind).every((id) => checkRow(id).isOptional || last.has(id)) ? 'checked' : 'unchecked';
+  const holds = (id: CheckId) => last.has(id) && checkHolds(last.get(id)!.at, when);
+  return checksOf(instrument.kind).every((id) => checkRow(id).isOptional || holds(id)) ? 'checked' : 'unchecked';
 }
 
 /**
- * Where the instruments of a kind stand for a round: one that is ready is enough; what somebody took on themselves counts only as
- * that, and a check that fails after it takes it back.
+ * Where the instruments of a kind stand for a round at a moment: one that is ready is enough; what somebody took on themselves counts only
+ * as that and for its day, and a check that fails after it takes it back.
  */
-export function kindReadiness(kind: InstrumentKind, { checks, overridden }: PrepareBook): Readiness {
+export function kindReadiness(kind: InstrumentKind, { checks, overridden }: PrepareBook, when: When): Readiness {
   const own = checks.filter((one) => one.instrument.kind === kind);
-  const each = [...new Map(own.map((one) => [one.instrument.id, one.instrument])).values()].map((one) => readinessOf(one, own));
+  const each = [...new Map(own.map((one) => [one.instrument.id, one.instrument])).values()].map((one) => readinessOf(one, own, when));
   if (each.includes('checked')) return 'checked';
   const lastFail = Math.max(-Infinity, ...own.filter(({ outcome }) => outcome !== 'pass').map(({ at }) => at));
-  if (overridden.some((one) => one.kind === kind && one.at > lastFail)) return 'overridden';
+  if (overridden.some((one) => one.kind === kind && one.at > lastFail && checkHolds(one.at, when))) return 'overridden';
   return each.includes('failed') ? 'failed' : 'unchecked';
 }
 

@@ -13,6 +13,8 @@ export const prepareWords: Words = {
   'no-answer': 'Say whether it is so.',
   'no-reading': 'Write down what it reads.',
   'no-nominal': 'Write down what it should read.',
+  'not-of-the-day': 'That check was not made today, nor after noon yesterday: check it.',
+  'read-since': 'It was checked here since then.',
   'no-lot': 'Write down the lot of the standard.',
 };
 
@@ -42,9 +44,9 @@ export const readinessNames: Record<Readiness, string> = {
 export const callAnswerNames = { yes: 'Yes', no: 'No', nobody: 'Nobody answered' } as const;
 
 export const prepareSays: readonly Says[] = [
-  inBook(instrumentChecked, ({ instrument, check, reading, nominal, isGood, standard, isAdjusted }) => {
+  inBook(instrumentChecked, ({ instrument, check, reading, nominal, isGood, standard, isAdjusted, taken }) => {
     const said = reading ? `reads ${showTyped(reading)}${nominal ? `, should ${showTyped(nominal)}` : ''}` : isGood ? 'is so' : 'is not so';
-    return `${instrument.name}, ${checkRow(check).name}: ${said}.${standard ? ` Lot ${standard.lot}, until ${standard.expires}.` : ''}${isAdjusted ? ' Adjusted before.' : ''}`;
+    return `${instrument.name}, ${checkRow(check).name}: ${said}.${standard ? ` Lot ${standard.lot}, until ${standard.expires}.` : ''}${isAdjusted ? ' Adjusted before.' : ''}${taken ? ' Made in another round of the day.' : ''}`;
   }),
   inBook(checkOverridden, ({ kind, reason }) => `${instrumentKind(kind).name}: ${reason}`),
   inBook(kitTicked, ({ item, isPacked }) => `${packRow(item).name}: ${isPacked ? 'in the van' : 'taken out again'}.`),

@@ -33,6 +33,10 @@ export class AroundRound implements PlanAround, CustodyAround, KitAround, Cultur
     return this.round.plan.plan?.date ?? '';
   }
 
+  get zone(): string {
+    return this.round.plan.plan?.zone ?? 'UTC';
+  }
+
   get household(): Party | null {
     return household(this.round.kit);
   }
@@ -106,6 +110,10 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
 
   get date(): string {
     return this.round.plan.plan!.date;
+  }
+
+  get zone(): string {
+    return this.round.plan.plan!.zone;
   }
 
   get point(): Point {

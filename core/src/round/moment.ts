@@ -2,6 +2,7 @@ import type { Entry } from '../book/index.ts';
 import type { Finding } from '../findings/index.ts';
 import { minute, wallTime } from '../time/index.ts';
 import type { RoundState } from './fold.ts';
+import { nextAtVisit } from './next.ts';
 
 /** A clock may be ahead by so much (ms) before it is asked about. */
 const mayBeAhead = 2 * minute;
@@ -25,4 +26,10 @@ export function questionMoment(round: RoundState, entry: Pick<Entry, 'at' | 'vis
   if (checks.some((at) => isCrossed(at) && moment < at)) found.push(ask('moment-before-check'));
   if (round.handOvers.some(({ at }) => isCrossed(at) && moment > at)) found.push(ask('moment-after-hand-over'));
   return found;
+}
+
+/** When the instruments of a round are used (ms): now, or for the last bottle where the field work is done. */
+export function fieldMoment(round: RoundState, now: number): number {
+  const filled = round.bottles.flatMap(({ filledAt }) => filledAt ?? []);
+  return filled.length > 0 && round.visits.every((visit) => nextAtVisit(visit) === null) ? Math.min(now, Math.max(...filled)) : now;
 }

@@ -1,4 +1,4 @@
-import { checkRecord, checkRow, type Check, type CheckOfRecord } from '@fonte/core/prepare';
+import { checkRecord, checkRow, recentChecks, type Check, type CheckMadeElsewhere, type CheckOfRecord } from '@fonte/core/prepare';
 import { inOwnUnit } from '@fonte/core/parameters';
 import type { RoundState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
@@ -16,28 +16,46 @@ interface CheckRowOf extends DerivedRow {
   nominal: number | null;
   reading: number | null;
   outcome: string;
+  /** The check as its entry has it, JSON. */
+  payload: string;
 }
 const CheckTable = new EntitySchema<CheckRowOf>({
   name: 'checks',
-  columns: { ...derived, instrument: text, at: integer, made: text, nominal: optionalFloat, reading: optionalFloat, outcome: text },
+  columns: {
+    ...derived,
+    instrument: text,
+    at: integer,
+    made: text,
+    nominal: optionalFloat,
+    reading: optionalFloat,
+    outcome: text,
+    payload: text,
+  },
 });
 
-/** One row for each check of an instrument, in the parameter's own unit. */
+/** One row for each check of an instrument where it was made, in the parameter's own unit. */
 function checkRows(book: string, { prepare }: RoundState): CheckRowOf[] {
-  return prepare.checks.map((made: Check) => {
+  const own = prepare.checks.filter(({ takenFrom }) => takenFrom === null);
+  return own.map((made: Check) => {
     const { parameter, nominal } = checkRow(made.check);
-    const own = (typed: Typed | undefined) => (parameter && typed ? inOwnUnit(parameter, typed) : null);
+    const inOwn = (typed: Typed | undefined) => (parameter && typed ? inOwnUnit(parameter, typed) : null);
     return {
       book,
       id: made.entry,
       instrument: made.instrument.id,
       at: made.at,
       made: made.check,
-      nominal: nominal ?? own(made.nominal),
-      reading: own(made.reading),
+      nominal: nominal ?? inOwn(made.nominal),
+      reading: inOwn(made.reading),
       outcome: made.outcome,
+      payload: JSON.stringify(payloadOf(made)),
     };
   });
+}
+
+/** What the entry said. */
+function payloadOf({ entry: _entry, at: _at, takenFrom: _from, outcome: _outcome, ...payload }: Check): object {
+  return payload;
 }
 
 const prepareRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
@@ -51,6 +69,13 @@ const prepareRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
       reading,
       outcome: outcome as CheckOfRecord['outcome'],
     }));
+  }),
+  route(recentChecks, async ({ query: { from } }) => {
+    const rows = await store.read<CheckRowOf[]>('SELECT * FROM checks WHERE at >= ? ORDER BY at', [from]);
+    return rows.map(
+      ({ book, id, at, payload }) =>
+        ({ round: book, entry: id, at: Number(at), payload: JSON.parse(payload) as unknown }) as CheckMadeElsewhere,
+    );
   }),
 ];
 

@@ -1,10 +1,13 @@
 import { isShut, kindReadiness, readinessNames, unproven } from '@fonte/core/prepare';
 import { instrumentKind, registerLists, type InstrumentKind } from '@fonte/core/registers';
+import { minute } from '@fonte/core/time';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { now } from '../time/clock.ts';
+import { useNow } from '../time/useNow.ts';
 import { Override } from './Override.tsx';
 
 /** Whether one of a kind is in the register; null until that is known. */
@@ -17,14 +20,19 @@ function useKept(kind: InstrumentKind | null): boolean | null {
 export function useShut(kind: InstrumentKind | null): boolean {
   const { round } = useRound();
   const isKept = useKept(kind) ?? false;
-  return kind !== null && isShut(kind, kindReadiness(kind, round.prepare), isKept);
+  const time = useNow(minute);
+  return kind !== null && isShut(kind, kindReadiness(kind, round.prepare, { at: time, zone: round.plan.zone }), isKept);
 }
 
 /** That nothing shows that an instrument reads right with which work goes on. */
 export function Unproven({ kind }: { kind: InstrumentKind | null }) {
   const { id, round } = useRound();
   const isKept = useKept(kind);
-  const why = kind === null || isKept === null ? null : unproven(kind, kindReadiness(kind, round.prepare), isKept);
+  const time = useNow(minute);
+  const why =
+    kind === null || isKept === null
+      ? null
+      : unproven(kind, kindReadiness(kind, round.prepare, { at: time, zone: round.plan.zone }), isKept);
   if (kind === null || why === null) return null;
   const { name } = instrumentKind(kind);
   return (
@@ -32,7 +40,7 @@ export function Unproven({ kind }: { kind: InstrumentKind | null }) {
       <Mark kind="question" />
       <span>
         {why === 'unchecked'
-          ? `${name}: not checked for this round. `
+          ? `${name}: not checked today. `
           : `No ${name.toLowerCase()} is registered, so its readings cannot be verified. `}
         <Link to={why === 'unchecked' ? `/rounds/${id}/prepare` : '/instruments/new'}>
           {why === 'unchecked' ? 'Check it' : 'Register it'}
@@ -50,13 +58,14 @@ export function Checked({ kind, children }: { kind: InstrumentKind; children: Re
 /** That an instrument is not ready, the way to its check, and the way on without one. */
 export function Unchecked({ kind }: { kind: InstrumentKind }) {
   const { id, round } = useRound();
+  const readiness = kindReadiness(kind, round.prepare, { at: now(), zone: round.plan.zone });
   return (
     <div className="finding stop" role="alert">
       <Mark kind="stop" />
       <div className="stack">
         <p>
           <span className="strong">
-            {instrumentKind(kind).name}: {readinessNames[kindReadiness(kind, round.prepare)].toLowerCase()}.
+            {instrumentKind(kind).name}: {readinessNames[readiness].toLowerCase()}.
           </span>{' '}
           What it reads now would prove nothing.
         </p>

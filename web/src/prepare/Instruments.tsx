@@ -10,7 +10,7 @@ import {
   type Readiness,
 } from '@fonte/core/prepare';
 import { instrumentKind, registerLists, type Instrument, type InstrumentKind } from '@fonte/core/registers';
-import { instrumentsFor } from '@fonte/core/round';
+import { fieldMoment, instrumentsFor } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { showTyped } from '@fonte/core/units';
 import { useAnswer } from '../api/useAnswer.ts';
@@ -18,8 +18,10 @@ import { useRound } from '../book/useRound.ts';
 import { Correct } from '../book/Correct.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
-import { showTime } from '../time/show.ts';
+import { now } from '../time/clock.ts';
+import { showMoment } from '../time/show.ts';
 import { CheckForm } from './CheckForm.tsx';
+import { Elsewhere } from './Elsewhere.tsx';
 import { Override } from './Override.tsx';
 
 const marks: Record<Readiness, MarkKind> = { checked: 'good', failed: 'stop', unchecked: 'open', overridden: 'question' };
@@ -40,7 +42,7 @@ export function Instruments() {
 
 function Kind({ kind, instruments }: { kind: InstrumentKind; instruments: readonly Instrument[] }) {
   const { round } = useRound();
-  const readiness = kindReadiness(kind, round.prepare);
+  const readiness = kindReadiness(kind, round.prepare, { at: fieldMoment(round, now()), zone: round.plan.zone });
   const overridden = round.prepare.overridden.findLast((one) => one.kind === kind);
   return (
     <div className="panel">
@@ -84,6 +86,7 @@ function One({ instrument }: { instrument: Instrument }) {
           <Link to={`/instruments/${instrument.id}`}>its checks through time</Link>
         </span>
       </p>
+      <Elsewhere instrument={instrument} />
       <ul className="plain checks">
         {checksOf(instrument.kind).map((id) => (
           <CheckLine key={id} id={id} instrument={instrument} />
@@ -107,7 +110,7 @@ function CheckLine({ id, instrument }: { id: CheckId; instrument: Instrument }) 
           <span className={`word tone-${mark} small`}>
             <Mark kind={mark} />
             {outcomeNames[last.outcome]}
-            {last.reading ? ` at ${showTyped(last.reading)}` : ''}, {showTime(last.at, round.plan.zone)}
+            {last.reading ? ` at ${showTyped(last.reading)}` : ''}, {showMoment(last.at, round.plan.zone)}
           </span>
         )}
       </span>

@@ -8,6 +8,7 @@ import { Samples1796600000000 } from './0007-samples.ts';
 import { Pictures1796700000000 } from './0008-pictures.ts';
 import { Links1796800000000 } from './0009-links.ts';
 import { Uploads1796900000000 } from './0010-uploads.ts';
+import { ChecksMade1797000000000 } from './0011-checks-made.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -21,4 +22,5 @@ export const migrations = [
   Pictures1796700000000,
   Links1796800000000,
   Uploads1796900000000,
+  ChecksMade1797000000000,
 ] as const;
