@@ -150,7 +150,9 @@ function Elsewhere({ owed, names }: { owed: readonly SampleOfRecord[]; names: Pr
       <div className="row between">
         <div>
           <h2>Resamples outside programmes</h2>
-          <p className="soft">The last sample was special, spoilt or rejected, or the well was dry, and no new one has been taken or planned.</p>
+          <p className="soft">
+            The last sample was special, spoilt or rejected, or the well was dry, and no new one has been taken or planned.
+          </p>
         </div>
         <PlanThem visits={visits} name="Resamples" />
       </div>

@@ -1,5 +1,5 @@
 import { convertTyped, showTyped, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
-import { Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { readField } from './decimal.ts';
 
@@ -36,19 +36,19 @@ export function UnitSwitch({
         options={units.map((unit) => ({ value: unit, label: unitLabel(unit) }))}
       />
       {before && offered && (
-        <p className="small converted" role="status">
-          Only the unit has changed: {showTyped(value)}. {showTyped(before)} would be{' '}
-          <button
-            type="button"
-            className="how"
+        <div className="small converted row" role="status">
+          <span>
+            Only the unit has changed. {showTyped(before)} would be {showTyped(offered)}.
+          </span>
+          <Button
             onClick={() => {
               setBefore(null);
               onChange(offered);
             }}
           >
-            {showTyped(offered)}
-          </button>
-        </p>
+            Use {showTyped(offered)}
+          </Button>
+        </div>
       )}
     </>
   );
