@@ -13,7 +13,7 @@ const occasion = (change: Partial<Occasion> = {}): Occasion => ({
   state: 'over-indicator',
   set: 'us-40-cfr',
   origin: 'network',
-  isDoubtful: false,
+  doubt: null,
   known: arrived,
   ...change,
 });
@@ -35,8 +35,8 @@ describe('what follows from a verdict', () => {
       occasion({ parameter: 'nitrate', state: 'over-health', use: 'monitoring' }),
       ['monitoring-coordinator'],
     ],
-    ['coliforms beside a blank that grew', occasion({ isDoubtful: true }), ['doubtful-again']],
-    ['E. coli beside a blank that grew', occasion({ parameter: 'ecoli', state: 'over-health', isDoubtful: true }), ['doubtful-again']],
+    ['coliforms beside a blank that grew', occasion({ doubt: 'blank' }), ['doubtful-again']],
+    ['E. coli beside a blank that grew', occasion({ parameter: 'ecoli', state: 'over-health', doubt: 'blank' }), ['doubtful-again']],
     ['coliforms in a well of somebody’s own', occasion({ origin: 'private' }), ['private-germs']],
     [
       'nitrate in a well of somebody’s own',
@@ -69,7 +69,7 @@ describe('what follows from a verdict', () => {
     expect(isHealth({})).toEqual([true, true]);
     expect(isHealth({ parameter: 'lead', state: 'over-health', use: 'monitoring' })).toEqual([false]);
     expect(isHealth({ parameter: 'arsenic', state: 'cannot-tell' })).toEqual([false]);
-    expect(isHealth({ parameter: 'ecoli', state: 'over-health', isDoubtful: true })).toEqual([false]);
+    expect(isHealth({ parameter: 'ecoli', state: 'over-health', doubt: 'blank' })).toEqual([false]);
   });
 
   it('stands once a point, naming each cause once', () => {

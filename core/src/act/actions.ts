@@ -5,7 +5,7 @@ import type { Origin } from '../registers/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
 import type { FollowUp } from './follow-up.ts';
-import type { FollowUpRule, FollowUpTable } from './tables/rules.ts';
+import type { Doubt, FollowUpRule, FollowUpTable } from './tables/rules.ts';
 
 /** A judged result with what a follow-up depends on. */
 export interface Occasion {
@@ -19,8 +19,8 @@ export interface Occasion {
   set: string;
   /** Whose water it is. */
   origin: Origin;
-  /** Something puts the result in doubt, as a blank of its batch that grew: it asks for a new sample, and is no alarm. */
-  isDoubtful: boolean;
+  /** What puts the result in doubt: it asks for a new sample, and is no alarm. */
+  doubt: Doubt | null;
   /** When it was known first (ms): told, or with the report that brought it. */
   known: number;
 }
@@ -123,15 +123,16 @@ function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
     (!when.use || when.use === occasion.use) &&
     (!when.sample || when.sample === occasion.sample) &&
     (!when.origins || when.origins.includes(occasion.origin)) &&
-    (when.doubtful === undefined || when.doubtful === occasion.isDoubtful)
+    (when.doubtful === undefined || when.doubtful === (occasion.doubt === 'blank')) &&
+    (!when.doubts || (occasion.doubt === null ? when.doubts.length === 0 : when.doubts.includes(occasion.doubt)))
   );
 }
 
 /** People may drink what is over a value for health, or holds germs. */
-const isOfHealth = ({ use, state, parameter: id, isDoubtful }: Occasion, { when }: FollowUpRule): boolean =>
+const isOfHealth = ({ use, state, parameter: id }: Occasion, { when }: FollowUpRule): boolean =>
   use === 'supply' &&
   // A rule that does not tell what is in doubt sounds the alarm for it as well.
-  !(isDoubtful && when.doubtful === true) &&
+  !(when.doubtful === true || (when.doubts ?? []).length > 0) &&
   (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && parameter(id).unit === 'per100mL'));
 
 /**

@@ -1,4 +1,5 @@
 export * from './judge.ts';
+export { duplicateDiffers, duplicatesMayDiffer } from './duplicates.ts';
 export * from './sums.ts';
 export * from './ranking.ts';
 export { limitSets } from './tables/index.ts';

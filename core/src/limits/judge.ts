@@ -30,6 +30,7 @@ export const weaknesses = [
   'invalid',
   'special',
   'contradicted',
+  'duplicate',
   'dissolved',
   'flushed',
   'told',
@@ -180,6 +181,16 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
 export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string, weakness: Weakness | null = null): Verdict {
   const verdict = judgeByRows(result, set, sampledOn);
   return verdict.state === 'meets' && weakness ? { ...verdict, state: 'proves-nothing', close: false, weakness } : { ...verdict, weakness };
+}
+
+/**
+ * A verdict beside that of another bottle of the same water, where the two differ by more than duplicates do: what the other puts over a
+ * value is not met here.
+ */
+export function besideDuplicate(verdict: Verdict, other: Verdict): Verdict {
+  return verdict.state === 'meets' && other.state.startsWith('over-')
+    ? { ...verdict, state: 'proves-nothing', close: false, weakness: 'duplicate' }
+    : verdict;
 }
 
 function judgeByRows(result: LabResult, set: LimitSet, sampledOn: string): Verdict {

@@ -3,7 +3,17 @@ import { describe, expect, it } from 'vitest';
 import { analysisIds, bottleTables, cardOf, rulesFor } from '../bottles/index.ts';
 import { parameterIds, type ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
-import { inReadingOrder, judgeResult, judgeSums, limitsFor, limitSets, weaknessOf, type LimitSet, type Sampled } from './index.ts';
+import {
+  duplicateDiffers,
+  inReadingOrder,
+  judgeResult,
+  judgeSums,
+  limitsFor,
+  limitSets,
+  weaknessOf,
+  type LimitSet,
+  type Sampled,
+} from './index.ts';
 
 const bottles = bottleTables.newest[0]!;
 const euDrinkingWater = limitSets.on('eu-2020-2184', '2026-11-23')!;
@@ -257,4 +267,28 @@ it('is read bacteria first, then health, open questions, indicators, close, the 
     'sodium',
     'calcium',
   ]);
+});
+
+describe('two bottles of one water', () => {
+  const differ = (a: Parameters<typeof result>, b: Parameters<typeof result>) => duplicateDiffers(result(...a), result(...b));
+
+  // RPD = |a − b| ÷ ((a + b) ÷ 2): 12 and 3 differ by 9 in 7.5, 10 and 7.5 by 2.5 in 8.75.
+  it('differ by a part of their mean', () => {
+    expect(differ(['arsenic', 12], ['arsenic', 3])).toBeCloseTo(1.2, 9);
+    expect(differ(['nitrate', 7], ['nitrate', 10])).toBeCloseTo(3 / 8.5, 9);
+    expect(differ(['nitrate', 7.5], ['nitrate', 10])).toBeNull();
+  });
+
+  it('agree where both are near what the lab can see, or one is only known to lie below it', () => {
+    expect(differ(['arsenic', 1.2, 'value', 1], ['arsenic', 2.1, 'value', 1])).toBeNull();
+    expect(differ(['arsenic', 1, 'below', 1], ['arsenic', 1.8, 'value', 1])).toBeNull();
+    // Not found below 1, and 12 in the other: 1 is the most it can be.
+    expect(differ(['arsenic', 1, 'below', 1], ['arsenic', 12, 'value', 1])).toBeCloseTo(11 / 6.5, 9);
+    expect(differ(['arsenic', 20, 'below'], ['arsenic', 12])).toBeNull();
+  });
+
+  it('never argue a germ away, nor compare what is no amount', () => {
+    expect(differ(['ecoli', 0], ['ecoli', 40])).toBeNull();
+    expect(differ(['ph', 4], ['ph', 9])).toBeNull();
+  });
 });

@@ -160,30 +160,47 @@ describe('duplicates and blanks', () => {
     expect(visit(book.tap).runs[0]!.now?.step.id).toBe('cold');
   });
 
+  const found = (parameter: 'iron' | 'arsenic', bottle: string, value: number) => ({
+    line: 2,
+    bottle,
+    parameter,
+    form: 'value' as const,
+    value,
+    estimated: false,
+    reportingLimit: 1,
+    written: { result: String(value), unit: 'µg/L', reportingLimit: '1' },
+  });
+  const reported = (...results: ReturnType<typeof found>[]) => {
+    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
+    book.write(reportRead, { sha256: 'a'.repeat(64), mapping: { columns: {} }, header: [], unread: 0, results });
+  };
+
+  // Arsenic: 10 µg/L in Directive (EU) 2020/2184, Annex I, Part B. RPD of 12 and 3: 9 ÷ 7.5 = 120 %.
+  it.each([
+    [12, 3, ['over-health', 'proves-nothing'], ['duplicate-again']],
+    [3, 12, ['proves-nothing', 'over-health'], ['duplicate-again']],
+    [12, 11, ['over-health', 'over-health'], ['monitoring-coordinator']],
+    [30, 12, ['over-health', 'over-health'], ['monitoring-coordinator']],
+    [11, 9, ['over-health', 'meets'], ['monitoring-coordinator']],
+  ] as const)('with %f µg/L of arsenic in the sample and %f in its duplicate: %j', (sample, duplicate, states, tasks) => {
+    extra('duplicate');
+    purged();
+    for (const id of ['261123A-MW3-M', '261123A-MW3-M-D']) fill(id);
+    book.handOver(['261123A-MW3-M', '261123A-MW3-M-D']);
+    reported(found('arsenic', '261123A-MW3-M', sample), found('arsenic', '261123A-MW3-M-D', duplicate));
+    const { judged } = state().verdict!.visits[0]!;
+    const of = (purpose: string) => judged.find((one) => one.purpose === purpose)!.verdict.state;
+    expect([of('sample'), of('duplicate')]).toEqual(states);
+    expect(state().followUps.flatMap(({ task }) => (task.code === 'rule' ? [task.rule] : []))).toEqual(tasks);
+  });
+
   it('are never the water of the point when they are blank: a hit puts what went along in doubt', () => {
     extra('duplicate');
     extra('field-blank');
     purged();
     for (const id of ['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D']) fill(id);
     book.handOver(['261123A-MW3-M-FR', '261123A-MW3-M', '261123A-MW3-M-D']);
-    const iron = (bottle: string, value: number) => ({
-      line: 2,
-      bottle,
-      parameter: 'iron' as const,
-      form: 'value' as const,
-      value,
-      estimated: false,
-      reportingLimit: 5,
-      written: { result: String(value), unit: 'µg/L', reportingLimit: '5' },
-    });
-    book.write(reportReceived, { sha256: 'a'.repeat(64), name: 'r.csv', size: 1, from: 'lab', fault: null });
-    book.write(reportRead, {
-      sha256: 'a'.repeat(64),
-      mapping: { columns: {} },
-      header: [],
-      unread: 0,
-      results: [iron('261123A-MW3-M-FR', 900), iron('261123A-MW3-M', 100), iron('261123A-MW3-M-D', 104)],
-    });
+    reported(found('iron', '261123A-MW3-M-FR', 900), found('iron', '261123A-MW3-M', 100), found('iron', '261123A-MW3-M-D', 104));
     const { verdict } = state();
     expect(verdict!.blanks).toMatchObject([{ result: { bottle: '261123A-MW3-M-FR' }, isHit: true }]);
     expect(verdict!.visits[0]!.judged.map(({ purpose, doubt, verdict: one }) => [purpose, doubt, one.state])).toEqual([

@@ -2,7 +2,9 @@ import { callsToLabs, followUps, resamples, type FollowUp, type Occasion } from 
 import { purpose, type PurposeId, type SampleKind } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import {
+  besideDuplicate,
   boundsOf,
+  duplicateDiffers,
   inReadingOrder,
   judgeResult,
   judgeSums,
@@ -33,6 +35,8 @@ export interface RoundResult extends JudgedResult, Pick<Standing, 'report' | 'be
   isDissolved: boolean;
   /** Blanks of the round in which the same parameter was found: what they took up may be in this bottle too. */
   doubt: readonly string[];
+  /** Another bottle of the same water that tells something else, by what part of the mean, and whether it lies on the other side of a value. */
+  twin: { bottle: string; by: number; isOther: boolean } | null;
 }
 
 /** A result of a blank: never the water of a point, and a mark on what it went along with when something was found. */
@@ -112,18 +116,44 @@ function judgeVisit(
       purpose: bottle.purpose,
       isDissolved,
       doubt: hits(result.parameter),
+      twin: null,
       verdict: judgeResult(result, set, day, weakness),
       others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day, weakness) })),
     };
   });
+  const beside = judged.map((one) => besideTwin(one, judged));
   return {
     visit: visit.id,
     pointName: visit.name,
     use,
     sets,
-    judged: inReadingOrder(judged),
-    sums: sumsOf(judged, set),
+    judged: inReadingOrder(beside),
+    sums: sumsOf(beside, set),
     onSite: siteResults(visit, sets, zone),
+  };
+}
+
+/** A result beside the duplicate that differs from it most, or the sample that it is a duplicate of. */
+function besideTwin(one: RoundResult, all: readonly RoundResult[]): RoundResult {
+  const [twin] = all
+    .flatMap((other) => {
+      const isTwin =
+        other.result.bottle !== one.result.bottle &&
+        other.result.parameter === one.result.parameter &&
+        other.isDissolved === one.isDissolved &&
+        (other.purpose === 'sample') !== (one.purpose === 'sample');
+      const by = isTwin ? duplicateDiffers(one.result, other.result) : null;
+      return by === null ? [] : [{ other, by }];
+    })
+    .sort((a, b) => b.by - a.by);
+  if (!twin) return one;
+  const { other, by } = twin;
+  const isOver = ({ verdict }: RoundResult) => verdict.state.startsWith('over-');
+  return {
+    ...one,
+    twin: { bottle: other.result.bottle, by, isOther: isOver(one) !== isOver(other) },
+    verdict: besideDuplicate(one.verdict, other.verdict),
+    others: one.others.map((each, place) => ({ ...each, verdict: besideDuplicate(each.verdict, other.others[place]!.verdict) })),
   };
 }
 
@@ -146,14 +176,14 @@ function occasionsOf(
   const origin = originOf(visits.find(({ id }) => id === visit)!.point);
   const at = { visit, pointName, use, set: sets[0].id, origin };
   /** A blank of its batch grew: what is positive proves nothing. */
-  const isDoubtful = (bottle: string, bench: string | undefined) =>
+  const grew = (bottle: string, bench: string | undefined) =>
     bench !== undefined && (benchCount(round.culture, bottle)?.doubts.some(({ code }) => code === 'blank-grew') ?? false);
-  const results = judged.map(({ result, verdict, sample, known, bench }): Occasion => ({
+  const results = judged.map(({ result, verdict, sample, known, bench, twin }): Occasion => ({
     ...at,
     sample: sample === 'routine' ? 'routine' : 'special',
     parameter: result.parameter,
     state: verdict.state,
-    isDoubtful: isDoubtful(result.bottle, bench),
+    doubt: grew(result.bottle, bench) ? 'blank' : twin?.isOther ? 'duplicate' : null,
     known,
   }));
   const together = sums.flatMap(({ rule, state }) =>
@@ -164,7 +194,7 @@ function occasionsOf(
         sample: share.sample === 'routine' ? 'routine' : 'special',
         parameter: id,
         state,
-        isDoubtful: false,
+        doubt: null,
         known: share.known,
       };
     }),

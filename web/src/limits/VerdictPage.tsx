@@ -1,5 +1,5 @@
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
+import { duplicatesMayDiffer, sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
@@ -165,6 +165,9 @@ function about(one: RoundResult, because: readonly string[]): string {
     weakness && (state === 'proves-nothing' || !isOver) ? sayWeakness(weakness) : '',
     ...because,
     one.isPreliminary && one.report ? 'Preliminary: the lab will report it again.' : '',
+    one.twin
+      ? `${one.twin.bottle} holds the same water and differs by ${Math.round(one.twin.by * 100)} %; up to ${duplicatesMayDiffer * 100} % is usual.`
+      : '',
     doubt.length > 0 ? `In doubt: the blank ${doubt.join(', ')} holds it too.` : '',
     result.estimated && one.report ? 'An estimate.' : '',
     result.unusual ? 'Labs do not usually find so much or so little: look at the unit in the report.' : '',

@@ -49,6 +49,7 @@ const say = (
           isDissolved: false,
           purpose: 'sample',
           doubt: [],
+          twin: null,
         })),
       },
     ],

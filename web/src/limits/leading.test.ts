@@ -32,6 +32,7 @@ const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
       sample: 'routine',
       purpose: 'sample',
       doubt: [],
+      twin: null,
       ...reported,
     },
   ],
@@ -69,7 +70,16 @@ it('counts the sample once in a sum, whatever its duplicate says', () => {
   const found = (parameter: 'nitrate' | 'nitrite', value: number, purpose: 'sample' | 'duplicate') => {
     const result: LabResult = { ...fluoride, parameter, value };
     const others = [{ set: who, verdict: judgeResult(result, who, day) }];
-    return { result, verdict: judgeResult(result, eu, day), others, sample: 'routine' as const, purpose, doubt: [], ...reported };
+    return {
+      result,
+      verdict: judgeResult(result, eu, day),
+      others,
+      sample: 'routine' as const,
+      purpose,
+      doubt: [],
+      twin: null,
+      ...reported,
+    };
   };
   const judged = [found('nitrate', 40, 'duplicate'), found('nitrate', 20, 'sample'), found('nitrite', 0.3, 'sample')];
   const led = ledBy({ ...verdict, sets: [eu, who], visits: [{ ...at([eu, who]), judged }] }, 'who-gdwq');

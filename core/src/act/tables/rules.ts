@@ -6,6 +6,9 @@ import type { Origin } from '../../registers/index.ts';
 /** Hours from the moment at which the result was known, or the end of that day by the site's wall clock. */
 export type Due = { hours: number } | { endOfDay: true };
 
+/** What puts a result in doubt: a blank of its batch that grew, or another bottle of the same water. */
+export type Doubt = 'blank' | 'duplicate';
+
 export interface FollowUpRule {
   id: string;
   /** When it applies; a field that is left out does not matter. */
@@ -20,8 +23,10 @@ export interface FollowUpRule {
     notSets?: readonly string[];
     /** Whose water it is. */
     origins?: readonly Origin[];
-    /** Whether it is in doubt, as a count beside a blank that grew. */
+    /** Whether it is a count beside a blank that grew. */
     doubtful?: boolean;
+    /** What puts it in doubt; none for what nothing does. */
+    doubts?: readonly Doubt[];
   };
   do: string;
   due: Due;
@@ -213,6 +218,24 @@ const rules2026e: readonly FollowUpRule[] = [
   },
 ];
 
+/**
+ * As the edition before; and what two bottles of one water tell differently is measured again before anybody is alarmed, with the higher
+ * number believed until then.
+ */
+const rules2026f: readonly FollowUpRule[] = [
+  {
+    id: 'duplicate-again',
+    when: { states: overStates, doubts: ['duplicate'] },
+    due: { hours: 24 },
+    do: 'Two bottles of the same water differ, and one is over the value. Have the lab measure both again, and take a new sample. Until that is clear, believe the higher number.',
+    source: 'Common practice',
+  },
+  ...rules2026e.map(({ when: { doubtful, ...when }, ...rule }): FollowUpRule => ({
+    ...rule,
+    when: doubtful === undefined ? when : { ...when, doubts: doubtful ? ['blank'] : [] },
+  })),
+];
+
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
   /** What it asks for of lost bottles beside a new sample of what was refused: a call to that lab, a look for what was not found. */
@@ -227,4 +250,5 @@ export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-3', rules: rules2026c },
   { ...common, edition: '2026-4', rules: rules2026c, lost: ['call-lab', 'missing'] },
   { ...common, edition: '2026-5', rules: rules2026e, lost: ['call-lab', 'missing'] },
+  { ...common, edition: '2026-6', rules: rules2026f, lost: ['call-lab', 'missing'] },
 ]);

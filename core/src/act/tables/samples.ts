@@ -10,5 +10,7 @@ export interface AskedSample {
 /** By the rule that asks; the same in every edition of the rules. What no row names asks for no sample. */
 export const askedSamples: Readonly<Record<string, AskedSample>> = {
   'coliform-repeats': { as: 'repeat', at: 'point' },
+  'doubtful-again': { as: 'repeat', at: 'point' },
+  'duplicate-again': { as: 'repeat', at: 'point' },
   'coliform-source': { as: 'triggered', at: 'raw' },
 };
