@@ -19,7 +19,13 @@ export interface FitnessFor {
   because: FaultId[];
 }
 
-const ofAnalysis: Partial<Record<AnalysisId, TestKind>> = { legionella: 'legionella', lead: 'lead', radon: 'organics' };
+const ofAnalysis: Partial<Record<AnalysisId, TestKind>> = {
+  legionella: 'legionella',
+  legionellaFlushed: 'legionella',
+  lead: 'lead',
+  leadFifth: 'lead',
+  radon: 'organics',
+};
 const ofGroup: Partial<Record<string, TestKind>> = { Germs: 'germs', Organics: 'organics', PFAS: 'organics', Disinfection: 'organics' };
 
 /** What an analysis is, as far as the fitness of a place hangs on it. Editions without headings know germs by their bottle alone. */

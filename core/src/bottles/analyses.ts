@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { analyses } from './tables/bottles-2026-4/analyses.ts';
+import { analyses } from './tables/bottles-2026-5-analyses.ts';
 
 /** What can be asked for in any edition. It stands apart from the bottles: the first page needs the names alone. */
 export type AnalysisId = keyof typeof analyses;

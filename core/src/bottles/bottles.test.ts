@@ -35,7 +35,8 @@ describe('bottle rules', () => {
       const cards = rulesFor(table, [id]).map(bottleRule);
       const measured = cards.flatMap((card) => card.parameters);
       for (const card of cards) expect(card.parameters.length > 0 !== (card.measures !== undefined), card.name).toBe(true);
-      expect(new Set(measured).size, analysisName(table, id)).toBe(measured.length);
+      // The first and the fifth litre are two waters, each with its own numbers.
+      if (id !== 'leadFifth') expect(new Set(measured).size, analysisName(table, id)).toBe(measured.length);
       // The results of several vials are one: a report that names one of them must not leave the others open.
       for (const { copies = 1, measures, name } of cards) expect(copies === 1 || measures !== undefined, name).toBe(true);
     }

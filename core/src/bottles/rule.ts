@@ -45,6 +45,10 @@ export interface BottleRule {
   spareEach?: number;
   /** What would spoil it and must not be about. */
   gear?: readonly GearId[];
+  /** A swab of a surface: nothing is filled. */
+  isSwab?: true;
+  /** What is different at some kinds of points, by their names in the register. */
+  at?: Readonly<Record<string, Partial<BottleRule>>>;
   source: string;
 }
 

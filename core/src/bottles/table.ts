@@ -6,8 +6,10 @@ import { analyses2026 } from './tables/analyses.ts';
 import { analyses as analyses2 } from './tables/bottles-2026-2-analyses.ts';
 import { rules as rules2 } from './tables/bottles-2026-2.ts';
 import { rules as rules3 } from './tables/bottles-2026-3.ts';
-import { analyses } from './tables/bottles-2026-4/analyses.ts';
-import { rules } from './tables/bottles-2026-4/rules.ts';
+import { analyses as analyses4 } from './tables/bottles-2026-4/analyses.ts';
+import { rules as rules4 } from './tables/bottles-2026-4/rules.ts';
+import { analyses as analyses5 } from './tables/bottles-2026-5-analyses.ts';
+import { rules } from './tables/bottles-2026-5.ts';
 import { rules2026 } from './tables/rules.ts';
 
 export type RuleId = keyof typeof rules;
@@ -37,7 +39,14 @@ export const bottleTables = shelf<BottleTable>([
     ...common,
     edition: '2026-4',
     source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
-    analyses,
+    analyses: analyses4,
+    rules: rules4,
+  },
+  {
+    ...common,
+    edition: '2026-5',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
+    analyses: analyses5,
     rules,
   },
 ]);
@@ -54,10 +63,11 @@ export function cardOf(table: BottleTable, rule: RuleId): BottleRule {
   return card;
 }
 
-/** The card of a rule as it holds at a kind of point. */
-export function cardAt(table: BottleTable, rule: RuleId, at: 'well' | 'tap'): BottleRule {
-  const card = cardOf(table, rule);
-  return card.filterAt && card.filterAt !== at ? { ...card, filter: null } : card;
+/** The card of a rule as it holds at a point, by its type and kind. */
+export function cardAt(table: BottleTable, rule: RuleId, { type, kind }: { type: 'well' | 'tap'; kind: string }): BottleRule {
+  const { at = {}, ...card } = cardOf(table, rule);
+  const here = { ...card, ...(Object.hasOwn(at, kind) ? at[kind] : {}) };
+  return here.filterAt && here.filterAt !== type ? { ...here, filter: null } : here;
 }
 
 /** The bottle rules that a choice of analyses needs, each once, in filling order. */

@@ -91,7 +91,7 @@ export function stopWork(
     time += wholeMinutes(lasts);
   };
   const fill = (some: readonly PlannedBottle[]) => {
-    const each = (bottle: PlannedBottle) => minutes(usual.bottle + (cardAt(table, bottle.rule, point.type).filter ? usual.filter : 0));
+    const each = (bottle: PlannedBottle) => minutes(usual.bottle + (cardAt(table, bottle.rule, point).filter ? usual.filter : 0));
     const from = time;
     spend(
       'fill',
@@ -99,7 +99,7 @@ export function stopWork(
     );
     some.reduce((at, bottle) => {
       const full = at + each(bottle);
-      const { hours } = holdingOf(bottle.rule, cardAt(table, bottle.rule, point.type), 0, lab);
+      const { hours } = holdingOf(bottle.rule, cardAt(table, bottle.rule, point), 0, lab);
       filled.push({ id: bottle.id, rule: bottle.rule, filledAfter: full, keeps: hours * hour });
       return full;
     }, from);

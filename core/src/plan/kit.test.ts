@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { idOf, tapPoint, wellPoint } from '../../test/script.ts';
-import { analysisIds, bottleTables, extraPurposes, purpose, type AnalysisId } from '../bottles/index.ts';
+import { analysisIds, bottleTables, cardAt, cardOf, extraPurposes, purpose, type AnalysisId } from '../bottles/index.ts';
 import type { Point } from '../registers/index.ts';
 import { bottlesAt, countBottles, loads, missingExtras, suggest, type PlannedVisit } from './index.ts';
 
@@ -85,6 +85,19 @@ describe('blanks and duplicates that a plan lacks', () => {
   });
 });
 
+describe('a surface', () => {
+  it('is swabbed for Legionella: no litre to pack, nothing to turn over, and a bottle where there is water', () => {
+    const surface = { ...tapPoint, kind: 'surface' } as Point;
+    const bottles = [visit(surface, 'legionella'), visit(tapPoint, 'legionella')].flatMap((one) =>
+      bottlesAt(one, round, table).map((bottle) => ({ ...bottle, card: cardAt(table, bottle.rule, one.point) })),
+    );
+    expect(countBottles(table, bottles).map(({ card, needed }) => [card.container, card.volume, card.mix !== null, needed])).toEqual([
+      ['Sterile swab in its tube', 10, false, 1],
+      [cardOf(table, 'legionella').container, 1000, true, 1],
+    ]);
+  });
+});
+
 describe('the load', () => {
   it('is counted by what each bottle wants of the cold, blanks and all', () => {
     const visits = [visit(tapPoint, 'legionella', 'coliforms'), visit(wellPoint, 'metals', 'pfas533')];
@@ -92,7 +105,7 @@ describe('the load', () => {
       table,
       visits.flatMap((one) => bottlesAt(one, round, table)),
     );
-    const found = Object.fromEntries(loads(table, counts).map((one) => [one.temperature, one]));
+    const found = Object.fromEntries(loads(counts).map((one) => [one.temperature, one]));
     expect(found['cool']).toMatchObject({ bottles: 1, realIceOnly: false });
     expect(found['chilled']).toMatchObject({ bottles: 2, realIceOnly: true });
     expect(found['chilled']!.water).toBeCloseTo(0.5e-3, 9);

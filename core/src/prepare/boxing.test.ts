@@ -1,18 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { idOf, Script, tapPoint, wellPoint } from '../../test/script.ts';
-import { bottleTables, type RuleId } from '../bottles/index.ts';
+import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
 import type { PlannedVisit } from '../plan/index.ts';
 import { fold } from '../round/index.ts';
 import { bottlesBoxed, boxGroups, missingTraining, neededTraining, proposeBoxes, questionBoxes, type BoxOfBook } from './index.ts';
 
 const table = bottleTables.newest[0]!;
-const bottle = (id: string, rule: RuleId, visit = 'v') => ({ id, rule, visit });
+const bottle = (id: string, rule: RuleId, visit = 'v') => ({ id, card: cardOf(table, rule), visit });
 const box = (number: number, litres: number): BoxOfBook => ({ id: idOf(number), name: `Box ${number}`, holds: litres / 1000 });
 const climates = { bacteria: 'ice', chilled: 'ice', cool: 'mild', any: 'any' } as const;
 
 describe('bottles and boxes', () => {
-  const groups = boxGroups(table, [
+  const groups = boxGroups([
     bottle('B', 'bacteria'),
     bottle('L', 'legionella'),
     bottle('N', 'ammonium'),
@@ -55,10 +55,7 @@ describe('bottles and boxes', () => {
         fc.array(fc.record({ rule: fc.constantFrom(...rules), visit: fc.constantFrom('a', 'b', 'c') }), { maxLength: 40 }),
         fc.array(fc.integer({ min: 1, max: 30 }), { maxLength: 6 }),
         (bottles, litres) => {
-          const own = boxGroups(
-            table,
-            bottles.map(({ rule, visit }, number) => bottle(`n${number}`, rule, visit)),
-          );
+          const own = boxGroups(bottles.map(({ rule, visit }, number) => bottle(`n${number}`, rule, visit)));
           const found = proposeBoxes(
             own,
             litres.map((size, number) => box(number + 1, size)),

@@ -1,4 +1,4 @@
-import { cardOf, type BottleTable, type RuleId, type TemperatureClass } from '../bottles/index.ts';
+import type { BottleRule, TemperatureClass } from '../bottles/index.ts';
 import type { Finding } from '../findings/index.ts';
 import { spaceOf } from '../plan/index.ts';
 import type { Box } from '../registers/index.ts';
@@ -19,13 +19,13 @@ export interface BoxGroup {
 const climateOf: Readonly<Record<TemperatureClass, 'ice' | 'mild' | 'any'>> = { bacteria: 'ice', chilled: 'ice', cool: 'mild', any: 'any' };
 
 /** The bottles of a round by where they can travel together, in the order of its visits. */
-export function boxGroups(table: BottleTable, bottles: readonly { id: string; visit: string; rule: RuleId }[]): BoxGroup[] {
+export function boxGroups(bottles: readonly { id: string; visit: string; card: BottleRule }[]): BoxGroup[] {
   const groups = new Map<string, BoxGroup>();
-  for (const { id, visit, rule } of bottles) {
-    const { temperature } = cardOf(table, rule);
+  for (const { id, visit, card } of bottles) {
+    const { temperature } = card;
     const key = `${visit} ${temperature}`;
     const group = groups.get(key) ?? { visit, temperature, bottles: [], space: 0 };
-    groups.set(key, { ...group, bottles: [...group.bottles, id], space: group.space + spaceOf(table, rule) });
+    groups.set(key, { ...group, bottles: [...group.bottles, id], space: group.space + spaceOf(card) });
   }
   return [...groups.values()];
 }

@@ -15,7 +15,7 @@ export type MeasuredAt = (visit: PlannedVisit) => readonly ParameterId[];
 /** What is true of a visit, as far as the packing list asks. */
 function factsOf(visit: PlannedVisit, table: BottleTable, measuredAt: MeasuredAt) {
   const { point, analyses } = visit;
-  const cards = rulesFor(table, analyses).map((rule) => cardAt(table, rule, point.type));
+  const cards = rulesFor(table, analyses).map((rule) => cardAt(table, rule, point));
   return {
     type: point.type,
     groups: new Set(analyses.flatMap((id) => table.analyses[id]?.group ?? [])),

@@ -1,5 +1,5 @@
 import { callsToLabs, followUps, resamples, type FollowUp, type Occasion } from '../act/index.ts';
-import { purpose, type PurposeId, type SampleKind } from '../bottles/index.ts';
+import { purpose, type PurposeId, type RuleId, type SampleKind } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import {
   besideDuplicate,
@@ -46,6 +46,9 @@ export interface BlankResult {
   result: LabResult;
   isHit: boolean;
 }
+
+/** Bottles that hold water as it stood in the pipes. */
+const standingWater: readonly RuleId[] = ['lead', 'leadFifth'];
 
 type Sets = readonly [LimitSet, ...LimitSet[]];
 
@@ -108,7 +111,7 @@ function judgeVisit(
       isOwnBench: one.bench !== undefined,
       isContradicted: one.isContradicted,
       isDissolved: isDissolved && use === 'supply',
-      isFlushed: type === 'tap' && bottle.rule !== 'lead',
+      isFlushed: type === 'tap' && !standingWater.includes(bottle.rule),
     });
     return {
       ...one,

@@ -49,7 +49,7 @@ describe('plan', () => {
 
   it('counts what to pack, with spares', () => {
     const of = (rule: RuleId, supply: string | null = null) => ({ rule, supply });
-    expect(countBottles(table, [of('bacteria'), of('bacteria'), of('general')])).toEqual([
+    expect(countBottles(table, [of('bacteria'), of('bacteria'), of('general')])).toMatchObject([
       { rule: 'bacteria', needed: 2, spares: 1 },
       { rule: 'general', needed: 1, spares: 1 },
     ]);

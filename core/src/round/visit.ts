@@ -20,7 +20,17 @@ import { bottlesAt, labellingOf, labFor, nthVisit, type PlannedVisit } from '../
 import { gearReasons } from '../prepare/index.ts';
 import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { earliestFill, runsOf, runState, runThatFills, sampleReasons, unknownRun, type DueRun, type RunState } from '../tap/index.ts';
+import {
+  earliestFill,
+  fillsAt,
+  runsOf,
+  runState,
+  runThatFills,
+  sampleReasons,
+  unknownRun,
+  type DueRun,
+  type RunState,
+} from '../tap/index.ts';
 import { bottleInStream, type BottleState } from './bottle.ts';
 import { tablesOf } from './editions.ts';
 import { standingIn } from './standing.ts';
@@ -117,7 +127,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
             ...(by && !run && bottle.filledAt === null ? [] : runReasons(bottle.rule, filledAt, run, unknownRuns.length > 0)),
           ]
         : [];
-    return inTheField(one, cardAt(table!, one.rule, point.type), book.fill).map((bottle) => {
+    return inTheField(one, cardAt(table!, one.rule, point), book.fill).map((bottle) => {
       const reasons = reasonsAt(bottle, bottle.filledAt);
       return bottleInStream(bottle, {
         ...around,
@@ -216,6 +226,8 @@ export function fillGate(visit: VisitState, bottle: Pick<FieldBottle, 'rule' | '
   if (!purpose(bottle.purpose).isWater) return null;
   if (visit.purge && !visit.purge.ended) return misfit('end-purge-first', 'payload.bottle');
   const by = runThatFills(visit, bottle);
-  if (!by || by.run?.finished || by.run?.now?.step.act.type === 'fill') return null;
+  if (!by || by.run?.finished) return null;
+  const now = by.run?.now?.step;
+  if (now && visit.table && rulesFor(visit.table, fillsAt(by.protocol, now)).includes(bottle.rule)) return null;
   return misfit('not-at-filling', 'payload.bottle', { title: by.protocol.title });
 }

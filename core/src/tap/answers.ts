@@ -109,9 +109,11 @@ const worst = (all: readonly Effect[]): Effect => effects[Math.max(0, ...all.map
 /**
  * What a departure from a step makes of the sample: each check answered no by its own effect, a step that was left out or cut short
  * by the step's. What was left out and might have been a stop is never just noted.
+ * @param isOverrun its clock ran longer than its most
  */
-export function effectOf(step: Step, answer: StepAnswer | null, point: Point): Effect {
+export function effectOf(step: Step, answer: StepAnswer | null, point: Point, isOverrun = false): Effect {
   const { act, departed = unsaid } = step;
+  if (isOverrun && step.overrun) return step.overrun;
   if (act.type === 'checks' && answer?.type === 'checks')
     return worst(act.items.filter((item) => answer.no.includes(item.id) && !item.stop).map((item) => item.no ?? unsaid));
   return answer === null && decidesSample(step, point) ? worst([departed, 'special']) : departed;

@@ -89,6 +89,8 @@ export interface Step {
   undisinfected?: { say?: string; why?: string };
   /** What a departure from it makes of the sample: left out, cut short, let run over. Special where an edition does not say it. */
   departed?: Effect;
+  /** What a clock that ran longer than its most makes of it, where that is something else. */
+  overrun?: Effect;
   /** It cannot be left out: what comes after it would not be safe. */
   isNeeded?: true;
   act: StepAct;

@@ -8,6 +8,7 @@ import { departs, misfitAnswer } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepReopened, stepSkipped } from './entries.ts';
 import {
   asBefore,
+  fillsAt,
   findProtocol,
   isOver,
   mayRunAt,
@@ -78,8 +79,7 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   const { test } = entry.payload;
   const readAt = test === undefined ? null : around.testReadAt(test);
   if (readAt !== null && readAt < readableFrom(run)) return misfit('read-before', 'payload.answer.reading');
-  if (now.step.act.type === 'fill' && takenBy(run.protocol).some((analysis) => around.isToFill(analysis)))
-    return misfit('fill-first', 'payload.step');
+  if (fillsAt(run.protocol, now.step).some((analysis) => around.isToFill(analysis))) return misfit('fill-first', 'payload.step');
   const ahead = now.step.act.type === 'clock' ? postdatedBy(entry) : 0;
   const departure =
     departs(now, entry.payload.answer, millis(entry.at)) ??

@@ -164,8 +164,8 @@ export function runState({ procedure, start, given, clocks, givenUp, before = []
     };
   });
   const stops = steps.flatMap((step) => step.stops);
-  const departures = steps.flatMap(({ step, departure, answer }) =>
-    departure ? [{ step, reason: departure, effect: effectOf(step, answer, point) }] : [],
+  const departures = steps.flatMap(({ step, departure, answer, clockFrom, doneAt }) =>
+    departure ? [{ step, reason: departure, effect: effectOf(step, answer, point, isOverrun(step, clockFrom, doneAt)) }] : [],
   );
   const abandoned = stops.some((stop) => stop.outcome === 'abandoned');
   const now = abandoned || givenUp !== null ? null : (steps.find((step) => step.state === 'now') ?? null);
@@ -186,6 +186,17 @@ export function runState({ procedure, start, given, clocks, givenUp, before = []
     departures,
     finished: !abandoned && givenUp === null && now === null,
   };
+}
+
+/** Whether a clock ran longer than it may; times in ms. */
+function isOverrun({ act }: Step, from: number | null, until: number | null): boolean {
+  return act.type === 'clock' && act.most !== undefined && from !== null && until !== null && until - from > act.most * second;
+}
+
+/** The analyses whose bottles are filled at a step: of several that fill, each its own; else all of the protocol. */
+export function fillsAt(protocol: Protocol, { act }: Step): AnalysisId[] {
+  if (act.type !== 'fill') return [];
+  return protocol.steps.filter((step) => step.act.type === 'fill').length > 1 ? [act.analysis] : takenBy(protocol);
 }
 
 /** The edition of a run that this copy of the product does not have: it can be kept, not judged. */

@@ -6,7 +6,7 @@ import type { Protocol, Step } from './protocol.ts';
 import type { RunState } from './run.ts';
 
 /** Analyses whose sample is defined by how long its water stood. What else is asked about the past (disinfected, unused) is not that. */
-const standing: readonly AnalysisId[] = ['lead'];
+const standing: readonly AnalysisId[] = ['lead', 'leadFifth'];
 
 /** Steps at which water stands: a clock that begins again when somebody uses water, or a question since when nobody did. */
 const isStanding = ({ act }: Step): boolean => (act.type === 'clock' && act.restart !== undefined) || act.type === 'since';

@@ -67,7 +67,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
   const waits = labelsAtOnce && before !== undefined;
   return (
     <section className="fill-card" aria-label={`Bottle ${bottle.id}`} ref={card}>
-      <BottlePicture rule={rule} filled={false} />
+      {!rule.isSwab && <BottlePicture rule={rule} filled={false} />}
       <div className="stack">
         <div>
           <p className="soft small">

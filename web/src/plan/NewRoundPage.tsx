@@ -1,4 +1,4 @@
-import { bottleTables, cardOf } from '@fonte/core/bottles';
+import { bottleTables, cardAt } from '@fonte/core/bottles';
 import { newId } from '@fonte/core/book';
 import { findFreeCode, editionsOn } from '@fonte/core/round';
 import {
@@ -131,7 +131,12 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
   const counts = countBottles(
     table,
-    visits.flatMap((one) => bottlesAt(one, labellingOf({ date: draft.date, code, lab }), table, { nth: nthVisit(visits, one.id) })),
+    visits.flatMap((one) =>
+      bottlesAt(one, labellingOf({ date: draft.date, code, lab }), table, { nth: nthVisit(visits, one.id) }).map((bottle) => ({
+        ...bottle,
+        card: cardAt(table, bottle.rule, one.point),
+      })),
+    ),
   );
   return (
     <EntryForm of={form} submit="Plan it" disabled={isDay && code === ''}>
@@ -201,7 +206,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       <p className="soft">
         {counts.length === 0
           ? 'No bottles yet.'
-          : `Bottles: ${counts.map(({ rule, needed, spares }) => `${needed} + ${spares} spare ${cardOf(table, rule).name.toLowerCase()}`).join(', ')}.`}{' '}
+          : `Bottles: ${counts.map(({ card, needed, spares }) => `${needed} + ${spares} spare ${card.name.toLowerCase()}`).join(', ')}.`}{' '}
         Round {code}.
       </p>
     </EntryForm>

@@ -1,4 +1,4 @@
-import { cardOf, gearRow, type BottleTable } from '@fonte/core/bottles';
+import { gearRow } from '@fonte/core/bottles';
 import { bottlesPacked, countBottles, loads, type BottleCount } from '@fonte/core/plan';
 import { registerLists } from '@fonte/core/registers';
 import { show } from '@fonte/core/units';
@@ -30,8 +30,8 @@ function BoxesAtHand({ needed }: { needed: number }) {
 }
 
 /** What there is to carry, by how cold it must be. */
-function Loads({ table, counts }: { table: BottleTable; counts: readonly BottleCount[] }) {
-  const all = loads(table, counts);
+function Loads({ counts }: { counts: readonly BottleCount[] }) {
+  const all = loads(counts);
   return (
     <>
       <DataTable
@@ -79,12 +79,11 @@ export function Packing() {
         <DataTable
           label="To pack"
           rows={counts}
-          rowKey={({ rule }) => rule}
+          rowKey={({ rule, card }) => `${rule} ${card.container}`}
           columns={[
             {
               title: 'Kind',
-              render: ({ rule }) => {
-                const { name, volume, container, preservative } = cardOf(table!, rule);
+              render: ({ card: { name, volume, container, preservative } }) => {
                 return (
                   <>
                     {name}, {volume} mL
@@ -101,8 +100,8 @@ export function Packing() {
           ]}
         />
       )}
-      {counts.length > 0 && <Loads table={table!} counts={counts} />}
-      {counts.some(({ rule }) => /gloves and eye protection/.test(cardOf(table!, rule).preservative?.hazard ?? '')) && (
+      {counts.length > 0 && <Loads counts={counts} />}
+      {counts.some(({ card }) => /gloves and eye protection/.test(card.preservative?.hazard ?? '')) && (
         <p className="finding question small">
           <span className="strong">Acid or caustic in bottles.</span> Gloves and eye protection; keep them upright. Your employer’s rules
           come first.

@@ -1,4 +1,3 @@
-import type { BottleTable } from '@fonte/core/bottles';
 import { bottlesBoxed, boxGroups, proposeBoxes, questionBoxes, type BoxGroup, type BoxOfBook } from '@fonte/core/prepare';
 import { registerLists } from '@fonte/core/registers';
 import { sayAbout } from '@fonte/core/round';
@@ -19,17 +18,14 @@ export function Boxes() {
   const { data: known = [] } = useAnswer(registerLists.boxes, { query: { limit: 500 } });
   const table = round.tables.bottles;
   const boxes = known.map(({ id, name, holds }): BoxOfBook => ({ id, name, holds }));
-  return table && boxes.length > 0 ? <OfRound table={table} boxes={boxes} /> : null;
+  return table && boxes.length > 0 ? <OfRound boxes={boxes} /> : null;
 }
 
-function OfRound({ table, boxes }: { table: BottleTable; boxes: readonly BoxOfBook[] }) {
+function OfRound({ boxes }: { boxes: readonly BoxOfBook[] }) {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
   const { boxed } = round.prepare;
-  const groups = boxGroups(
-    table,
-    round.bottles.filter(({ spare, lost }) => !spare && !lost),
-  );
+  const groups = boxGroups(round.bottles.filter(({ spare, lost }) => !spare && !lost));
   if (groups.length === 0) return null;
   const open = groups.filter(({ bottles }) => bottles.some((id) => !boxed.has(id)));
   const asProposed = async () => {

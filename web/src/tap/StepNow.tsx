@@ -19,7 +19,7 @@ import {
   type Stop,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { sayMisfit, type BottleState, type VisitState } from '@fonte/core/round';
+import { fillGate, sayMisfit, type BottleState, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Said } from '../feedback/Said.tsx';
@@ -178,8 +178,11 @@ export function StepNow({
   const mayFinish = isStarted && (!isRunning || isEarly);
   /** What changes the sample is a press of its own, never Enter in a field. */
   const isPlain = !detour && stops.length === 0 && departure === null;
-  const bottle = visit.bottles.find((candidate) => candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure);
-  const effect = effectSays[effectOf(step, detour === 'skip' ? null : answer, visit.point)];
+  const bottle = visit.bottles.find(
+    (candidate) =>
+      candidate.state === 'empty' && runThatFills(visit, candidate)?.procedure === procedure && fillGate(visit, candidate) === null,
+  );
+  const effect = effectSays[effectOf(step, detour === 'skip' ? null : answer, visit.point, !detour && departure?.code === 'clock-over')];
   const isLess = detour === 'skip' || (!detour && departure !== null);
   const about = `${detour ? detours[detour].about : departure ? sayMisfit(departure) : ''}${isLess ? ` ${effect.says}` : ''}`;
   const goOn = stops.some((stop) => stop.outcome === 'invalid')

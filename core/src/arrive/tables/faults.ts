@@ -277,9 +277,10 @@ export const faults = {
     at: 'tap',
     seen: 'Water was drawn, or nobody can say since when it was not',
     why: 'The first water after standing is what is asked for, and it is gone.',
-    effect: { lead: 'not-fit', legionella: 'caution' },
+    effect: { lead: 'caution', legionella: 'caution' },
     lasts: 'today',
-    advice: 'For lead start the standing anew, or come back. For Legionella a post-flush sample is still possible, not at showers.',
+    advice:
+      'The first litre after six hours is gone: come back for it. Lead at random, or after 30 minutes from a fresh flush, does not mind. For Legionella a post-flush sample is still possible, not at showers.',
     source: `${leadRule}; HSG274 part 2`,
   },
   'no-water': {

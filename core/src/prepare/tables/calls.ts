@@ -29,13 +29,13 @@ export const calls = {
   biocide: {
     whom: 'Biocide contractor',
     ask: 'What was dosed last, and when? Sampling soon after dosing gives low counts.',
-    analyses: ['legionella'],
+    analyses: ['legionella', 'legionellaFlushed'],
     source: practice,
   },
   'risk-assessor': {
     whom: 'Risk assessor',
     ask: 'Which outlets does the assessment name, who is vulnerable there, and which mask does it require?',
-    analyses: ['legionella'],
+    analyses: ['legionella', 'legionellaFlushed'],
     source: practice,
   },
 } as const satisfies Record<string, CallRow>;

@@ -4,6 +4,7 @@ import { coliformsDistribution } from './coliforms-distribution.ts';
 import { chemistryTap, coliformsWell } from './chemistry.ts';
 import { coliformsAsDrunk, coliformsAtTheTap, coliformsDistribution3, coliformsOutletFirst, coliformsRaw } from './coliforms-ways.ts';
 import { goingBack } from './go-back.ts';
+import { leadFifthLitre2, leadFirstAndFifth, leadFirstLitre2, leadRandom2, leadTimed3 } from './lead-both.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
 import { leadFifthLitre, leadFirstLitre, leadRandom } from './lead-ways.ts';
 import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
@@ -19,6 +20,7 @@ import {
   legionellaSwab,
   legionellaTank,
 } from './legionella.ts';
+import { legionellaFlushed, legionellaPostFlush3 } from './legionella-flushed.ts';
 import { privateDrunk, privateFlood, privateNearWell } from './private-wells.ts';
 
 /** What procedures are called of which there are several ways. */
@@ -42,6 +44,7 @@ export const protocols = shelf([
   legionellaPreFlush,
   legionellaPostFlush,
   goingBack(legionellaPostFlush, '2026-2'),
+  legionellaPostFlush3,
   legionellaShower,
   legionellaShower2,
   legionellaTank,
@@ -50,11 +53,16 @@ export const protocols = shelf([
   legionellaOutbreakShower,
   legionellaOutbreakTank,
   legionellaOutbreakSwab,
+  leadFirstAndFifth,
   leadTimed,
   leadTimed2,
+  leadTimed3,
   leadFirstLitre,
+  leadFirstLitre2,
   leadFifthLitre,
+  leadFifthLitre2,
   leadRandom,
+  leadRandom2,
   // Before anything is disinfected: bleach makes of water what is looked for in it.
   trihalomethanesTap,
   volatilesTap,
@@ -64,6 +72,7 @@ export const protocols = shelf([
   pfas537Tap,
   pfas537Tap2,
   chemistryTap,
+  legionellaFlushed,
   coliformsDistribution,
   coliformsDistribution2,
   coliformsDistribution3,

@@ -1,4 +1,4 @@
-import { cardOf, gearRow } from '@fonte/core/bottles';
+import { gearRow } from '@fonte/core/bottles';
 import { countBottles, loads } from '@fonte/core/plan';
 import { callsToMake, checksOf, checkRow, gearOf, packRow } from '@fonte/core/prepare';
 import { instrumentKind } from '@fonte/core/registers';
@@ -27,11 +27,11 @@ export function packingSheet(round: RoundState): TDocumentDefinitions {
     table,
     round.bottles.filter(({ spare }) => !spare),
   );
-  const bottles: TableCell[][] = counts.map(({ rule, needed, spares }) => {
-    const { name, volume, container, preservative } = cardOf(table, rule);
+  const bottles: TableCell[][] = counts.map(({ card, needed, spares }) => {
+    const { name, volume, container, preservative } = card;
     return [box(), `${name}, ${volume} mL. ${container}${preservative ? `. ${preservative.name}` : ''}`, String(needed), `+ ${spares}`];
   });
-  const water = loads(table, counts).map(
+  const water = loads(counts).map(
     ({ temperature, bottles: count, space }) =>
       `${boxNames[temperature]}: ${count === 1 ? '1 bottle' : `${count} bottles`}, a box of ${show(wholeLitres(space), 'L', 0)}`,
   );
