@@ -44,6 +44,8 @@ const line = (index: number): FormLine => {
     analyses: ['coliforms'],
     requests: ['Coliforms + E. coli'],
     sampleType: 'routine',
+    type: 'Routine',
+    occasion: null,
     reasons: [],
     residual: '0.4 mg/L',
     chlorine: 0.4,

@@ -56,6 +56,8 @@ function line(rule: RuleId = 'bacteria', { filledAt = monday - hour, ...more }: 
     analyses: ['coliforms'],
     requests: ['Coliforms + E. coli'],
     sampleType: 'routine',
+    type: 'Routine',
+    occasion: null,
     reasons: [],
     residual: '0.45 mg/L',
     chlorine: 0.45,

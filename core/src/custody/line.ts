@@ -23,6 +23,10 @@ export interface FormLine {
   /** The names of the analyses asked of it, and the way it was taken. */
   requests: readonly string[];
   sampleType: SampleKind;
+  /** What the sample is to its lab, in words: what it was taken for, and whether it is special or spoilt. */
+  type: string;
+  /** It was taken because something has happened, and is no routine sample whatever it is otherwise. */
+  occasion: string | null;
   /** What of the protocol departs, and what that makes of the sample. */
   reasons: readonly SampleReason[];
   /** Chlorine as the form states it, of either kind. */

@@ -4,7 +4,8 @@ import type { FormLine, Stated } from '../custody/index.ts';
 import { limitsFor, type LimitSet } from '../limits/index.ts';
 import { pointKind, sources, waters, type FormFieldId } from '../registers/index.ts';
 import { showDuration, wallTime } from '../time/index.ts';
-import { measured, measuredValue, runThatFills, stoodFor, wantsStandingWater } from '../tap/index.ts';
+import { causes } from '../due/index.ts';
+import { measured, measuredValue, occasionOf, runThatFills, stoodFor, wantsStandingWater } from '../tap/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
 import { convert } from '../units/index.ts';
 import type { BottleState } from './bottle.ts';
@@ -52,6 +53,25 @@ function wayOf(visit: VisitState, bottle: OfBottle): string[] {
   return by?.run && by.ways.length > 1 ? [by.protocol.title] : [];
 }
 
+/** What has happened where the bottle was taken in a way that is only for that. */
+const occasionFor = (visit: VisitState, bottle: OfBottle): string | null => {
+  const by = purpose(bottle.purpose).isWater ? runThatFills(visit, bottle) : null;
+  return by?.run ? occasionOf(by.protocol) : null;
+};
+
+const kinds = { routine: 'Routine', special: 'Special', invalid: 'Spoilt' } as const;
+
+/**
+ * What a sample is to its lab: of an outbreak, a blank, a repeat after a finding, or a routine one; and special or spoilt where it is. A
+ * blind duplicate is a sample like any other.
+ */
+function typeOf(visit: VisitState, bottle: BottleState): string {
+  const other = bottle.purpose !== 'sample' && !bottle.blind ? purpose(bottle.purpose).name : null;
+  const named = occasionFor(visit, bottle) ?? other ?? (visit.because ? causes[visit.because.as].name : null);
+  if (named === null) return kinds[bottle.sample];
+  return bottle.sample === 'routine' ? named : `${named}, ${kinds[bottle.sample].toLowerCase()}`;
+}
+
 /** How long the water of a sample that wants standing water had stood, in s, when it was filled or now (ms). */
 function stagnationOf(visit: VisitState, bottle: BottleState, now: number): FormLine['stagnation'] {
   if (!purpose(bottle.purpose).isWater) return 'not-needed';
@@ -77,8 +97,7 @@ function fieldsOf(round: RoundState, visit: VisitState, bottle: BottleState, sta
     pointKind: bottle.blind ? 'Tap or well' : pointKind(point.kind).name,
     collectedOn: at?.date,
     collectedAt: at?.time.slice(0, 5),
-    sampleType: bottle.sample === 'routine' ? 'Routine' : 'Special',
-    // A blind duplicate is a sample like any other, to its lab.
+    sampleType: typeOf(visit, bottle),
     purpose: bottle.blind ? purpose('sample').name : purpose(bottle.purpose).name,
     analyses: requestNames(visit, bottle).join(', '),
     container: `${bottle.card.container}, ${bottle.card.volume} mL`,
@@ -143,13 +162,15 @@ export function formLine(round: RoundState, visit: VisitState, bottle: BottleSta
     analyses: requestsOf(visit, bottle),
     requests: [...requestNames(visit, bottle), ...wayOf(visit, bottle)],
     sampleType: bottle.sample,
+    type: typeOf(visit, bottle),
+    occasion: occasionFor(visit, bottle),
     reasons: bottle.reasons,
     residual: residualFor(visit, bottle),
     chlorine: purpose(bottle.purpose).isWater && chlorine.length > 0 ? Math.max(...chlorine) : null,
     stagnation,
     fields: fieldsOf(round, visit, bottle, stagnation),
     limits: strictest(setsFor(round, visit), bottle.card.parameters, round.plan.date),
-    isForCompliance: visit.point.use === 'supply' && bottle.sample === 'routine',
+    isForCompliance: visit.point.use === 'supply' && bottle.sample === 'routine' && occasionFor(visit, bottle) === null,
     copies: table && !purpose(bottle.purpose).isSingle ? (cardOf(table, bottle.rule).copies ?? 1) : 1,
     blanks: blanksOf(round, visit, bottle),
   };

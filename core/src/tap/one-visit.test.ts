@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Script, tapPoint } from '../../test/script.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { fitnessJudged, riskChecked } from '../arrive/index.ts';
-import { fold } from '../round/index.ts';
+import { fold, formLines } from '../round/index.ts';
 import { findProtocol, proceduresFor, stepDone } from './index.ts';
 
 const atTap = (book: Script) => fold(book.entries)!.visits.find(({ id }) => id === book.tap)!;
@@ -87,4 +87,18 @@ describe('Legionella before and after flushing', () => {
     const alone = new Script().plan(['legionellaFlushed']);
     expect(bottlesOf(alone)).toHaveLength(1);
   });
+});
+
+it('what was taken in an outbreak is called so on the form, and is no routine sample for its lab', () => {
+  const line = (procedure: string) => {
+    const book = new Script().plan(['legionella']).sampleTap({ procedure, bottle: '261123A-MH1-LG' });
+    return formLines(fold(book.entries)!).map(({ type, fields, occasion, isForCompliance }) => [
+      type,
+      fields.sampleType,
+      occasion,
+      isForCompliance,
+    ]);
+  };
+  expect(line('legionella-outbreak')).toEqual([['Outbreak', 'Outbreak', 'Outbreak', false]]);
+  expect(line('legionella-pre-flush')).toEqual([['Routine', 'Routine', null, true]]);
 });

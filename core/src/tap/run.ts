@@ -70,7 +70,10 @@ export function proceduresFor(analyses: readonly AnalysisId[], point: Point, dat
 }
 
 /** Whether the way that was gone at another point may be proposed here: not where one of the ways is for what has happened at a place. */
-export const mayFollow = (ways: readonly Protocol[]): boolean => !ways.some(({ id }) => exceptionalWays.includes(id));
+export const mayFollow = (ways: readonly Protocol[]): boolean => !ways.some((way) => occasionOf(way) !== null);
+
+/** What has happened where a way is gone that is only for it: an outbreak, a flood. Such a sample is no routine one for its lab. */
+export const occasionOf = ({ id }: Protocol): string | null => exceptionalWays[id] ?? null;
 
 /** What is measured on the way, whichever way is taken, where analyses ask for a protocol at a point: `date` as `YYYY-MM-DD`. */
 export function measuredFor(analyses: readonly AnalysisId[], point: Point, date: string): ParameterId[] {

@@ -22,7 +22,7 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
         kind: line.lab?.codes?.[bottle.rule] ?? bottle.rule,
         collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
         // A lab knows two kinds; what is spoilt is no routine sample.
-        sampleType: bottle.sample === 'routine' ? ('routine' as const) : ('special' as const),
+        sampleType: bottle.sample === 'routine' && line.occasion === null ? ('routine' as const) : ('special' as const),
         purpose: bottle.blind ? 'sample' : bottle.purpose,
         residual: line.residual ?? '',
         chlorine: line.chlorine,

@@ -1,7 +1,4 @@
-import { purpose } from '@fonte/core/bottles';
 import { bottleConditions, leftReasons, sayHolding, type FormLine, type Refusal } from '@fonte/core/custody';
-import { causes } from '@fonte/core/due';
-import type { VisitState } from '@fonte/core/round';
 import { saySample } from '@fonte/core/tap';
 import { Select } from 'antd';
 import { useRound } from '../book/useRound.ts';
@@ -10,16 +7,6 @@ import { Mark } from '../theme/Mark.tsx';
 import { Deadline } from '../time/Countdown.tsx';
 import { showMoment } from '../time/show.ts';
 import type { BottleSaid } from './draft.ts';
-
-const kinds = { routine: 'Routine', special: 'Special', invalid: 'Spoilt' } as const;
-
-/** What a sample is to the lab: a blank, a repeat after a finding, or a routine one; and special or spoilt where it is. */
-function typeOf({ bottle, sampleType }: FormLine, visits: readonly VisitState[]): string {
-  const because = visits.find(({ id }) => id === bottle.visit)?.because;
-  const named = bottle.purpose !== 'sample' ? purpose(bottle.purpose).name : because ? causes[because.as].name : null;
-  if (named === null) return kinds[sampleType];
-  return sampleType === 'routine' ? named : `${named}, ${kinds[sampleType].toLowerCase()}`;
-}
 
 /** The bottles of a box, point by point: a row each at a desk, a card each on a phone. */
 export function Lines({ lines, refusals, now }: { lines: readonly FormLine[]; refusals: readonly Refusal[]; now: number }) {
@@ -55,7 +42,7 @@ function Line({ line, isRefused, now }: { line: FormLine; isRefused: boolean; no
         <div className="small soft">{line.requests.join(', ')}</div>
       </div>
       <div className="small">
-        {typeOf(line, round.visits)}
+        {line.type}
         {line.residual === 'not-needed' ? '' : `, ${line.residual ?? 'no residual'}`}
         {line.reasons.length > 0 && (
           <details className="soft">

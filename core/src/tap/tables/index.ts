@@ -30,14 +30,14 @@ export const procedureTitles: Readonly<Record<string, string>> = {
   'coliforms-distribution': 'Coliforms',
 };
 
-/** Ways that are gone where something has happened: a flood, an outbreak. Habit leads nobody past them. */
-export const exceptionalWays: readonly string[] = [
-  'private-flood',
-  'legionella-outbreak',
-  'legionella-outbreak-shower',
-  'legionella-outbreak-tank',
-  'legionella-outbreak-swab',
-];
+/** Ways that are gone where something has happened, and what: habit leads nobody past them, and the lab is told. */
+export const exceptionalWays: Readonly<Record<string, 'Outbreak' | 'After a flood'>> = {
+  'private-flood': 'After a flood',
+  'legionella-outbreak': 'Outbreak',
+  'legionella-outbreak-shower': 'Outbreak',
+  'legionella-outbreak-tank': 'Outbreak',
+  'legionella-outbreak-swab': 'Outbreak',
+};
 
 /** Every edition of every protocol, in the order in which they are run at one visit: what others would change the water of comes first. */
 export const protocols = shelf([
