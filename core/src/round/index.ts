@@ -22,4 +22,5 @@ export * from './by-hand.ts';
 export * from './samples.ts';
 export { benchCount } from './standing.ts';
 export * from './moment.ts';
+export * from './together.ts';
 export * from './needs.ts';

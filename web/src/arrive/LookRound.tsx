@@ -1,6 +1,6 @@
 import { riskChecked, stopping } from '@fonte/core/arrive';
 import { hazard, hazardIds, type HazardId } from '@fonte/core/registers';
-import type { VisitState } from '@fonte/core/round';
+import { lookBeside, type LookBeside, type VisitState } from '@fonte/core/round';
 import { Button, Checkbox } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
@@ -11,11 +11,20 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { Mark } from '../theme/Mark.tsx';
+import { now } from '../time/clock.ts';
+import { showTime } from '../time/show.ts';
+
+/** What was seen next door a while ago, with what the register knows of this point. */
+const asBeside = ({ hazards, permit }: LookBeside, known: readonly HazardId[]) => ({
+  hazards: [...new Set([...hazards, ...known])],
+  ...(permit ? { permit } : {}),
+});
 
 /** What may hurt here today: what the register knows is ticked, the rest is one touch each. */
 export function LookRound({ visit, done }: { visit: VisitState; done: () => void }) {
-  const { append } = useRound();
+  const { round, append } = useRound();
   const leaving = useAction();
+  const taking = useAction();
   const known = visit.point.hazards ?? [];
   const form = useEntryForm<{ hazards: HazardId[]; permit: string }, z.output<typeof riskChecked.payload>>({
     keep: `risk.${visit.id}`,
@@ -28,6 +37,7 @@ export function LookRound({ visit, done }: { visit: VisitState; done: () => void
     },
   });
   const { hazards } = form.values;
+  const beside = lookBeside(round, visit, now());
   const stops = stopping(hazards);
   const leave = () =>
     void leaving.run(async () => {
@@ -51,6 +61,27 @@ export function LookRound({ visit, done }: { visit: VisitState; done: () => void
         }
       >
         <h2>What may hurt you here?</h2>
+        {beside && (
+          <p>
+            <Button
+              size="large"
+              loading={taking.busy}
+              onClick={() =>
+                void taking.run(async () => {
+                  await append(riskChecked, asBeside(beside, known), { at: visit.id });
+                  form.clear();
+                  done();
+                })
+              }
+            >
+              As at {beside.name}, {showTime(beside.at, round.plan.zone)}
+            </Button>{' '}
+            <span className="soft small">
+              {[...new Set([...beside.hazards, ...known])].map((id) => hazard(id).name).join(', ') || 'Nothing'}
+            </span>
+            <Said say={taking.say} />
+          </p>
+        )}
         <Field name="hazards" label="" isBare>
           <Checkbox.Group
             className="hazards"

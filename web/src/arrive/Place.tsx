@@ -11,14 +11,17 @@ import {
   type FitnessFor,
   type FoundFault,
 } from '@fonte/core/arrive';
-import type { VisitState } from '@fonte/core/round';
+import { foundBeside, type VisitState } from '@fonte/core/round';
 import { Button, Checkbox, Grid } from 'antd';
+import { useState } from 'react';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field, NoControl } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
+import { now } from '../time/clock.ts';
+import { showTime } from '../time/show.ts';
 import { Verdicts } from './Verdicts.tsx';
 
 interface Values {
@@ -69,14 +72,15 @@ function FaultLine({
 
 /** Is this place fit for what is planned? One touch where nothing is wrong; else what is seen is ticked, and judged at once. */
 export function Place({ visit, done }: { visit: VisitState; done: () => void }) {
-  const { append } = useRound();
+  const { round, append } = useRound();
   const isDesk = Grid.useBreakpoint().md !== false;
   const kinds = testKindsOf(visit.table, visit.analyses);
   const ids = faultsAt(visit.point, kinds);
   const before = visit.arrival.fitness;
+  const [beside] = useState(() => (before ? null : foundBeside(round, visit, now())));
   const form = useEntryForm<Values, z.output<typeof fitnessJudged.payload>>({
     keep: `place.${visit.id}`,
-    initial: { found: [...(before?.found ?? [])], odd: before?.odd ?? '' },
+    initial: { found: [...(before?.found ?? beside?.found.filter(({ fault: id }) => ids.includes(id)) ?? [])], odd: before?.odd ?? '' },
     schema: fitnessJudged.payload,
     read: (values) => asTyped(values, fitnessJudged.payload),
     write: async (payload, { id, kept }) => {
@@ -105,6 +109,11 @@ export function Place({ visit, done }: { visit: VisitState; done: () => void }) 
           </Button>
         )}
       </div>
+      {beside && beside.found.length > 0 && (
+        <p className="finding note small">
+          Ticked as at {beside.name}, {showTime(beside.at, round.plan.zone)}: what belongs to the whole building. Look at this outlet.
+        </p>
+      )}
       <div className="faults">
         {faultGroups.map((group) => {
           const own = ids.filter((id) => fault(id).group === group);

@@ -1,3 +1,4 @@
+import type { FlushBeside } from '@fonte/core/round';
 import type { RunStep, Step, StepAnswer } from '@fonte/core/tap';
 import { showTyped, unitLabel, type Typed } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
@@ -111,12 +112,17 @@ export function StepFields({ step, values, set }: StepFieldsProps) {
   }
 }
 
-/** One press for each time, large enough for a thumb that looks elsewhere. */
+/** One press for all, or one for each time, large enough for a thumb that looks elsewhere. */
 function Counter({ least, value = 0, onChange = () => undefined }: { least: number; value?: number; onChange?: (times: number) => void }) {
   return (
     <div className="row">
+      {value === 0 && (
+        <Button size="large" className="counter" onClick={() => onChange(least)}>
+          All {least}
+        </Button>
+      )}
       <Button size="large" className="counter" onClick={() => onChange(value + 1)}>
-        Once more
+        {value === 0 ? 'Count them' : 'Once more'}
       </Button>
       <span className="figure" role="status">
         <span className="value">
@@ -178,8 +184,18 @@ function Readings({ act, say, values: { reading, readings }, set }: StepFieldsPr
   );
 }
 
-/** The clock of a step: to be started, or running. */
-export function StepClock({ now, time, busy, start }: { now: RunStep; time: number; busy: boolean; start: () => void }) {
+interface ClockProps {
+  now: RunStep;
+  time: number;
+  busy: boolean;
+  start: () => void;
+  /** Flushes at other taps of the building that wait for the same. */
+  beside: readonly FlushBeside[];
+  startAll: () => void;
+}
+
+/** The clock of a step: to be started, here or at all taps of the building that wait for it, or running. */
+export function StepClock({ now, time, busy, start, beside, startAll }: ClockProps) {
   const { act } = now.step;
   if (act.type !== 'clock') return null;
   if (now.clockFrom !== null) return <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />;
@@ -189,6 +205,14 @@ export function StepClock({ now, time, busy, start }: { now: RunStep; time: numb
         Start the clock
       </Button>{' '}
       <span className="soft">{act.usual}</span>
+      {beside.length > 0 && (
+        <p>
+          <Button size="large" disabled={busy} onClick={startAll}>
+            Start it at {beside.length + 1} taps
+          </Button>{' '}
+          <span className="soft small">Also at {beside.map(({ name }) => name).join(', ')}: they run at once</span>
+        </p>
+      )}
     </div>
   );
 }

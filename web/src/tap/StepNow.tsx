@@ -19,7 +19,7 @@ import {
   type Stop,
   type StepAnswer,
 } from '@fonte/core/tap';
-import { fillGate, sayMisfit, type BottleState, type VisitState } from '@fonte/core/round';
+import { fillGate, flushesBeside, sayMisfit, type BottleState, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Said } from '../feedback/Said.tsx';
@@ -165,6 +165,12 @@ export function StepNow({
       clearDetour();
     },
   });
+  /** One clock for all taps of a room. */
+  const startAll = async () => {
+    await append(clockStarted, { procedure, step: step.id }, { at: visit.id });
+    for (const one of flushesBeside(round, visit))
+      await append(clockStarted, { procedure: one.procedure, step: one.step }, { at: one.visit });
+  };
   const problem = problemOf(form.values);
   const answer = answerFrom(step, form.values);
   const freshFrom = runHere ? readableFrom(runHere) : 0;
@@ -213,6 +219,8 @@ export function StepNow({
           time={time}
           busy={busy || !settled}
           start={() => void run(() => append(clockStarted, { procedure, step: step.id }, { at: visit.id }))}
+          beside={act.type === 'clock' && act.restart === undefined ? flushesBeside(round, visit) : []}
+          startAll={() => void run(startAll)}
         />
       </May>
       <Said say={say} />
