@@ -206,12 +206,15 @@ describe.sequential('a round without a lab', () => {
     const code = await page.evaluate(() => /\d{6}[A-Z]/.exec(document.body.innerText)![0]);
     await click(page, 'Type results in');
     await type(page, `Result of Ammonium (as NH₄) in ${code}-WH1-A`, '0,05');
-    await click(page, 'Write 1 result down');
+    await click(page, 'Compare 1 result with the sheet');
     await see(page, 'Choose the unit of Ammonium (as NH₄).');
     await option(page, `Unit of Ammonium (as NH₄) in ${code}-WH1-A`, 'mg/L NH4');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
-    await click(page, 'Write 1 result down');
+    await click(page, 'Compare 1 result with the sheet');
+    await see(page, '0,05 mg/L NH4');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'As on the sheet: write 1 result down');
     await see(page, 'typed.csv');
     const rows = [
       ['Nitrate', '11', 'mg/L NO3'],

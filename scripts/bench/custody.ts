@@ -35,7 +35,7 @@ const line = (index: number): FormLine => {
       entry: null,
       labelled: null,
       code: null,
-      isSound: true,
+      facts: [],
       unfiltered: null,
     },
     pointName: `Point ${index % 60}`,

@@ -18,7 +18,7 @@ export const custodyShapes = {
     const well = atTheWell(() => script);
     well.purged();
     script.atWell(bottleLabelled, { bottle: '261123A-MW3-N', how: 'scanned', code: 'PN-17' });
-    script.atWell(bottleFilled, { bottle: '261123A-MW3-N', sound: true });
+    script.atWell(bottleFilled, { bottle: '261123A-MW3-N', facts: ['sound'] });
     script.atWell(bottleFilled, { bottle: '261123A-MW3-M', unfiltered: 'too turbid' });
     script.atWell(bottleDiscarded, { bottle: '261123A-MW3-A', reason: 'underfilled' });
     for (const id of ['A2', 'G', 'G-S']) script.atWell(bottleFilled, { bottle: `261123A-MW3-${id}` });

@@ -19,7 +19,13 @@ export const fieldShapes = {
     const begun = script.atTap(testBegun, { method: 'free-chlorine-low', instrument, lot, parts: 10 });
     const shown = { is: 'number' as const, reading: { text: '0.42', unit: 'mg/L' as const } };
     script.atTap(testRead, { method: 'free-chlorine-low', test: begun.id, shown }, 0.5);
-    const colour = script.atTap(testBegun, { method: 'fluoride-colour', otherwise: 'no white paper' });
+    const shades = [
+      { shade: 'red', value: { text: '0', unit: 'mg/L' as const } },
+      { shade: 'orange', value: { text: '1', unit: 'mg/L' as const } },
+      { shade: 'yellow', value: { text: '1.5', unit: 'mg/L' as const } },
+    ];
+    const kit = { volume: { text: '5', unit: 'mL' as const }, drops: 4, shades };
+    const colour = script.atTap(testBegun, { method: 'fluoride-colour', otherwise: 'no white paper', kit });
     script.atTap(testRead, { method: 'fluoride-colour', test: colour.id, shown: { is: 'class', from: 1, to: 1.5 } }, 2);
     const spilt = script.atTap(testBegun, { method: 'total-chlorine-high' });
     script.atTap(testDropped, { test: spilt.id, reason: 'spilt' });

@@ -47,7 +47,7 @@ function line(rule: RuleId = 'bacteria', { filledAt = monday - hour, ...more }: 
       entry: null,
       labelled: null,
       code: null,
-      isSound: true,
+      facts: [],
       unfiltered: null,
     },
     pointName: 'Market hall',

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { entryKind, Id } from '../book/index.ts';
 import { Instrument } from '../registers/index.ts';
 import { samplers } from '../roles/index.ts';
-import { Typed, typedOf } from '../units/index.ts';
-import { MethodId } from './methods.ts';
+import { base, Typed, typedOf } from '../units/index.ts';
+import { method, MethodId } from './methods.ts';
 
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300);
 const written = { stands: 'at-visit', by: samplers, correction: 'strike' } as const;
@@ -14,32 +14,59 @@ const made = {
   instrument: Instrument.pick({ id: true, name: true, serial: true }).optional(),
 };
 
+/** A kit as its own leaflet has it: nothing of it is built in. */
+export const Kit = z.object({
+  volume: typedOf('volume', { title: 'Sample that is measured off', units: ['mL', 'L'], min: 1e-7, max: 0.01 }),
+  drops: z
+    .number({ error: 'A whole number.' })
+    .int({ error: 'A whole number.' })
+    .min(1, { error: 'At least 1.' })
+    .max(200, { error: 'At most 200.' })
+    .meta({ title: 'Drops of the reagent' }),
+  shades: z
+    .array(
+      z.object({
+        shade: z.string().trim().min(1, { error: 'What does it look like?' }).max(60).meta({ title: 'Shade' }),
+        value: typedOf('concentration', { title: 'Tells', units: ['mg/L', 'ug/L'], min: 0, max: 100 }),
+      }),
+    )
+    .min(2, { error: 'Two shades at least.' })
+    .max(20, { error: 'Twenty shades at most.' })
+    .refine((shades) => new Set(shades.map(({ value }) => base(value))).size === shades.length, { error: 'Two shades tell the same.' }),
+});
+export type Kit = z.infer<typeof Kit>;
+
+const begun = z.object({
+  ...made,
+  lot: z
+    .object({
+      id: Id.optional(),
+      name: z.string().trim().max(120).default(''),
+      lot: z.string().trim().min(1, { error: 'Write down its lot.' }).max(80).meta({ title: 'Lot' }),
+      expires: z.iso.date({ error: 'A date such as 2027-03-31.' }).meta({ title: 'Expires on' }),
+    })
+    .optional(),
+  /** The sample was made up to so many parts with water that has none of it; 1 where it was not. */
+  parts: z
+    .number({ error: 'A whole number.' })
+    .int({ error: 'A whole number.' })
+    .min(1, { error: 'At least 1: not diluted.' })
+    .max(1000, { error: 'At most 1000.' })
+    .meta({ title: 'Made up to how many parts' })
+    .default(1),
+  /** What was not as the method asks: no fresh zero, a wet cuvette, a lot out of date. */
+  otherwise: reason.meta({ title: 'What was otherwise' }).optional(),
+});
+
 /** The reagent went in: from the entry's time on its clock runs. */
 export const testBegun = entryKind(
   'field-test-begun',
   'Field test begun',
-  z.object({
-    ...made,
-    lot: z
-      .object({
-        id: Id.optional(),
-        name: z.string().trim().max(120).default(''),
-        lot: z.string().trim().min(1, { error: 'Write down its lot.' }).max(80).meta({ title: 'Lot' }),
-        expires: z.iso.date({ error: 'A date such as 2027-03-31.' }).meta({ title: 'Expires on' }),
-      })
-      .optional(),
-    /** The sample was made up to so many parts with water that has none of it; 1 where it was not. */
-    parts: z
-      .number({ error: 'A whole number.' })
-      .int({ error: 'A whole number.' })
-      .min(1, { error: 'At least 1: not diluted.' })
-      .max(1000, { error: 'At most 1000.' })
-      .meta({ title: 'Made up to how many parts' })
-      .default(1),
-    /** What was not as the method asks: no fresh zero, a wet cuvette, a lot out of date. */
-    otherwise: reason.meta({ title: 'What was otherwise' }).optional(),
+  begun.extend({ kit: Kit.optional() }).superRefine(({ method: by, kit }, issues) => {
+    if (method(by).asksKit && !kit) issues.addIssue({ code: 'custom', path: ['kit'], message: 'Fill in what the kit’s own leaflet says.' });
   }),
-  written,
+  // At first the shades of a chart were built in.
+  { ...written, earlier: [{ payload: begun, upgrade: (before: unknown) => before }] },
 );
 
 /** What was read: a number, more than the range shows, or a step of a chart and the one up to which it may be. */

@@ -3,11 +3,12 @@ import { atTheWell } from '../../test/at-the-well.ts';
 import { Script, tapPoint } from '../../test/script.ts';
 import { parameter } from '../parameters/index.ts';
 import { checkOverridden } from '../prepare/index.ts';
-import { sayEntry } from '../round/index.ts';
+import { fold, sayEntry } from '../round/index.ts';
 import { overview } from '../round/overview.ts';
 import { second } from '../time/index.ts';
 import type { Typed } from '../units/index.ts';
 import {
+  chartOf,
   combinedChlorine,
   isSound,
   method,
@@ -267,5 +268,44 @@ describe('combined chlorine', () => {
     const other = begin('total-chlorine-low');
     read('total-chlorine-low', other.id, '0.5', 200);
     expect(combinedChlorine(tests())).toBeNull();
+  });
+});
+
+describe('a kit', () => {
+  const mg = (text: string) => ({ text, unit: 'mg/L' as const });
+  // A dye that pales: what is lightest tells the most.
+  const kit = {
+    volume: { text: '5', unit: 'mL' as const },
+    drops: 4,
+    shades: [
+      { shade: 'yellow', value: mg('2.0') },
+      { shade: 'orange', value: mg('1.0') },
+      { shade: 'red', value: mg('0') },
+    ],
+  };
+  const issues = (payload: object) =>
+    testBegun.payload.safeParse({ method: 'fluoride-colour', ...payload }).error?.issues.map(({ path }) => path.join('.')) ?? [];
+
+  it('has the shades of its own chart, and none is built in', () => {
+    expect(issues({})).toEqual(['kit']);
+    expect(issues({ kit })).toEqual([]);
+    expect(issues({ kit: { ...kit, shades: kit.shades.slice(0, 1) } })).toEqual(['kit.shades']);
+    expect(issues({ kit: { ...kit, shades: [...kit.shades, { shade: 'pink', value: mg('1') }] } })).toEqual(['kit.shades']);
+    expect(issues({ kit: { ...kit, drops: 0 } })).toEqual(['kit.drops']);
+    expect(testBegun.payload.safeParse({ method: 'free-chlorine-low' }).success).toBe(true);
+  });
+
+  it('is read by its own steps, from the least to the most, whichever way its colours run', () => {
+    const script = new Script().plan();
+    const begun = script.atTap(testBegun, { method: 'fluoride-colour', kit });
+    const make = (from: number, to: number) =>
+      script.make(testRead, { method: 'fluoride-colour', test: begun.id, shown: { is: 'class', from, to } }, script.tap);
+    const aside = (entry: ReturnType<typeof make>) => fold([...script.entries, entry])!.aside.map(({ misfit }) => misfit.code);
+    // A step of the chart that was built in, and that this kit has not.
+    expect(aside(make(1.5, 1.5))).toEqual(['no-such-step']);
+    const test = () => fold(script.entries)!.visits.find(({ id }) => id === script.tap)!.tests[0]!;
+    expect(chartOf('fluoride-colour', test())).toEqual([0, 1, 2]);
+    script.atTap(testRead, { method: 'fluoride-colour', test: begun.id, shown: { is: 'class', from: 1, to: 2 } }, 2);
+    expect(test().told).toMatchObject({ low: 1, high: 2 });
   });
 });

@@ -1,11 +1,11 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
-import { parameter, type ParameterId } from '../parameters/index.ts';
+import { inOwnUnit, parameter, type ParameterId } from '../parameters/index.ts';
 import { isShut, kindReadiness, type PrepareBook } from '../prepare/index.ts';
 import { originOf, type Point } from '../registers/index.ts';
 import type { RunningClock } from '../tap/index.ts';
 import { localDate, millis, minute, second } from '../time/index.ts';
 import { readNumber } from '../units/index.ts';
-import { testBegun, testDropped, testRead, type Shown } from './entries.ts';
+import { testBegun, testDropped, testRead, type Kit, type Shown } from './entries.ts';
 import { isFreeAboveTotal, questionTest, saturationOf, tell, type Beside, type Told } from './judge.ts';
 import { hasClock, method, type MethodId } from './methods.ts';
 
@@ -23,6 +23,8 @@ export interface FieldTest {
   instrument: string | null;
   lot: { id?: string | undefined; lot: string } | null;
   parts: number;
+  /** The kit that it is made with; null where the method has a chart of its own, or none. */
+  kit: Kit | null;
   /** When its reagent went in (ms); null where there is none. */
   begunAt: number | null;
   readAt: number | null;
@@ -85,8 +87,9 @@ export function departsFrom(test: FieldTest, at: number): 'too-early' | 'too-lat
 function readFits(tests: readonly FieldTest[], entry: Entry, { point }: FieldTestsAround): Misfit | null {
   if (!testRead.is(entry)) return null;
   const { test: id, method: by, shown, departure, kept, compensation, temperature, elevation } = entry.payload;
-  const { chart, beside } = method(by);
+  const { beside } = method(by);
   const test = id === undefined ? null : running(tests, id);
+  const chart = chartOf(by, test);
   if (id !== undefined && test?.method !== by) return misfit('no-such-test', 'payload.test');
   if (hasClock(by) && !test) return misfit('reagent-first', 'payload.test');
   if ((chart !== undefined) !== (shown.is === 'class')) return misfit('other-reading', 'payload.shown', { name: method(by).name });
@@ -106,6 +109,12 @@ function readFits(tests: readonly FieldTest[], entry: Entry, { point }: FieldTes
   if (stop) return misfit('test-cannot-be', 'payload.shown', { ...stop.data, finding: stop.code });
   const question = asked.find(({ severity }) => severity === 'question');
   return question && !kept ? misfit('test-asked', 'payload.kept', { ...question.data, finding: question.code }) : null;
+}
+
+/** The steps with which a test is compared, lowest first: of its kit, else of its method; undefined where it has no chart. */
+export function chartOf(by: MethodId, test: Pick<FieldTest, 'kit'> | null): readonly number[] | undefined {
+  const { chart, parameter: of } = method(by);
+  return test?.kit ? test.kit.shades.map(({ value }) => inOwnUnit(of, value)).sort((a, b) => a - b) : chart;
 }
 
 /** With an instrument that was to be checked and was not, or failed, what is read at a moment (ms) proves nothing. */
@@ -133,6 +142,7 @@ function read(tests: readonly FieldTest[], entry: Entry, around: FieldTestsAroun
     instrument: used,
     lot: begun?.lot ?? null,
     parts: begun?.parts ?? 1,
+    kit: begun?.kit ?? null,
     begunAt: begun?.begunAt ?? null,
     readAt: at,
     entry: entry.id,
@@ -170,7 +180,7 @@ export const fieldTestsRoom: Room<FieldTestsBook, FieldTestsAround, FieldTestsVi
   },
   advance: (book, entry, around) => {
     if (testBegun.is(entry)) {
-      const { method: by, instrument, lot, parts, otherwise } = entry.payload;
+      const { method: by, instrument, lot, parts, kit = null, otherwise } = entry.payload;
       const isExpired = lot !== undefined && lot.expires < localDate(entry.at);
       const begun: FieldTest = {
         id: entry.id,
@@ -178,6 +188,7 @@ export const fieldTestsRoom: Room<FieldTestsBook, FieldTestsAround, FieldTestsVi
         instrument: instrument?.name ?? null,
         lot: lot ? { id: lot.id, lot: lot.lot } : null,
         parts,
+        kit,
         begunAt: millis(entry.at),
         readAt: null,
         entry: null,

@@ -1,26 +1,38 @@
 import { z } from 'zod';
 import { entryKind } from '../book/index.ts';
 import { samplers } from '../roles/index.ts';
+import { factIds } from './facts.ts';
 import { Instant } from '../time/index.ts';
 
 const bottle = z.string().min(1).max(60);
 const written = { stands: 'at-visit', by: samplers, correction: 'replace' } as const;
 const why = (title: string) => z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(300).meta({ title });
 
-const Filled = z.object({
+const filled = {
   bottle,
   stated: z.object({ collected: Instant, reason: why('Why not now') }).optional(),
-  /** Before it was filled it was looked at: seal, cap, clean, in date, and what must be in it. */
-  sound: z.literal(true).optional(),
   /** It should have been filtered and was not: its lab is told why. */
   unfiltered: why('Why it is not filtered').optional(),
+};
+const Filled = z.object({
+  ...filled,
+  /** What of it was looked at and is as it should be. */
+  facts: z
+    .array(z.enum(factIds))
+    .max(factIds.length)
+    .refine((all) => new Set(all).size === all.length, { error: 'It stands there twice.' })
+    .optional(),
 });
+/** At first it was said of all of it at once, or not at all. */
+const FilledSound = z.object({ ...filled, sound: z.literal(true).optional() });
 
 /** A bottle was filled, at the entry's time unless another one is stated, with the reason: this starts its holding clock. */
 export const bottleFilled = entryKind('bottle-filled', 'Bottle filled', Filled, {
   ...written,
-  // Nobody said whether it was looked at, nor that it was not filtered.
-  earlier: [{ payload: Filled, upgrade: (filled: z.infer<typeof Filled>) => filled }],
+  earlier: [1, 2].map(() => ({
+    payload: FilledSound,
+    upgrade: ({ sound, ...rest }: z.infer<typeof FilledSound>) => ({ ...rest, ...(sound ? { facts: ['sound'] } : {}) }),
+  })),
 });
 
 /** Why a bottle is thrown away. Never pour off, never fill up: a new bottle. */

@@ -2,6 +2,7 @@ import type { BottleRule, PurposeId, RuleId } from '../bottles/index.ts';
 import { misfit, type Ask, type Misfit, type Room } from '../book/index.ts';
 import type { PlannedBottle } from '../plan/index.ts';
 import { millis } from '../time/index.ts';
+import type { FactId } from './facts.ts';
 import { bottleDiscarded, bottleFilled, bottleLabelled, discardReasons } from './entries.ts';
 
 /** A bottle in the field: empty, filled at a time, or thrown away. */
@@ -30,8 +31,8 @@ export interface FieldBottle {
   labelled: { at: number; entry: string } | null;
   /** What its lab calls it, where it came with a code of the lab's own. */
   code: string | null;
-  /** It was looked at before it was filled. */
-  isSound: boolean;
+  /** What of it was looked at and is as it should be. */
+  facts: readonly FactId[];
   /** Why it was not filtered, where it should have been. */
   unfiltered: string | null;
 }
@@ -43,7 +44,7 @@ interface Done {
 
 /** What a book says of the bottles of one visit, by label. */
 export interface FillBook {
-  filled: ReadonlyMap<string, Done & { isSound: boolean; unfiltered: string | null }>;
+  filled: ReadonlyMap<string, Done & { facts: readonly FactId[]; unfiltered: string | null }>;
   labelled: ReadonlyMap<string, Done & { code: string | null }>;
   discarded: ReadonlyMap<string, Done & { reason: string }>;
 }
@@ -87,7 +88,7 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       entry: (thrown ?? filled)?.entry ?? null,
       labelled: label ? { at: label.at, entry: label.entry } : null,
       code: label?.code ?? null,
-      isSound: filled?.isSound ?? false,
+      facts: filled?.facts ?? [],
       unfiltered: filled?.unfiltered ?? null,
     });
     if (!thrown) return chain;
@@ -127,8 +128,8 @@ export const fillRoom: Room<FillBook, FillAround, FillView> = {
   advance: (book, entry) => {
     const done = { at: millis(entry.at), entry: entry.id };
     if (bottleFilled.is(entry)) {
-      const { bottle, stated, sound = false, unfiltered = null } = entry.payload;
-      const filled = { ...done, at: stated ? millis(stated.collected) : done.at, isSound: sound, unfiltered };
+      const { bottle, stated, facts = [], unfiltered = null } = entry.payload;
+      const filled = { ...done, at: stated ? millis(stated.collected) : done.at, facts, unfiltered };
       return { ...book, filled: new Map(book.filled).set(bottle, filled) };
     }
     if (bottleLabelled.is(entry)) {

@@ -1,3 +1,4 @@
+export * from './facts.ts';
 export * from './entries.ts';
 export * from './fill.ts';
 export * from './label.ts';

@@ -1,5 +1,6 @@
 import type { Words } from '../findings/index.ts';
 import { inBook, type Says } from '../book/index.ts';
+import { facts } from './facts.ts';
 import { bottleDiscarded, bottleFilled, bottleLabelled, discardReasons } from './entries.ts';
 
 export const fillWords: Words = {
@@ -14,10 +15,10 @@ export const fillWords: Words = {
 };
 
 export const fillSays: readonly Says[] = [
-  inBook(bottleFilled, ({ bottle, stated, sound, unfiltered }) =>
+  inBook(bottleFilled, ({ bottle, stated, facts: looked = [], unfiltered }) =>
     [
       stated ? `${bottle}, at ${stated.collected.utc.slice(0, 16).replace('T', ' ')} UTC: ${stated.reason}` : `${bottle}.`,
-      sound ? 'Looked at before.' : '',
+      ...looked.map((id) => `${facts[id]}.`),
       unfiltered ? `Not filtered: ${unfiltered}.` : '',
     ]
       .filter(Boolean)

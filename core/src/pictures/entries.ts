@@ -38,3 +38,15 @@ export const arrowDrawn = entryKind('arrow-drawn', 'Arrow drawn', z.object({ pic
   by: samplers,
   correction: 'strike',
 });
+
+/** Something that somebody wants to stand in the book, at whatever step; it changes nothing else. */
+export const remarkMade = entryKind(
+  'remark-made',
+  'Remark',
+  z.object({
+    text: z.string().trim().min(2, { error: 'Say it in a few words.' }).max(600).meta({ title: 'Remark' }),
+    /** What was being done, in the words of the page; may be empty. */
+    about: z.string().trim().max(200).default(''),
+  }),
+  { stands: 'at-visit', by: samplers, correction: 'replace' },
+);

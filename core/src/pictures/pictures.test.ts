@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Script } from '../../test/script.ts';
 import { fold } from '../round/index.ts';
-import { arrowDrawn, pictureTaken, pictureType } from './index.ts';
+import { arrowDrawn, pictureTaken, pictureType, remarkMade } from './index.ts';
 
 const bytes = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 
@@ -33,6 +33,19 @@ describe('pictures of a visit', () => {
     const round = fold(book.entries)!;
     expect(round.visits.map((visit) => visit.pictures.map((one) => one.sha256.slice(0, 1)))).toEqual([['b'], ['a']]);
     expect(round.aside.map(({ misfit }) => misfit.code)).toEqual(['picture-twice']);
+  });
+
+  it('stand beside remarks, which say at which step they were made', () => {
+    const book = new Script();
+    book.plan();
+    book.atTap(remarkMade, { text: ' the washer was left in it ', about: 'Take off what is screwed on' });
+    book.atTap(remarkMade, { text: 'dog', about: '' });
+    const visit = fold(book.entries)!.visits.find(({ id }) => id === book.tap)!;
+    expect(visit.remarks.map(({ text, about }) => [text, about])).toEqual([
+      ['the washer was left in it', 'Take off what is screwed on'],
+      ['dog', ''],
+    ]);
+    expect(remarkMade.payload.safeParse({ text: ' ' }).success).toBe(false);
   });
 
   it('carry the arrow that was drawn last; one on no picture stands aside', () => {

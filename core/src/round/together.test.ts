@@ -58,7 +58,7 @@ describe('taps of one building', () => {
     expect(visit(ward).runs[0]!.now!.step.act.type).toBe('clock');
     expect(flushesBeside(round(), visit(kitchen))).toMatchObject([{ visit: ward, name: 'Ward' }]);
     expect(flushesBeside(round(), visit(far))).toEqual([]);
-    const [{ procedure, step }] = flushesBeside(round(), visit(kitchen)) as [{ procedure: string; step: string }];
+    const { procedure, step } = flushesBeside(round(), visit(kitchen))[0]!;
     book.write(clockStarted, { procedure, step }, { at: ward });
     expect(flushesBeside(round(), visit(kitchen))).toEqual([]);
   });

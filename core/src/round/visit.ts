@@ -64,7 +64,9 @@ export interface VisitState {
   /** What asks for it, where it is no sample of the usual programme. */
   because: Because | null;
   table: BottleTable | null;
-  pictures: PicturesBook;
+  pictures: PicturesBook['taken'];
+  /** What somebody wrote down beside the steps, oldest first. */
+  remarks: PicturesBook['remarks'];
   /** Field tests, in the order of their last entry. */
   tests: FieldTestsBook;
   /** The household that takes its samples; null where we do. */
@@ -157,7 +159,8 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     bottles,
     limits: visit.limits ?? null,
     because: visit.because ?? null,
-    pictures: book.pictures,
+    pictures: book.pictures.taken,
+    remarks: book.pictures.remarks,
     tests: book.fieldtests,
     household: round.kit.given?.name ?? null,
   };

@@ -7,6 +7,8 @@ import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
+import { asTyped } from '../form/values.ts';
+import { KitFields, lastKit, rememberKit, type KitDraft } from './KitFields.tsx';
 import { asMade, InstrumentField, LotField, lotOf, theOnly, useInstruments, useLots } from './made.tsx';
 
 interface Draft {
@@ -17,6 +19,7 @@ interface Draft {
   parts: number;
   isOtherwise: boolean;
   otherwise: string;
+  kit: KitDraft;
 }
 
 /** What is done, in its order, with why. */
@@ -44,29 +47,44 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
   const { append, round } = useRound();
   const instruments = useInstruments(id);
   const lots = useLots(id);
+  const { unit, asksKit } = method(id);
   const form = useEntryForm<Draft, z.output<typeof testBegun.payload>>({
     keep: `fieldtest.${visit.id}.${id}`,
-    initial: { instrument: '', lot: { lot: '', expires: '' }, isDiluted: false, parts: 10, isOtherwise: false, otherwise: '' },
+    initial: {
+      instrument: '',
+      lot: { lot: '', expires: '' },
+      isDiluted: false,
+      parts: 10,
+      isOtherwise: false,
+      otherwise: '',
+      kit: lastKit(id, unit),
+    },
     schema: testBegun.payload,
-    read: ({ instrument, lotOf: chosenLot, lot, isDiluted, parts, isOtherwise, otherwise }) => ({
-      value: {
-        method: id,
-        ...asMade(theOnly(instruments, instrument)),
-        ...lotOf(lots, chosenLot, lot),
-        parts: isDiluted ? parts : 1,
-        ...(isOtherwise ? { otherwise } : {}),
-      },
-      problems: [
-        ...(instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : []),
-        // A reagent of which nobody knows the lot may be out of date, or of another test.
-        ...(method(id).reagent && !chosenLot && !isOtherwise
-          ? [{ path: 'lotOf', message: 'Choose the reagent lot, or tick below that something was otherwise.' }]
-          : []),
-      ],
-    }),
+    read: ({ instrument, lotOf: chosenLot, lot, isDiluted, parts, isOtherwise, otherwise, kit }) => {
+      const filled = asksKit ? asTyped({ kit }, testBegun.payload) : null;
+      return {
+        value: {
+          ...(filled ? (filled.value as object) : {}),
+          method: id,
+          ...asMade(theOnly(instruments, instrument)),
+          ...lotOf(lots, chosenLot, lot),
+          parts: isDiluted ? parts : 1,
+          ...(isOtherwise ? { otherwise } : {}),
+        },
+        problems: [
+          ...(filled?.problems ?? []),
+          ...(instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : []),
+          // A reagent of which nobody knows the lot may be out of date, or of another test.
+          ...(method(id).reagent && !chosenLot && !isOtherwise
+            ? [{ path: 'lotOf', message: 'Choose the reagent lot, or tick below that something was otherwise.' }]
+            : []),
+        ],
+      };
+    },
     // That a lot is out of date is said by the book at the field of its reason.
     write: async (payload, { id: entry, kept }) => {
       await append(testBegun, payload, { at: visit.id, id: entry, kept });
+      if (payload.kit) rememberKit(id, payload.kit);
       begun();
     },
   });
@@ -79,6 +97,7 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
       {lot && lot.expires < visit.date && !isOtherwise && (
         <p className="finding question">This lot is out of date. Take another, or say below what was otherwise.</p>
       )}
+      {asksKit && <KitFields unit={unit} />}
       {method(id).range && (
         <Field name="isDiluted" label="" isTicked>
           <Checkbox>The sample is diluted</Checkbox>

@@ -5,13 +5,15 @@ interface Props {
   id?: string;
   steps: readonly number[];
   unit: UnitId;
+  /** What each step looks like, where the kit’s own chart says it. */
+  shades?: ReadonlyMap<number, string>;
   /** The step it looks like, or two next to each other between which it lies. */
   value?: readonly number[];
   onChange?: (steps: readonly number[]) => void;
 }
 
-/** The steps of a chart, darker from one to the next; which colours they have says the chart in the hand. */
-export function Chart({ id, steps, unit, value = [], onChange = () => undefined }: Props) {
+/** The steps of a chart, darker from one to the next; of a kit each with its own shade, in words. */
+export function Chart({ id, steps, unit, shades, value = [], onChange = () => undefined }: Props) {
   const press = (step: number) => {
     const place = steps.indexOf(step);
     if (value.includes(step)) return onChange(value.filter((one) => one !== step));
@@ -25,14 +27,18 @@ export function Chart({ id, steps, unit, value = [], onChange = () => undefined 
           key={step}
           className={`chart-step${value.includes(step) ? ' chosen' : ''}`}
           aria-pressed={value.includes(step)}
-          aria-label={`Step ${step} ${unitLabel(unit)}`}
+          aria-label={`Step ${step} ${unitLabel(unit)}${shades ? `, ${shades.get(step)}` : ''}`}
           onClick={() => press(step)}
         >
-          <span
-            className="swatch"
-            aria-hidden="true"
-            style={{ background: `color-mix(in srgb, var(--rust) ${Math.round((place / (steps.length - 1)) * 80)}%, var(--surface))` }}
-          />
+          {shades ? (
+            <span className="small">{shades.get(step)}</span>
+          ) : (
+            <span
+              className="swatch"
+              aria-hidden="true"
+              style={{ background: `color-mix(in srgb, var(--rust) ${Math.round((place / (steps.length - 1)) * 80)}%, var(--surface))` }}
+            />
+          )}
           {step}
         </Button>
       ))}

@@ -1,4 +1,5 @@
 import {
+  chartOf,
   departsFrom,
   fieldTestWords,
   method,
@@ -8,10 +9,12 @@ import {
   tell,
   testRead,
   type FieldTest,
+  type Kit,
   type MethodId,
   type Shown,
 } from '@fonte/core/fieldtests';
 import { say } from '@fonte/core/findings';
+import { inOwnUnit, type ParameterId } from '@fonte/core/parameters';
 import type { VisitState } from '@fonte/core/round';
 import { originOf } from '@fonte/core/registers';
 import { readNumber, type Typed } from '@fonte/core/units';
@@ -45,10 +48,14 @@ interface Draft {
 
 const isTyped = ({ text }: Typed) => text.trim() !== '';
 
-function shownOf(id: MethodId, { reading, isOver, steps }: Draft): Shown {
-  if (method(id).chart) return { is: 'class', from: steps[0] ?? Number.NaN, to: steps.at(-1) ?? Number.NaN };
+function shownOf(chart: readonly number[] | undefined, { reading, isOver, steps }: Draft): Shown {
+  if (chart) return { is: 'class', from: steps[0] ?? Number.NaN, to: steps.at(-1) ?? Number.NaN };
   return isOver ? { is: 'over' } : { is: 'number', reading };
 }
+
+/** What each step of a kit looks like. */
+const shadesOf = (parameter: ParameterId, { shades }: Kit) =>
+  new Map(shades.map(({ shade, value }) => [inOwnUnit(parameter, value), shade]));
 
 interface Props {
   visit: VisitState;
@@ -65,7 +72,8 @@ export function ReadForm({ visit, id, test, beside }: Props) {
   const time = useNow();
   const instruments = useInstruments(id);
   const row = method(id);
-  const { chart, unit, range, beside: readBeside } = row;
+  const { unit, range, beside: readBeside } = row;
+  const chart = chartOf(id, test);
   const ranges = instruments.find(({ name }) => name === test?.instrument)?.ranges;
   const around = (draft: Draft) => ({
     parts: test?.parts ?? 1,
@@ -76,7 +84,7 @@ export function ReadForm({ visit, id, test, beside }: Props) {
   const isAnswered = (draft: Draft) => (chart ? draft.steps.length > 0 : draft.isOver || readNumber(draft.reading.text).ok);
   const found = (draft: Draft) =>
     isAnswered(draft)
-      ? questionTest(id, shownOf(id, draft), around(draft), {
+      ? questionTest(id, shownOf(chart, draft), around(draft), {
           isRaw: originOf(visit.point) === 'raw',
           other: otherTold(visit.tests, row.parameter, now()),
           ranges: ranges ?? theOnly(instruments, draft.instrument)?.ranges,
@@ -131,7 +139,7 @@ export function ReadForm({ visit, id, test, beside }: Props) {
         value: {
           method: id,
           ...(test ? { test: test.id } : asMade(theOnly(instruments, draft.instrument))),
-          shown: shownOf(id, draft),
+          shown: shownOf(chart, draft),
           ...(compensation ? { compensation } : {}),
           ...(temperature ? { temperature } : {}),
           ...(elevation ? { elevation } : {}),
@@ -145,7 +153,7 @@ export function ReadForm({ visit, id, test, beside }: Props) {
     write: (payload, { id: entry, kept }) => append(testRead, payload, { at: visit.id, id: entry, kept }),
   });
   const draft = form.values;
-  const told = isAnswered(draft) ? tell(id, shownOf(id, draft), around(draft)) : null;
+  const told = isAnswered(draft) ? tell(id, shownOf(chart, draft), around(draft)) : null;
   const departs = test && departsFrom(test, time);
   const device = demo && test && row.instrument === 'photometer' && /hlor/.test(row.parameter) ? simulatedPhotometer(visit) : null;
   const take = async () => {
@@ -164,7 +172,7 @@ export function ReadForm({ visit, id, test, beside }: Props) {
       {!test && <InstrumentField instruments={instruments} />}
       {chart ? (
         <Field name="steps" label="It looks like step" hint="Between two steps: press both. It counts as the higher one.">
-          <Chart steps={chart} unit={unit} />
+          <Chart steps={chart} unit={unit} {...(test?.kit ? { shades: shadesOf(row.parameter, test.kit) } : {})} />
         </Field>
       ) : (
         <>

@@ -1,21 +1,23 @@
 import { purpose, whyHere } from '@fonte/core/bottles';
 import { foretell } from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
-import { bottleFilled } from '@fonte/core/fill';
+import { bottleFilled, type FactId } from '@fonte/core/fill';
 import { formLine, type BottleState, type RoundState } from '@fonte/core/round';
-import { Button, Checkbox } from 'antd';
-import { useRef, useState } from 'react';
+import { Button } from 'antd';
+import { useRef } from 'react';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
 import { May } from '../session/May.tsx';
 import { useNow } from '../time/useNow.ts';
+import { useDraft } from '../units/useDraft.ts';
 import { useSettled } from '../time/useSettled.ts';
 import { useInSight } from '../visit/useInSight.ts';
 import { FilledEarlier } from './FilledEarlier.tsx';
 import { BottlePicture } from './BottlePicture.tsx';
 import { Discard } from './Discard.tsx';
+import { Facts } from './Facts.tsx';
 import { LabelOn } from './LabelOn.tsx';
 import { useLabelsAtOnce } from './labelsAtOnce.ts';
 import { RuleCard } from './RuleCard.tsx';
@@ -56,7 +58,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
   useInSight(card);
   const { on } = purpose(bottle.purpose);
   const settled = useSettled();
-  const [isSound, setSound] = useState(false);
+  const [said, setSaid, clearSaid] = useDraft<FactId[]>(`facts.${bottle.id}`, []);
   const { isOn: labelsAtOnce } = useLabelsAtOnce();
   // The one that was filled before it, here: its label comes first where that is wanted.
   const before = round.visits
@@ -98,9 +100,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
           </div>
         )}
         <LabelOn bottle={bottle} key={bottle.id} />
-        <Checkbox className="sound" checked={isSound} onChange={(event) => setSound(event.target.checked)}>
-          It is sound: sealed, cap tight, clean, in date{rule.preservative ? ', what must be in it is in it' : ''}
-        </Checkbox>
+        <Facts card={rule} said={said} say={setSaid} />
         <RuleCard bottle={bottle} />
         <Findings of={refusedIfFilled(round, bottle, time)} />
         <Said say={say} />
@@ -112,9 +112,10 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
               loading={busy}
               disabled={!settled || waits}
               onClick={() =>
-                void run(() =>
-                  append(bottleFilled, { bottle: bottle.id, ...(isSound ? { sound: true as const } : {}) }, { at: bottle.visit }),
-                )
+                void run(async () => {
+                  await append(bottleFilled, { bottle: bottle.id, ...(said.length > 0 ? { facts: said } : {}) }, { at: bottle.visit });
+                  clearSaid();
+                })
               }
             >
               {on?.done ?? 'Filled and capped'}

@@ -1,6 +1,6 @@
 import { CameraOutlined } from '@ant-design/icons';
 import { addressOf } from '@fonte/core/endpoints';
-import { pictureFile, pictureTaken, type Picture } from '@fonte/core/pictures';
+import { pictureFile, pictureTaken, remarkMade, type Picture } from '@fonte/core/pictures';
 import type { VisitState } from '@fonte/core/round';
 import { Button, Image, Upload } from 'antd';
 import { useRef } from 'react';
@@ -21,7 +21,11 @@ import './pictures.css';
 
 /** What was seen at a point: the outlet, a label, damage. A picture is kept as soon as it is chosen. */
 function PicturesAt({ visit }: { visit: VisitState }) {
-  const { id: round, append } = useRound();
+  const {
+    id: round,
+    append,
+    round: { plan },
+  } = useRound();
   const chosen = useRef<File | null>(null);
   const form = useEntryForm<{ shows: string }, { shows: string }>({
     keep: `picture.${visit.id}`,
@@ -70,6 +74,25 @@ function PicturesAt({ visit }: { visit: VisitState }) {
             ))}
           </ul>
         </Image.PreviewGroup>
+      )}
+      {visit.remarks.length > 0 && (
+        <section className="stack">
+          <h2>Remarks</h2>
+          <ul className="plain stack">
+            {visit.remarks.map(({ entry, at, text, about }) => (
+              <li key={entry}>
+                {text}
+                <span className="row between small soft">
+                  <span>
+                    {showMoment(at, plan.zone)}
+                    {about === '' ? '' : `, at “${about}”`}
+                  </span>
+                  <Correct entry={entry} kind={remarkMade} what={`remark ${text.slice(0, 40)}`} label="Strike" />
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
     </div>
   );

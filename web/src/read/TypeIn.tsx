@@ -34,6 +34,7 @@ export function TypeIn({ done }: { done: () => void }) {
   const { busy, run, say } = useAction();
   const [typed, setTyped, clear, entryId, freshId] = useDraft<Typed>(`typed.${round}`, {});
   const [missing, setMissing] = useState(false);
+  const [compared, setCompared] = useState('');
   const [decimals, setDecimals] = useState<'point' | 'comma' | null>(null);
   const reported = new Set(
     state.reports.flatMap(({ read, putAside }) => (putAside ? [] : (read?.results ?? []))).map((one) => `${one.bottle} ${one.parameter}`),
@@ -60,11 +61,14 @@ export function TypeIn({ done }: { done: () => void }) {
     return line < 0 ? undefined : unread.find((one) => one.line === line + 2);
   };
 
-  const write = () => {
+  const check = () => {
     setMissing(true);
     if (withoutUnit.length > 0) return;
     const checked = readReport(textTable(new TextEncoder().encode(sheet)), bottlesAtLab(state), mapping);
     if (!('draft' in checked) || checked.draft.unreadCount > 0) return;
+    setCompared(sheet);
+  };
+  const write = () =>
     void run(async () => {
       const { sha256 } = await call(takeReport, {
         in: { round },
@@ -78,7 +82,36 @@ export function TypeIn({ done }: { done: () => void }) {
       await refresh();
       done();
     });
-  };
+  // What was changed since is compared anew.
+  if (compared === sheet)
+    return (
+      <section className="stack">
+        <h2>Compare with the sheet</h2>
+        <p className="soft">Line by line, with a finger on the paper. Nobody types without a slip.</p>
+        <Table<TypedResult>
+          dataSource={results}
+          rowKey={({ bottle, parameter: id }) => `${bottle} ${id}`}
+          pagination={false}
+          size="small"
+          scroll={{ x: 'max-content' }}
+          columns={[
+            { title: 'Bottle', dataIndex: 'bottle' },
+            { title: 'Parameter', render: (_, { parameter: id }) => parameter(id).name },
+            { title: 'Result', render: (_, { result, unit }) => <span className="strong">{`${result} ${unit}`}</span> },
+            { title: 'Reporting limit', dataIndex: 'reportingLimit' },
+          ]}
+        />
+        <Said say={say} />
+        <div className="row">
+          <Button type="primary" size="large" loading={busy} onClick={write}>
+            As on the sheet: write {results.length === 1 ? '1 result' : `${results.length} results`} down
+          </Button>
+          <Button size="large" onClick={() => setCompared('')}>
+            Correct
+          </Button>
+        </div>
+      </section>
+    );
   return (
     <section className="stack">
       <h2>Type results in</h2>
@@ -157,8 +190,8 @@ export function TypeIn({ done }: { done: () => void }) {
       )}
       <Said say={say} />
       <div className="row">
-        <Button type="primary" size="large" loading={busy} disabled={results.length === 0} onClick={write}>
-          Write {results.length === 1 ? '1 result' : `${results.length} results`} down
+        <Button type="primary" size="large" loading={busy} disabled={results.length === 0} onClick={check}>
+          Compare {results.length === 1 ? '1 result' : `${results.length} results`} with the sheet
         </Button>
         <Button size="large" onClick={done}>
           Later

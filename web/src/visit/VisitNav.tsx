@@ -1,11 +1,11 @@
 import { causes } from '@fonte/core/due';
 import type { VisitState } from '@fonte/core/round';
 import { Link, NavLink } from 'react-router';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { showMoment } from '../time/show.ts';
 import { roomPath } from './paths.ts';
-import { useNotes, usePlaces } from './room.ts';
+import { useBesideName, useNotes, usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
@@ -13,6 +13,7 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
   const { point } = visit;
   const places = usePlaces(visit);
   const notes = useNotes();
+  const offers = useBesideName();
   return (
     <header className="stack visit-head">
       <div className="row between">
@@ -24,7 +25,14 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
             {point.access ? `. ${point.access}` : ''}
           </p>
         </div>
-        {children}
+        <div className="row">
+          {children}
+          <Suspense>
+            {offers.map(({ name, Offer }) => (
+              <Offer key={name} visit={visit} />
+            ))}
+          </Suspense>
+        </div>
       </div>
       {visit.because && (
         <p className="small">

@@ -24,6 +24,8 @@ export interface MethodRow {
   clock?: { least: number; most: number };
   /** The steps of a chart of colours, compared with by eye: a class and no number. */
   chart?: readonly number[];
+  /** Its chart is the one that came with the kit: volume, drops and shades are filled in from it, as each maker's runs its own way. */
+  asksKit?: true;
   /** A reading says something only beside these, which are asked for with it. */
   beside?: 'temperature-and-elevation' | 'compensation';
   guide: readonly GuideStep[];
@@ -187,7 +189,9 @@ export const methods = {
     parameter: 'fluoride',
     unit: 'mg/L',
     instrument: null,
+    // That of the days before kits were asked for: their tests stand as they were.
     chart: [0, 0.5, 1, 1.5, 2, 3, 5],
+    asksKit: true,
     reagent: 'Zirconium dye',
     clock: { least: 60, most: 300 },
     guide: [
