@@ -38,7 +38,7 @@ describe('pictures of a visit', () => {
   it('stand beside remarks, which say at which step they were made', () => {
     const book = new Script();
     book.plan();
-    book.atTap(remarkMade, { text: ' the washer was left in it ', about: 'Take off what is screwed on' });
+    book.atTap(remarkMade, { text: 'the washer was left in it', about: 'Take off what is screwed on' });
     book.atTap(remarkMade, { text: 'dog', about: '' });
     const visit = fold(book.entries)!.visits.find(({ id }) => id === book.tap)!;
     expect(visit.remarks.map(({ text, about }) => [text, about])).toEqual([
