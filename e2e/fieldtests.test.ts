@@ -103,12 +103,23 @@ describe.sequential('A chart of colours and a meter', () => {
     await tick(page, 'Something was otherwise');
     await type(page, 'What was otherwise', 'the lot’s label is washed off');
     await click(page, 'Reagent is in: start its clock');
+    // None of its chart is built in: what the leaflet says is filled in, row by row.
+    await see(page, 'What does it look like?');
+    await click(page, 'One more shade');
+    const leaflet = ['5', '4', 'red', '0', 'orange', '1', 'yellow', '1,5'];
+    const fields = await page.$$('section[aria-label="The kit"] input:not([type=radio])');
+    expect(fields).toHaveLength(leaflet.length);
+    for (const [place, text] of leaflet.entries()) {
+      await fields[place]!.click({ count: 3 });
+      await page.keyboard.type(text);
+    }
+    await click(page, 'Reagent is in: start its clock');
     await walk.skip(page, '1 min');
     await walk.skip(page, '1 min');
     await click(page, 'Write it down');
     await see(page, 'Choose a step, or the two it lies between.');
-    await click(page, 'Step 1 mg/L');
-    await click(page, 'Step 1.5 mg/L');
+    await click(page, 'orange 1 mg/L');
+    await click(page, 'yellow 1.5 mg/L');
     await see(page, 'it counts as up to 1.50 mg/L');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBeLessThanOrEqual(0);

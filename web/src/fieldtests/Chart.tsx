@@ -27,7 +27,7 @@ export function Chart({ id, steps, unit, shades, value = [], onChange = () => un
           key={step}
           className={`chart-step${value.includes(step) ? ' chosen' : ''}`}
           aria-pressed={value.includes(step)}
-          aria-label={`Step ${step} ${unitLabel(unit)}${shades ? `, ${shades.get(step)}` : ''}`}
+          aria-label={`${shades ? shades.get(step) : 'Step'} ${step} ${unitLabel(unit)}`}
           onClick={() => press(step)}
         >
           {shades ? (

@@ -8,5 +8,5 @@ export const picturesRoom: WebRoom = {
     const count = pictures.length + remarks.length;
     return [{ room: 'pictures', label: count > 0 ? `Pictures (${count})` : 'Pictures' }];
   },
-  besideName: lazy(async () => ({ default: (await import('./RemarkHere.tsx')).RemarkHere })),
+  besidePlaces: lazy(async () => ({ default: (await import('./RemarkHere.tsx')).RemarkHere })),
 };

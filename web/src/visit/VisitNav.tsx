@@ -5,7 +5,7 @@ import { Suspense, type ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { showMoment } from '../time/show.ts';
 import { roomPath } from './paths.ts';
-import { useBesideName, useNotes, usePlaces } from './room.ts';
+import { useBesidePlaces, useNotes, usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
@@ -13,7 +13,7 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
   const { point } = visit;
   const places = usePlaces(visit);
   const notes = useNotes();
-  const offers = useBesideName();
+  const offers = useBesidePlaces();
   return (
     <header className="stack visit-head">
       <div className="row between">
@@ -25,14 +25,7 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
             {point.access ? `. ${point.access}` : ''}
           </p>
         </div>
-        <div className="row">
-          {children}
-          <Suspense>
-            {offers.map(({ name, Offer }) => (
-              <Offer key={name} visit={visit} />
-            ))}
-          </Suspense>
-        </div>
+        {children}
       </div>
       {visit.because && (
         <p className="small">
@@ -46,6 +39,11 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
             {label}
           </NavLink>
         ))}
+        <Suspense>
+          {offers.map(({ name, Offer }) => (
+            <Offer key={name} visit={visit} />
+          ))}
+        </Suspense>
       </nav>
       {notes.map(({ name, Note }) => (
         <Note key={name} visit={visit} />
