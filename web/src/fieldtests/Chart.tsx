@@ -31,7 +31,7 @@ export function Chart({ id, steps, unit, shades, value = [], onChange = () => un
           onClick={() => press(step)}
         >
           {shades ? (
-            <span className="small">{shades.get(step)}</span>
+            <span className="small">{shades.get(step)} </span>
           ) : (
             <span
               className="swatch"
