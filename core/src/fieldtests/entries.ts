@@ -36,6 +36,8 @@ export const Kit = z.object({
 });
 export type Kit = z.infer<typeof Kit>;
 
+const noLot = 'Choose the reagent lot, or tick below that something was otherwise.';
+
 const begun = z.object({
   ...made,
   lot: z
@@ -62,10 +64,13 @@ const begun = z.object({
 export const testBegun = entryKind(
   'field-test-begun',
   'Field test begun',
-  begun.extend({ kit: Kit.optional() }).superRefine(({ method: by, kit }, issues) => {
-    if (method(by).asksKit && !kit) issues.addIssue({ code: 'custom', path: ['kit'], message: 'Fill in what the kit’s own leaflet says.' });
+  begun.extend({ kit: Kit.optional() }).superRefine(({ method: by, kit, lot, otherwise }, issues) => {
+    const { asksKit, reagent } = method(by);
+    if (asksKit && !kit) issues.addIssue({ code: 'custom', path: ['kit'], message: 'Fill in what the kit’s own leaflet says.' });
+    // A reagent of which nobody knows the lot may be out of date, or of another test.
+    if (reagent && !lot && !otherwise) issues.addIssue({ code: 'custom', path: ['lot'], message: noLot });
   }),
-  // At first the shades of a chart were built in.
+  // At first the shades of a chart were built in, and a reagent needed no lot.
   { ...written, earlier: [{ payload: begun, upgrade: (before: unknown) => before }] },
 );
 

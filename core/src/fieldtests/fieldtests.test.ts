@@ -284,7 +284,9 @@ describe('a kit', () => {
     ],
   };
   const issues = (payload: object) =>
-    testBegun.payload.safeParse({ method: 'fluoride-colour', ...payload }).error?.issues.map(({ path }) => path.join('.')) ?? [];
+    testBegun.payload
+      .safeParse({ method: 'fluoride-colour', otherwise: 'no lot on it', ...payload })
+      .error?.issues.map(({ path }) => path.join('.')) ?? [];
 
   it('has the shades of its own chart, and none is built in', () => {
     expect(issues({})).toEqual(['kit']);
@@ -292,7 +294,8 @@ describe('a kit', () => {
     expect(issues({ kit: { ...kit, shades: kit.shades.slice(0, 1) } })).toEqual(['kit.shades']);
     expect(issues({ kit: { ...kit, shades: [...kit.shades, { shade: 'pink', value: mg('1') }] } })).toEqual(['kit.shades']);
     expect(issues({ kit: { ...kit, drops: 0 } })).toEqual(['kit.drops']);
-    expect(testBegun.payload.safeParse({ method: 'free-chlorine-low' }).success).toBe(true);
+    expect(testBegun.payload.safeParse({ method: 'free-chlorine-low', otherwise: 'no lot on it' }).success).toBe(true);
+    expect(testBegun.payload.safeParse({ method: 'free-chlorine-low' }).error?.issues.map(({ path }) => path.join('.'))).toEqual(['lot']);
   });
 
   it('is read by its own steps, from the least to the most, whichever way its colours run', () => {

@@ -60,6 +60,7 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
       kit: lastKit(id, unit),
     },
     schema: testBegun.payload,
+    at: (path) => (path === 'lot' ? 'lotOf' : path),
     read: ({ instrument, lotOf: chosenLot, lot, isDiluted, parts, isOtherwise, otherwise, kit }) => {
       const filled = asksKit ? asTyped({ kit }, testBegun.payload) : null;
       return {
@@ -74,10 +75,6 @@ export function Begin({ visit, id, begun }: { visit: VisitState; id: MethodId; b
         problems: [
           ...(filled?.problems ?? []),
           ...(instruments.length > 1 && !instrument ? [{ path: 'instrument', message: 'Say which.' }] : []),
-          // A reagent of which nobody knows the lot may be out of date, or of another test.
-          ...(method(id).reagent && !chosenLot && !isOtherwise
-            ? [{ path: 'lotOf', message: 'Choose the reagent lot, or tick below that something was otherwise.' }]
-            : []),
         ],
       };
     },
