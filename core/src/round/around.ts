@@ -164,9 +164,12 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
     return this.visit().bottles;
   }
 
+  ofRound(): readonly BottleState[] {
+    return (this.round.plan.plan?.visits ?? []).flatMap(({ id }) => visitState(this.round, id)?.bottles ?? []);
+  }
+
   whoElseIs(code: string, bottle: string): string | null {
-    const all = (this.round.plan.plan?.visits ?? []).flatMap(({ id }) => visitState(this.round, id)?.bottles ?? []);
-    const read = readCode(code, { id: bottle }, all);
+    const read = readCode(code, { id: bottle }, this.ofRound());
     return read?.is === 'other' ? read.bottle : null;
   }
 

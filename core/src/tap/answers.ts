@@ -6,7 +6,7 @@ import { residualLeast, type Point } from '../registers/index.ts';
 import { base, convert, readNumber, unit as unitOf, type Typed, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
-import type { Effect, MeasureStop, Step, Stop } from './protocol.ts';
+import type { CheckItem, Effect, MeasureStop, Step, Stop } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
 
 const isOfDimension = (one: UnitId, other: UnitId) => unitOf(one).dimension === unitOf(other).dimension;
@@ -151,21 +151,35 @@ export function misfitAnswer(step: Step, answer: StepAnswer): Misfit | null {
 }
 
 /** What of a round's bottles a step asks about. */
-interface BottleSeen {
+export interface BottleSeen {
   purpose: PurposeId;
   state: string;
 }
 
 /**
- * Whether somebody says that the field blank is filled where the book knows that none is: nobody swears to a bottle that is not planned, or
- * still empty. Null where it goes together.
+ * Whether somebody says that a blank is filled where the book knows that none is: nobody swears to a bottle that is not planned, or still
+ * empty. Null where it goes together.
+ * @param of which items say so: those that their edition marks
  */
-export function misfitBlank({ act }: Step, answer: StepAnswer, bottles: readonly BottleSeen[]): Misfit | null {
-  if (act.type !== 'checks' || answer.type !== 'checks' || !answer.yes.includes('blank')) return null;
-  const blanks = bottles.filter(({ purpose }) => purpose === 'field-blank');
-  if (blanks.some(({ state }) => state === 'filled')) return null;
-  return misfit(blanks.length === 0 ? 'blank-not-planned' : 'blank-not-filled', 'payload.answer.blank');
+export function misfitBlank(
+  { act }: Step,
+  answer: StepAnswer,
+  bottles: () => readonly BottleSeen[],
+  of: (item: CheckItem) => PurposeId | undefined = ({ filled }) => filled,
+): Misfit | null {
+  if (act.type !== 'checks' || answer.type !== 'checks') return null;
+  for (const item of act.items) {
+    const purpose = of(item);
+    if (!purpose || !answer.yes.includes(item.id)) continue;
+    const own = bottles().filter((one) => one.purpose === purpose);
+    if (!own.some(({ state }) => state === 'filled'))
+      return misfit(own.length === 0 ? 'blank-not-planned' : 'blank-not-filled', `payload.answer.${item.id}`);
+  }
+  return null;
 }
+
+/** The item of the first editions, which the book did not judge. */
+export const saysBlank = ({ id, filled }: CheckItem): PurposeId | undefined => filled ?? (id === 'blank' ? 'field-blank' : undefined);
 
 /**
  * Why an answer departs from the protocol and so needs a reason, or null. A departure is not refused: it is written down

@@ -1,4 +1,4 @@
-import type { AnalysisId, SampleKind } from '../bottles/index.ts';
+import type { AnalysisId, PurposeId, SampleKind } from '../bottles/index.ts';
 import type { Edition } from '../editions/index.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { Origin, Point, PointKind, TraitId } from '../registers/index.ts';
@@ -53,11 +53,21 @@ export interface ChoiceOption {
   where?: Where;
 }
 
+/** Something that is answered yes or no. */
+export interface CheckItem {
+  id: string;
+  label: string;
+  stop?: Stop;
+  no?: Effect;
+  /** Yes means that a bottle of this purpose is filled: the book knows it. */
+  filled?: PurposeId;
+}
+
 /** What a step asks of the person. */
 export type StepAct =
   | { type: 'confirm' }
   /** Each item is answered yes or no; a `no` on one with a stop stops the run, on another it has the effect `no`. */
-  | { type: 'checks'; items: readonly { id: string; label: string; stop?: Stop; no?: Effect }[] }
+  | { type: 'checks'; items: readonly CheckItem[] }
   | { type: 'choose'; options: readonly ChoiceOption[] }
   /**
    * Runs at least `least` and, where it is said, at most `most` seconds from the moment it is started. `restart` says what

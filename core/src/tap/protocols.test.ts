@@ -15,6 +15,8 @@ import {
   misfitAnswer,
   mayFollow,
   misfitBlank,
+  saysBlank,
+  stepDone,
   procedureOf,
   proceduresFor,
   protocols,
@@ -412,10 +414,11 @@ describe('what is measured until it is constant', () => {
 });
 
 it('nobody swears to a field blank that is not planned, or still empty', () => {
-  const step = pfas533Tap2.steps.find(({ id }) => id === 'before')!;
+  const step = protocols.newest.find(({ id }) => id === 'pfas-533-tap')!.steps.find(({ id }) => id === 'before')!;
   const items = step.act.type === 'checks' ? step.act.items.map(({ id }) => id) : [];
   const answered = (no: string[]) => ({ type: 'checks' as const, yes: items.filter((id) => !no.includes(id)), no });
-  const said = (bottles: Parameters<typeof misfitBlank>[2], no: string[] = []) => misfitBlank(step, answered(no), bottles)?.code ?? null;
+  const said = (bottles: ReturnType<Parameters<typeof misfitBlank>[2]>, no: string[] = []) =>
+    misfitBlank(step, answered(no), () => bottles)?.code ?? null;
   const blank = (state: string) => [{ purpose: 'field-blank' as const, state }];
   expect([said([]), said([{ purpose: 'sample', state: 'filled' }]), said(blank('empty')), said(blank('discarded'))]).toEqual([
     'blank-not-planned',
@@ -424,6 +427,19 @@ it('nobody swears to a field blank that is not planned, or still empty', () => {
     'blank-not-filled',
   ]);
   expect([said(blank('filled')), said([], ['blank'])]).toEqual([null, null]);
+  // On the page that is said of the first editions too; the book judges those as it did.
+  const first = pfas533Tap2.steps.find(({ id }) => id === 'before')!;
+  expect([misfitBlank(first, answered([]), () => [], saysBlank)?.code, misfitBlank(first, answered([]), () => [])]).toEqual([
+    'blank-not-planned',
+    null,
+  ]);
+});
+
+it('an oath to an empty field blank does not stand in the book, whatever page wrote it', () => {
+  const book = new Script().plan(['pfas533']).sampleTap({ procedure: 'pfas-533-tap', before: 'before' });
+  const yes = ['supplier', 'blank', 'no-foreign', 'gloves'];
+  const done = book.atTap(stepDone, { procedure: 'pfas-533-tap', step: 'before', answer: { type: 'checks', yes, no: [] } });
+  expect(fold(book.entries)!.aside.map(({ entry, misfit }) => [entry.id, misfit.code])).toEqual([[done.id, 'blank-not-planned']]);
 });
 
 it('an outbreak has its way wherever Legionella is sampled: at showers, tanks and surfaces as well', () => {

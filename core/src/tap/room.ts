@@ -4,7 +4,7 @@ import type { Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import type { RunningClock } from './clock.ts';
 import { askRun, runningClocks, type DueRun } from './due.ts';
-import { departs, misfitAnswer } from './answers.ts';
+import { departs, misfitAnswer, misfitBlank, type BottleSeen } from './answers.ts';
 import { clockStarted, runGivenUp, runStarted, stepDone, stepReopened, stepSkipped } from './entries.ts';
 import {
   asBefore,
@@ -36,6 +36,8 @@ export interface RunAround {
   isToFill: (analysis: AnalysisId) => boolean;
   /** Whether a bottle that the protocol fills was filled. */
   isFilled: (analysis: AnalysisId) => boolean;
+  /** All bottles of the round, as they are at that time. */
+  ofRound: () => readonly BottleSeen[];
   /** When a field test of the visit was read (ms); null where there is none such. */
   testReadAt: (test: string) => number | null;
 }
@@ -74,7 +76,7 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   if (clockStarted.is(entry)) return clockFits(now, entry.payload);
   if (stepSkipped.is(entry) && now.step.isNeeded) return misfit('needed', 'payload.step');
   if (!stepDone.is(entry)) return null;
-  const refused = misfitAnswer(now.step, entry.payload.answer);
+  const refused = misfitAnswer(now.step, entry.payload.answer) ?? misfitBlank(now.step, entry.payload.answer, around.ofRound);
   if (refused) return refused;
   const { test } = entry.payload;
   const readAt = test === undefined ? null : around.testReadAt(test);

@@ -7,6 +7,7 @@ import {
   readableFrom,
   misfitAnswer,
   misfitBlank,
+  saysBlank,
   questionStep,
   runGivenUp,
   runThatFills,
@@ -129,7 +130,7 @@ export function StepNow({
       return { path: 'reading', message: draft.readings.length === 0 ? 'Measure, and add the reading.' : 'Add the reading, or clear it.' };
     if (act.type === 'choose' && draft.option === '') return { path: 'option', message: 'Choose one.' };
     const said = answerFrom(step, draft);
-    const misfit = misfitAnswer(step, said) ?? misfitBlank(step, said, round.bottles);
+    const misfit = misfitAnswer(step, said) ?? misfitBlank(step, said, () => round.bottles, saysBlank);
     const path = act.type === 'measure' ? 'reading' : act.type === 'constant' ? 'readings' : 'answer';
     return misfit && { path, message: sayMisfit(misfit) };
   };

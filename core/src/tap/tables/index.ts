@@ -7,7 +7,17 @@ import { goingBack } from './go-back.ts';
 import { leadFifthLitre2, leadFirstAndFifth, leadFirstLitre2, leadRandom2, leadTimed3 } from './lead-both.ts';
 import { leadTimed, leadTimed2 } from './lead-timed.ts';
 import { leadFifthLitre, leadFirstLitre, leadRandom } from './lead-ways.ts';
-import { pfas533Tap, pfas533Tap2, pfas537Tap, pfas537Tap2, radonTap, trihalomethanesTap, volatilesTap } from './organics.ts';
+import {
+  pfas533Tap,
+  pfas533Tap2,
+  pfas533Tap3,
+  pfas537Tap,
+  pfas537Tap2,
+  pfas537Tap3,
+  radonTap,
+  trihalomethanesTap,
+  volatilesTap,
+} from './organics.ts';
 import {
   legionellaOutbreak,
   legionellaOutbreakShower,
@@ -69,8 +79,10 @@ export const protocols = shelf([
   radonTap,
   pfas533Tap,
   pfas533Tap2,
+  pfas533Tap3,
   pfas537Tap,
   pfas537Tap2,
+  pfas537Tap3,
   chemistryTap,
   legionellaFlushed,
   coliformsDistribution,

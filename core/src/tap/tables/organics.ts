@@ -93,10 +93,27 @@ const counted = (first: Protocol): Protocol => ({
   ),
 });
 
+/** As before; the book knows whether the field blank is filled, and takes no other word for it. */
+const knowingBlank = (before: Protocol): Protocol => ({
+  ...before,
+  edition: '2026-3',
+  from: '2026-12-01',
+  steps: before.steps.map((step) =>
+    step.act.type === 'checks'
+      ? {
+          ...step,
+          act: { ...step.act, items: step.act.items.map((item) => (item.id === 'blank' ? { ...item, filled: 'field-blank' } : item)) },
+        }
+      : step,
+  ),
+});
+
 export const pfas533Tap = pfas('pfas533', 'pfas-533-tap', 'EPA Method 533');
 export const pfas533Tap2 = counted(pfas533Tap);
+export const pfas533Tap3 = knowingBlank(pfas533Tap2);
 export const pfas537Tap = pfas('pfas537', 'pfas-537-tap', 'EPA Method 537.1');
 export const pfas537Tap2 = counted(pfas537Tap);
+export const pfas537Tap3 = knowingBlank(pfas537Tap2);
 
 /** What escapes into the air: a bubble takes it along. */
 function volatile(
