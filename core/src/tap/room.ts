@@ -76,7 +76,7 @@ function stepFits(book: RunBook, entry: Entry, around: RunAround): Misfit | null
   if (clockStarted.is(entry)) return clockFits(now, entry.payload);
   if (stepSkipped.is(entry) && now.step.isNeeded) return misfit('needed', 'payload.step');
   if (!stepDone.is(entry)) return null;
-  const refused = misfitAnswer(now.step, entry.payload.answer) ?? misfitBlank(now.step, entry.payload.answer, around.ofRound);
+  const refused = misfitAnswer(now.step, entry.payload.answer) ?? misfitBlank(now.step, entry.payload.answer, () => around.ofRound());
   if (refused) return refused;
   const { test } = entry.payload;
   const readAt = test === undefined ? null : around.testReadAt(test);

@@ -8,5 +8,5 @@ export const picturesRoom: WebRoom = {
     const count = pictures.length + remarks.length;
     return [{ room: 'pictures', label: count > 0 ? `Pictures (${count})` : 'Pictures' }];
   },
-  besidePlaces: lazy(async () => ({ default: (await import('./RemarkHere.tsx')).RemarkHere })),
+  besideName: lazy(async () => ({ default: (await import('./RemarkHere.tsx')).RemarkHere })),
 };

@@ -5,7 +5,7 @@ import { Suspense, type ReactNode } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { showMoment } from '../time/show.ts';
 import { roomPath } from './paths.ts';
-import { useBesidePlaces, useNotes, usePlaces } from './room.ts';
+import { useBesideName, useNotes, usePlaces } from './room.ts';
 
 /** The head of every page at a point: where one is, how to get there, and the rooms of this visit. */
 export function VisitHead({ visit, children }: { visit: VisitState; children?: ReactNode }) {
@@ -13,12 +13,19 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
   const { point } = visit;
   const places = usePlaces(visit);
   const notes = useNotes();
-  const offers = useBesidePlaces();
+  const offers = useBesideName();
   return (
     <header className="stack visit-head">
       <div className="row between">
         <div>
-          <h1>{visit.name}</h1>
+          <div className="row visit-name">
+            <h1>{visit.name}</h1>
+            <Suspense>
+              {offers.map(({ name, Offer }) => (
+                <Offer key={name} visit={visit} />
+              ))}
+            </Suspense>
+          </div>
           <p className="soft">
             {point.place}
             {point.type === 'tap' ? `. ${point.tap.outlet}` : ''}
@@ -39,11 +46,6 @@ export function VisitHead({ visit, children }: { visit: VisitState; children?: R
             {label}
           </NavLink>
         ))}
-        <Suspense>
-          {offers.map(({ name, Offer }) => (
-            <Offer key={name} visit={visit} />
-          ))}
-        </Suspense>
       </nav>
       {notes.map(({ name, Note }) => (
         <Note key={name} visit={visit} />

@@ -26,8 +26,8 @@ export interface WebRoom {
   places?: (visit: VisitState) => readonly Place[];
   /** What it says at the head of every page at a point. */
   note?: ComponentType<{ visit: VisitState }>;
-  /** What it offers beside the places of a visit, on every page there. */
-  besidePlaces?: ComponentType<{ visit: VisitState }>;
+  /** What it offers beside the name of the point, on every page there. */
+  besideName?: ComponentType<{ visit: VisitState }>;
 }
 
 export const RoomsContext = createContext<readonly WebRoom[]>([]);
@@ -37,9 +37,9 @@ export function useNotes(): { name: string; Note: ComponentType<{ visit: VisitSt
   return useContext(RoomsContext).flatMap(({ name, note }) => (note ? [{ name, Note: note }] : []));
 }
 
-/** What rooms offer beside the places of a visit, on every page there. */
-export function useBesidePlaces(): { name: string; Offer: ComponentType<{ visit: VisitState }> }[] {
-  return useContext(RoomsContext).flatMap(({ name, besidePlaces }) => (besidePlaces ? [{ name, Offer: besidePlaces }] : []));
+/** What rooms offer beside the name of the point, on every page there. */
+export function useBesideName(): { name: string; Offer: ComponentType<{ visit: VisitState }> }[] {
+  return useContext(RoomsContext).flatMap(({ name, besideName }) => (besideName ? [{ name, Offer: besideName }] : []));
 }
 
 /** The places of a visit, in the order of the work. */
