@@ -1,3 +1,4 @@
+import { canonicalJson } from '@fonte/core/book';
 import { sampleRecord, type SampleOfRecord } from '@fonte/core/due';
 import { samplesOf, type RoundState } from '@fonte/core/round';
 import { EntitySchema } from 'typeorm';
@@ -30,7 +31,7 @@ const sampleRows = (book: string, round: RoundState): SampleRow[] =>
     analysis,
     date,
     state,
-    because: because && JSON.stringify(because),
+    because: because && canonicalJson(because),
   }));
 
 const dueRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [

@@ -1,3 +1,4 @@
+import { canonicalJson } from '@fonte/core/book';
 import { Arrow, largestPicture, keepPicture, pictureFile, pictureRecord, pictureType, type PictureType } from '@fonte/core/pictures';
 import type { VisitState } from '@fonte/core/round';
 import { EntitySchema } from 'typeorm';
@@ -36,7 +37,7 @@ const pictureRows = (book: string, { id: visit, point, pictures }: VisitState): 
     at,
     sha256,
     shows,
-    arrow: arrow && JSON.stringify(arrow),
+    arrow: arrow && canonicalJson(arrow),
   }));
 
 /** So many pictures are taken in at once; whoever comes then is asked to come again. */

@@ -1,4 +1,5 @@
 import { checkRecord, checkRow, recentChecks, type Check, type CheckMadeElsewhere, type CheckOfRecord } from '@fonte/core/prepare';
+import { canonicalJson } from '@fonte/core/book';
 import { inOwnUnit } from '@fonte/core/parameters';
 import type { RoundState } from '@fonte/core/round';
 import type { Typed } from '@fonte/core/units';
@@ -48,7 +49,8 @@ function checkRows(book: string, { prepare }: RoundState): CheckRowOf[] {
       nominal: nominal ?? inOwn(made.nominal),
       reading: inOwn(made.reading),
       outcome: made.outcome,
-      payload: JSON.stringify(payloadOf(made)),
+      // Alike whether it was just written or is read back.
+      payload: canonicalJson(payloadOf(made)),
     };
   });
 }

@@ -1,3 +1,4 @@
+import { canonicalJson } from '@fonte/core/book';
 import type { Mapping, Remembered } from '@fonte/core/read';
 import type { RoundState } from '@fonte/core/round';
 import { marks, type Store } from '../store/index.ts';
@@ -20,7 +21,7 @@ export function columnsRows(book: string, round: RoundState): ColumnsRow[] {
     if (!read || putAside || read.header.length === 0) return [];
     const lab = labOfReport(round, read.results);
     if (lab === null) return [];
-    return [{ book, id: sha256, lab, at: read.at, header: JSON.stringify(read.header), mapping: JSON.stringify(read.mapping) }];
+    return [{ book, id: sha256, lab, at: read.at, header: JSON.stringify(read.header), mapping: canonicalJson(read.mapping) }];
   });
 }
 
