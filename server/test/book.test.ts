@@ -161,6 +161,11 @@ describe('refusing', () => {
     ));
   it('a clock that was never set', () =>
     refused({ ...level(), at: { utc: '1970-01-01T00:00:10.000Z', offset: 0 } }, 422, 'not-an-entry', 'at.utc'));
+  it('an object that says of itself what it becomes, wherever it stands', async () => {
+    const hostile = { length: { toString: 0 } };
+    await refused({ ...level(), id: hostile } as never, 422, 'not-an-entry', 'id');
+    await refused({ ...level(), payload: { measuringPoint: hostile } } as never, 422, 'unsound', 'payload.measuringPoint.length');
+  });
   it('an entry that names no visit, or one too many', async () => {
     await refused({ ...level(), visit: null }, 422, 'place', 'visit');
     await refused({ ...at.script.entries[0]!, id: newId(1), visit: at.script.well }, 422, 'place', 'visit');

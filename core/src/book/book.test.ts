@@ -115,6 +115,7 @@ describe('what can stand in a book', () => {
     ['half a surrogate pair', { note: 'a\ud800b' }, 'note', 'not-text'],
     ['a NUL', { note: 'a\u0000' }, 'note', 'not-text'],
     ['an escape', { deep: ['x', 'a\u001b[2J'] }, 'deep.1', 'not-text'],
+    ['an object that says what it becomes', { why: { length: { toString: 0 } } }, 'why.length', 'not-json'],
     ['half a pair as a key', { 'a\udc00': 1 }, '', 'not-text'],
     ['infinity', { depth: JSON.parse('1e999') as number }, 'depth', 'not-a-number'],
     ['a text of a megabyte', { note: 'x'.repeat(1_000_000) }, 'note', 'too-large'],

@@ -11,6 +11,9 @@ export const bounds = { depth: 12, values: 20_000, text: 10_000 } as const;
 // eslint-disable-next-line no-control-regex
 const control = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/;
 
+/** Keys by which a value says what it becomes: whatever compares it would run into them. No payload has one. */
+const becoming: ReadonlySet<string> = new Set(['toString', 'valueOf', 'toJSON', 'constructor', '__proto__']);
+
 /** Whether a text is well-formed Unicode without control characters. */
 export function isSoundText(text: string): boolean {
   return !control.test(text) && !/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(text);
@@ -35,6 +38,7 @@ export function findUnsound(value: unknown): Unsound | null {
     if (typeof one !== 'object') return found('not-json');
     for (const key of Object.keys(one)) {
       if (!isSoundText(key)) return found('not-text');
+      if (becoming.has(key)) return found('not-json');
       const unsound = look((one as Record<string, unknown>)[key], depth + 1);
       if (unsound) return { path: [key.slice(0, 80), ...unsound.path], code: unsound.code };
     }

@@ -3,7 +3,7 @@ import { atTheWell } from '../../test/at-the-well.ts';
 import { idOf, lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { bottleTables, type AnalysisId } from '../bottles/index.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { analysisAdded, type PlannedVisit } from '../plan/index.ts';
+import { analysisAdded, extraPlanned, type PlannedVisit } from '../plan/index.ts';
 import type { Point } from '../registers/index.ts';
 import {
   callsToMake,
@@ -257,6 +257,8 @@ describe('an instrument before it is used', () => {
   it('counts as it stood when a bottle was filled: what is said afterwards mends nothing', () => {
     book.atTap(analysisAdded, { analysis: 'fluoride' });
     book.atTap(analysisAdded, { analysis: 'pfas533' });
+    book.atTap(extraPlanned, { analysis: 'pfas533', purpose: 'field-blank' });
+    book.atTap(bottleFilled, { bottle: '261123A-MH1-PA-FR' });
     book.write(gearChecked, { gear: 'pfas-tubing', isSo: false });
     book.sampleTap({ procedure: 'pfas-533-tap', before: 'fill' });
     book.atTap(bottleFilled, { bottle: '261123A-MH1-PAA' });

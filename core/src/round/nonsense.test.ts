@@ -21,6 +21,8 @@ function foldOn(kind: AnyKind, payload: unknown): void {
 
 /** What a schema says of a payload, or the fault that it dies of. */
 function read(kind: AnyKind, version: number, payload: unknown) {
+  // The door asks this first.
+  if (findUnsound(payload) !== null) return { state: 'malformed' as const };
   try {
     return readPayload(kind, version, payload);
   } catch (fault) {

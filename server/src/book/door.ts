@@ -15,7 +15,7 @@ import { server, type Writer } from '@fonte/core/roles';
 import { roundPlanned } from '@fonte/core/plan';
 import { registerOf } from '@fonte/core/registers';
 import { inPresentVersion, kindOf, sayMisfit } from '@fonte/core/round';
-import { fieldErrors, Problem } from '../http/index.ts';
+import { fieldErrors, Problem, readBy } from '../http/index.ts';
 import { sha256 } from './codec.ts';
 import { isSignedBy } from './signature.ts';
 import type { Registry } from './registry.ts';
@@ -35,7 +35,7 @@ function parsePayload(kind: AnyKind, version: number, payload: unknown, path: st
  * @throws Problem 422 when it is malformed
  */
 export function parseEntry(book: string | null, sent: unknown): Entry {
-  const envelope = Entry.safeParse(sent);
+  const envelope = readBy(Entry, sent);
   if (!envelope.success) throw new Problem(422, 'not-an-entry', 'This is not an entry.', fieldErrors(envelope.error));
   const entry = envelope.data as Entry;
   if (book !== null && entry.book !== book) throw refuse(422, 'other-book', 'book', 'The entry belongs to another book.');

@@ -36,16 +36,32 @@ export class Problem extends Error {
 }
 
 /** The fields a schema refused. */
-export function fieldErrors(error: z.ZodError, under = ''): FieldError[] {
+export function fieldErrors(error: Pick<z.ZodError, 'issues'>, under = ''): FieldError[] {
   return error.issues.map((issue) => ({
     path: [under, ...issue.path.map(String)].filter((part) => part !== '').join('.'),
     message: issue.message,
   }));
 }
 
+/**
+ * What a schema says of something sent. What its checks run into, as an object that says of itself what it becomes, is refused like
+ * anything else that is not what was asked for.
+ */
+export function readBy<S extends z.ZodType>(
+  schema: S,
+  sent: unknown,
+): { success: true; data: z.output<S> } | { success: false; error: Pick<z.ZodError, 'issues'> } {
+  try {
+    return schema.safeParse(sent);
+  } catch (fault) {
+    if (!(fault instanceof TypeError)) throw fault;
+    return { success: false, error: { issues: [{ code: 'custom', path: [], message: 'It is not what was asked for.' }] } };
+  }
+}
+
 /** What was sent as its schema has it. @throws Problem 422 with the fields that were refused */
 export function parsed<S extends z.ZodType>(schema: S, sent: unknown): z.output<S> {
-  const read = schema.safeParse(sent ?? {});
+  const read = readBy(schema, sent ?? {});
   if (read.success) return read.data;
   throw new Problem(422, 'invalid', 'The request was not accepted.', fieldErrors(read.error));
 }
