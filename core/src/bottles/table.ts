@@ -51,6 +51,19 @@ export const bottleTables = shelf<BottleTable>([
   },
 ]);
 
+/** Bottles that are taken like another one: what a lab says of that one holds for them, where it says nothing of them. */
+const takenLike: Partial<Record<RuleId, RuleId>> = { legionellaFlushed: 'legionella', leadFifth: 'lead' };
+
+/**
+ * The bottle whose row of a lab holds for a rule: its own where the lab has one, else that of the bottle that it is taken like; null for
+ * neither.
+ */
+export function rowOfLab(rule: RuleId, has: (rule: RuleId) => boolean): RuleId | null {
+  if (has(rule)) return rule;
+  const like = takenLike[rule];
+  return like && has(like) ? like : null;
+}
+
 /** The name of an analysis in an edition; its id where the edition does not know it. */
 export function analysisName(table: BottleTable | null, id: AnalysisId): string {
   return table?.analyses[id]?.name ?? id;

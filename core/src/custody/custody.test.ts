@@ -94,6 +94,9 @@ const at = (rules: Partial<typeof lab>, rule: RuleId = 'bacteria', more: Paramet
 describe('holding', () => {
   it('lets the shorter of rule and lab stand', () => {
     expect(holdingOf('bacteria', card('bacteria'), 0, null)).toMatchObject({ hours: 24, by: 'rule' });
+    // What is taken like another bottle has that one's hours, unless the lab has a row of its own for it.
+    const hours = (holding: typeof lab.holding) => holdingOf('legionellaFlushed', card('legionellaFlushed'), 0, { ...lab, holding }).hours;
+    expect([hours({}), hours({ legionella: 24 }), hours({ legionella: 24, legionellaFlushed: 12 })]).toEqual([48, 24, 12]);
     expect(sayHolding(holdingOf('bacteria', card('bacteria'), 0, lab))).toBe('18 h by the lab');
     expect(holdingOf('bacteria', card('bacteria'), 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
     expect(holdingOf('bacteria', card('bacteria'), 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });

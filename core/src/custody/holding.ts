@@ -1,4 +1,4 @@
-import type { BottleRule, RuleId } from '../bottles/index.ts';
+import { rowOfLab, type BottleRule, type RuleId } from '../bottles/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { hour } from '../time/index.ts';
 
@@ -18,7 +18,8 @@ export const sayHolding = ({ hours, by }: Pick<Holding, 'hours' | 'by'>): string
  * are elapsed ones, so a daylight-saving change does not move them.
  */
 export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, filledAt: number, lab: Lab | null): Holding {
-  const labs = lab && Object.hasOwn(lab.holding, rule) ? lab.holding[rule] : undefined;
+  const row = lab && rowOfLab(rule, (one) => Object.hasOwn(lab.holding, one));
+  const labs = row ? lab.holding[row] : undefined;
   const hours = labs !== undefined && labs < own ? labs : own;
   return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
 }
@@ -33,6 +34,7 @@ export function startBy(
   filledAt: number,
   { startsAfter = {} }: Lab,
 ): { deadline: number; after: number } | null {
-  const after = Object.hasOwn(startsAfter, rule) ? startsAfter[rule]! : null;
+  const row = rowOfLab(rule, (one) => Object.hasOwn(startsAfter, one));
+  const after = row ? startsAfter[row]! : null;
   return after === null ? null : { deadline: filledAt + holdingHours * hour, after };
 }

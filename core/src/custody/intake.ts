@@ -1,3 +1,4 @@
+import { rowOfLab, type RuleId } from '../bottles/index.ts';
 import type { Lab } from '../registers/index.ts';
 import { atWall, dateAfter, wallTime } from '../time/index.ts';
 
@@ -12,7 +13,9 @@ export type Door = Pick<Lab, 'zone' | 'intake' | 'cutOffs' | 'closedDays'>;
 
 /** Until when a bottle is taken in on a weekday: null not at all, '24:00' as long as the door is open. */
 function cutOffOn({ cutOffs }: Door, weekday: number, rule: string): string | null {
-  const own = cutOffs.filter(({ bottles, weekdays }) => bottles.includes(rule) && (weekdays.length === 0 || weekdays.includes(weekday)));
+  const row = rowOfLab(rule as RuleId, (one) => cutOffs.some(({ bottles }) => bottles.includes(one)));
+  if (row === null) return '24:00';
+  const own = cutOffs.filter(({ bottles, weekdays }) => bottles.includes(row) && (weekdays.length === 0 || weekdays.includes(weekday)));
   return own.reduce<string | null>(
     (first, { closes }) => (first === null || closes === null ? null : closes < first ? closes : first),
     '24:00',

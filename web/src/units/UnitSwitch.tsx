@@ -1,7 +1,10 @@
 import { convertTyped, showTyped, unitLabel, type Typed, type UnitId } from '@fonte/core/units';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
-import { readField } from './decimal.ts';
+import { decimalMark, readField } from './decimal.ts';
+
+/** A converted number with the mark that its typist writes: 24.640 would be asked about where decimals are typed after a comma. */
+const inOwnMark = ({ text, unit }: Typed): Typed => ({ text: decimalMark() === 'comma' ? text.replace('.', ',') : text, unit });
 
 /**
  * The choice of a unit. Whoever changes it over a number may mean that it was wrong, or want the number in the other one: the number
@@ -26,7 +29,7 @@ export function UnitSwitch({
     onChange({ ...value, unit });
   };
   // Another number has nothing to do with the one before.
-  const offered = before && before.text === value.text && before.unit !== value.unit ? convertTyped(before, value.unit) : null;
+  const offered = before && before.text === value.text && before.unit !== value.unit ? inOwnMark(convertTyped(before, value.unit)) : null;
   return (
     <>
       <Segmented
