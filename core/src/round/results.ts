@@ -2,9 +2,7 @@ import { callsToLabs, followUps, resamples, type FollowUp, type Occasion } from 
 import { purpose, type PurposeId, type RuleId, type SampleKind } from '../bottles/index.ts';
 import { refOf } from '../editions/index.ts';
 import {
-  besideDuplicate,
   boundsOf,
-  duplicateDiffers,
   inReadingOrder,
   judgeResult,
   judgeSums,
@@ -25,6 +23,7 @@ import { siteResults, type SiteResult } from './on-site.ts';
 import { originOf } from '../registers/index.ts';
 import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
+import { besideTwin } from './twins.ts';
 import { visitState, type VisitState } from './visit.ts';
 
 /** A judged result with what its bottle was, and where it comes from. */
@@ -133,30 +132,6 @@ function judgeVisit(
     judged: inReadingOrder(beside),
     sums: sumsOf(beside, set),
     onSite: siteResults(visit, sets, zone),
-  };
-}
-
-/** A result beside the duplicate that differs from it most, or the sample that it is a duplicate of. */
-function besideTwin(one: RoundResult, all: readonly RoundResult[]): RoundResult {
-  const [twin] = all
-    .flatMap((other) => {
-      const isTwin =
-        other.result.bottle !== one.result.bottle &&
-        other.result.parameter === one.result.parameter &&
-        other.isDissolved === one.isDissolved &&
-        (other.purpose === 'sample') !== (one.purpose === 'sample');
-      const by = isTwin ? duplicateDiffers(one.result, other.result) : null;
-      return by === null ? [] : [{ other, by }];
-    })
-    .sort((a, b) => b.by - a.by);
-  if (!twin) return one;
-  const { other, by } = twin;
-  const isOver = ({ verdict }: RoundResult) => verdict.state.startsWith('over-');
-  return {
-    ...one,
-    twin: { bottle: other.result.bottle, by, isOther: isOver(one) !== isOver(other) },
-    verdict: besideDuplicate(one.verdict, other.verdict),
-    others: one.others.map((each, place) => ({ ...each, verdict: besideDuplicate(each.verdict, other.others[place]!.verdict) })),
   };
 }
 
