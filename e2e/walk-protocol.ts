@@ -123,7 +123,7 @@ async function answer(page: Page, step: Step, chlorine: string): Promise<StepAns
       return { type: 'since', lasted: { text: String(act.least / 3600), unit: 'h' } };
     }
     case 'times': {
-      await click(page, 'Count them');
+      await click(page, 'Count one by one');
       await see(page, `At least ${act.least} times`);
       for (let time = 1; time < act.least; time++) await click(page, 'Once more');
       await gone(page, `At least ${act.least} times`);

@@ -16,7 +16,7 @@ const made = {
 
 /** A kit as its own leaflet has it: nothing of it is built in. */
 export const Kit = z.object({
-  volume: typedOf('volume', { title: 'Sample that is measured off', units: ['mL', 'L'], min: 1e-7, max: 0.01 }),
+  volume: typedOf('volume', { title: 'Sample volume', units: ['mL', 'L'], min: 1e-7, max: 0.01 }),
   drops: z
     .number({ error: 'A whole number.' })
     .int({ error: 'A whole number.' })
@@ -27,7 +27,7 @@ export const Kit = z.object({
     .array(
       z.object({
         shade: z.string().trim().min(1, { error: 'What does it look like?' }).max(60).meta({ title: 'Shade' }),
-        value: typedOf('concentration', { title: 'Tells', units: ['mg/L', 'ug/L'], min: 0, max: 100 }),
+        value: typedOf('concentration', { title: 'Concentration', units: ['mg/L', 'ug/L'], min: 0, max: 100 }),
       }),
     )
     .min(2, { error: 'Two shades at least.' })
@@ -66,7 +66,7 @@ export const testBegun = entryKind(
   'Field test begun',
   begun.extend({ kit: Kit.optional() }).superRefine(({ method: by, kit, lot, otherwise }, issues) => {
     const { asksKit, reagent } = method(by);
-    if (asksKit && !kit) issues.addIssue({ code: 'custom', path: ['kit'], message: 'Fill in what the kit’s own leaflet says.' });
+    if (asksKit && !kit) issues.addIssue({ code: 'custom', path: ['kit'], message: 'Copy the chart from the kit’s own leaflet.' });
     // A reagent of which nobody knows the lot may be out of date, or of another test.
     if (reagent && !lot && !otherwise) issues.addIssue({ code: 'custom', path: ['lot'], message: noLot });
   }),

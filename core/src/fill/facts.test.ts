@@ -21,7 +21,7 @@ it('is all at once where it does not', () => {
 it('is said in the book, also of bottles that were looked at when it was said at once', () => {
   const book = new Script().plan();
   const filled = book.make(bottleFilled, { bottle: '261123A-MH1-B', facts: ['sound', 'not-rinsed'] }, book.tap);
-  expect(JSON.stringify(sayEntry(filled))).toContain('Sound: sealed, cap tight, clean, in date. Not rinsed.');
+  expect(JSON.stringify(sayEntry(filled))).toContain('Intact: sealed, cap tight, clean, in date. Not rinsed.');
   expect(upgraded(bottleFilled as never, 1, { bottle: 'B' })).toEqual({ bottle: 'B' });
   expect(upgraded(bottleFilled as never, 2, { bottle: 'B', sound: true })).toEqual({ bottle: 'B', facts: ['sound'] });
   expect(bottleFilled.payload.safeParse({ bottle: 'B', facts: ['sound', 'sound'] }).success).toBe(false);

@@ -2,10 +2,10 @@ import type { BottleRule } from '../bottles/index.ts';
 
 /** What is looked at of a bottle before and while it is filled, as it is said of one that is as it should be. */
 export const facts = {
-  sound: 'Sound: sealed, cap tight, clean, in date',
-  'holds-it': 'What must be in it is in it',
+  sound: 'Intact: sealed, cap tight, clean, in date',
+  'holds-it': 'Preservative is in it',
   'not-rinsed': 'Not rinsed',
-  air: 'Air as asked',
+  air: 'Headspace correct',
 } as const;
 export type FactId = keyof typeof facts;
 export const factIds = Object.keys(facts) as [FactId, ...FactId[]];

@@ -20,9 +20,7 @@ const codes = (...of: Parameters<typeof ask>) => ask(...of).map(({ code, severit
 it('a first level in another unit is asked about by the water near by', () => {
   const [asked] = ask(typed('27.89'), [neighbour(403.5)]);
   expect(asked).toMatchObject({ code: 'first-slip', severity: 'question', data: { as: 'feet-as-metres', name: 'Tannery 2' } });
-  expect(sayFinding(levelFindings, asked!).says).toBe(
-    'Were it feet, it would be 8.50 m, and the water would stand as high as at Tannery 2.',
-  );
+  expect(sayFinding(levelFindings, asked!).says).toBe('Were it feet, it would be 8.50 m, and the water level would match Tannery 2.');
   expect(codes(typed('8.50', 'ft'), [neighbour(403.5)])).toEqual(['question first-slip']);
   // As high as there: nothing is asked, though the others were read in metres.
   expect(codes(typed('27.89', 'ft'), [neighbour(403.4)], [typed('7.1')])).toEqual(['note first']);
@@ -39,6 +37,6 @@ it('without a neighbour, by the unit of the other levels of the round', () => {
 
 it('it is always said in both units', () => {
   const says = (of: Typed) => sayFinding(levelFindings, ask(of)[0]!).says;
-  expect(says(typed('8.50', 'ft'))).toBe('No level of this well is on record to compare with. 8.50 ft are 2.59 m.');
-  expect(says(typed('8.50'))).toBe('No level of this well is on record to compare with. 8.50 m are 27.89 ft.');
+  expect(says(typed('8.50', 'ft'))).toBe('No earlier level to compare with. 8.50 ft = 2.59 m.');
+  expect(says(typed('8.50'))).toBe('No earlier level to compare with. 8.50 m = 27.89 ft.');
 });

@@ -19,7 +19,7 @@ const metres = (depth: unknown) => show(Number(depth), 'm', 2);
 /** A depth in the unit in which it was read, and in the other one. */
 const inBoth = (depth: unknown, unit: unknown) => {
   const [feet, inMetres] = [show(Number(depth), 'ft', 2), metres(depth)];
-  return unit === 'ft' ? `${feet} are ${inMetres}.` : `${inMetres} are ${feet}.`;
+  return unit === 'ft' ? `${feet} = ${inMetres}.` : `${inMetres} = ${feet}.`;
 };
 
 export const levelFindings: FindingWords = {
@@ -37,14 +37,13 @@ export const levelFindings: FindingWords = {
   ],
   'below-intake': [({ intake }) => `That is below the pump intake at ${metres(intake)}.`, 'Do not start the pump. Read again.'],
   'above-ground': ['That is above ground.', 'Is the well flowing by itself? Else read again.'],
-  first: [({ depth, unit }) => `No level of this well is on record to compare with. ${inBoth(depth, unit)}`, 'Is that what the tape says?'],
+  first: [({ depth, unit }) => `No earlier level to compare with. ${inBoth(depth, unit)}`, 'Check that this is what the tape reads.'],
   'first-unit': [
     ({ depth, unit }) => `The other levels of this round were read in another unit. ${inBoth(depth, unit)}`,
-    'Look at the tape: which unit does it have?',
+    'Check the unit on the tape.',
   ],
   'first-slip': [
-    ({ as, would, name }) =>
-      `${slipWords[String(as)] ?? ''} it would be ${metres(would)}, and the water would stand as high as at ${name}.`,
+    ({ as, would, name }) => `${slipWords[String(as)] ?? ''} it would be ${metres(would)}, and the water level would match ${name}.`,
     'Look at the tape again: which unit does it have?',
   ],
   slip: [

@@ -34,8 +34,7 @@ const weaknessWords: Readonly<Record<Weakness, string>> = {
   invalid: 'The sample was spoilt: it proves nothing. Take it again.',
   special: 'A special sample, not for compliance: a number under the value proves nothing.',
   contradicted: 'Something else was told than is reported. Ask the lab which of them holds; correct what was told if it was misheard.',
-  duplicate:
-    'Another bottle of the same water is over the value, and the two differ by more than duplicates do. A number under it proves nothing.',
+  duplicate: 'Inconclusive: the other bottle of the same water exceeds the value, and the two differ by more than duplicates normally do.',
   dissolved: 'Filtered: what hangs on particles is not in it, and people drink it. A number under the value proves nothing.',
   flushed: 'Only water that stood in the pipes tells what comes out of them. This was not taken so.',
   told: 'Told, not reported yet.',

@@ -168,11 +168,11 @@ describe('an instrument before it is used', () => {
       ...of.payload,
       taken: { round, entry: of.entry, at: { utc: new Date(of.at - back).toISOString(), offset: 0 } },
     });
-    expect(misfit(book.make(instrumentChecked, taken(made[1]!, 86_400_000)))?.message).toMatch(/not made today/);
+    expect(misfit(book.make(instrumentChecked, taken(made[1]!, 86_400_000)))?.message).toMatch(/from an earlier day/);
     for (const of of made.slice(1)) book.write(instrumentChecked, taken(of));
     expect(photometers()).toBe('checked');
     // Twice, or once more after it was read here, it says nothing new.
-    expect(misfit(book.make(instrumentChecked, taken(made[1]!)))?.message).toMatch(/checked here since/);
+    expect(misfit(book.make(instrumentChecked, taken(made[1]!)))?.message).toMatch(/checked in this round since/);
     expect(offered()).toEqual([]);
   });
 

@@ -13,8 +13,8 @@ export const prepareWords: Words = {
   'no-answer': 'Say whether it is so.',
   'no-reading': 'Write down what it reads.',
   'no-nominal': 'Write down what it should read.',
-  'not-of-the-day': 'That check was not made today, nor after noon yesterday: check it.',
-  'read-since': 'It was checked here since then.',
+  'not-of-the-day': 'This check is from an earlier day. Check the instrument again.',
+  'read-since': 'It has been checked in this round since.',
   'no-lot': 'Write down the lot of the standard.',
 };
 

@@ -74,7 +74,7 @@ export function LookRound({ visit, done }: { visit: VisitState; done: () => void
                 })
               }
             >
-              As at {beside.name}, {showTime(beside.at, round.plan.zone)}
+              Same as at {beside.name}, {showTime(beside.at, round.plan.zone)}
             </Button>{' '}
             <span className="soft small">
               {[...new Set([...beside.hazards, ...known])].map((id) => hazard(id).name).join(', ') || 'Nothing'}

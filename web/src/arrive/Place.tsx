@@ -111,7 +111,7 @@ export function Place({ visit, done }: { visit: VisitState; done: () => void }) 
       </div>
       {beside && beside.found.length > 0 && (
         <p className="finding note small">
-          Ticked as at {beside.name}, {showTime(beside.at, round.plan.zone)}: what belongs to the whole building. Look at this outlet.
+          Ticked from {beside.name}, {showTime(beside.at, round.plan.zone)}: conditions of the whole building. Check this outlet yourself.
         </p>
       )}
       <div className="faults">

@@ -37,7 +37,7 @@ export const rememberKit = (method: string, kit: z.output<typeof Kit>): void => 
 export function KitFields({ unit }: { unit: UnitId }) {
   return (
     <section className="stack" aria-label="The kit">
-      <p className="soft small">From the leaflet of the kit in your hand: volumes, drops and shades differ from maker to maker.</p>
+      <p className="soft small">Copy these from the kit’s own leaflet: volumes, drops and shades differ between makers.</p>
       <div className="form-grid">
         <Field name={['kit', 'volume']} />
         <Field name={['kit', 'drops']}>

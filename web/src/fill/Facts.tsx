@@ -12,12 +12,12 @@ export function Facts({ card, said, say }: { card: BottleRule; said: readonly Fa
     return (
       <div>
         <Button size="large" className="fact" aria-pressed={isAll} onClick={() => say(isAll ? [] : ids)}>
-          {isAll ? '✓ ' : ''}Looked at: all as its card says
+          {isAll ? '✓ ' : ''}Checked: all as on the card
         </Button>
       </div>
     );
   return (
-    <div className="row facts" role="group" aria-label="What was looked at">
+    <div className="row facts" role="group" aria-label="Checks of the bottle">
       {ids.map((id) => (
         <Button key={id} size="large" className="fact" aria-pressed={is(id)} onClick={() => press(id)}>
           {is(id) ? '✓ ' : ''}

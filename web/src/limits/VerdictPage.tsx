@@ -166,7 +166,7 @@ function about(one: RoundResult, because: readonly string[]): string {
     ...because,
     one.isPreliminary && one.report ? 'Preliminary: the lab will report it again.' : '',
     one.twin
-      ? `${one.twin.bottle} holds the same water and differs by ${Math.round(one.twin.by * 100)} %; up to ${duplicatesMayDiffer * 100} % is usual.`
+      ? `${one.twin.bottle}, the other bottle of this water, differs by ${Math.round(one.twin.by * 100)} %; up to ${duplicatesMayDiffer * 100} % is usual.`
       : '',
     doubt.length > 0 ? `In doubt: the blank ${doubt.join(', ')} holds it too.` : '',
     result.estimated && one.report ? 'An estimate.' : '',

@@ -40,7 +40,7 @@ export function Elsewhere({ instrument }: { instrument: Instrument }) {
     <div className="finding note small">
       <Mark kind="note" />
       <div>
-        <p>Checked in another round of the day:</p>
+        <p>Checked in another round today:</p>
         <ul className="plain">
           {made.map(({ entry, at, payload }) => (
             <li key={entry}>
@@ -51,7 +51,7 @@ export function Elsewhere({ instrument }: { instrument: Instrument }) {
         </ul>
         <May do={instrumentChecked}>
           <Button loading={busy} onClick={() => void run(take)}>
-            {made.length === 1 ? 'Take it over' : `Take these ${made.length} over`}
+            {made.length === 1 ? 'Use this check' : `Use these ${made.length} checks`}
           </Button>
         </May>
         <Said say={say} />

@@ -87,7 +87,7 @@ export function TypeIn({ done }: { done: () => void }) {
     return (
       <section className="stack">
         <h2>Compare with the sheet</h2>
-        <p className="soft">Line by line, with a finger on the paper. Nobody types without a slip.</p>
+        <p className="soft">Check each line against the paper before you save.</p>
         <Table<TypedResult>
           dataSource={results}
           rowKey={({ bottle, parameter: id }) => `${bottle} ${id}`}

@@ -118,11 +118,11 @@ function Counter({ least, value = 0, onChange = () => undefined }: { least: numb
     <div className="row">
       {value === 0 && (
         <Button size="large" className="counter" onClick={() => onChange(least)}>
-          All {least}
+          All {least} done
         </Button>
       )}
       <Button size="large" className="counter" onClick={() => onChange(value + 1)}>
-        {value === 0 ? 'Count them' : 'Once more'}
+        {value === 0 ? 'Count one by one' : 'Once more'}
       </Button>
       <span className="figure" role="status">
         <span className="value">
@@ -208,9 +208,9 @@ export function StepClock({ now, time, busy, start, beside, startAll }: ClockPro
       {beside.length > 0 && (
         <p>
           <Button size="large" disabled={busy} onClick={startAll}>
-            Start it at {beside.length + 1} taps
+            Start the clock at {beside.length + 1} taps
           </Button>{' '}
-          <span className="soft small">Also at {beside.map(({ name }) => name).join(', ')}: they run at once</span>
+          <span className="soft small">Also starts at {beside.map(({ name }) => name).join(', ')}</span>
         </p>
       )}
     </div>

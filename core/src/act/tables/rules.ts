@@ -227,7 +227,7 @@ const rules2026f: readonly FollowUpRule[] = [
     id: 'duplicate-again',
     when: { states: overStates, doubts: ['duplicate'] },
     due: { hours: 24 },
-    do: 'Two bottles of the same water differ, and one is over the value. Have the lab measure both again, and take a new sample. Until that is clear, believe the higher number.',
+    do: 'Two bottles of the same water differ, and one exceeds the value. Ask the lab to measure both again, and take a new sample. Until then, assume that the higher result is right.',
     source: 'Common practice',
   },
   ...rules2026e.map(({ when: { doubtful, ...when }, ...rule }): FollowUpRule => ({
