@@ -77,7 +77,7 @@ export function LookRound({ visit, done }: { visit: VisitState; done: () => void
               Same as at {beside.name}, {showTime(beside.at, round.plan.zone)}
             </Button>{' '}
             <span className="soft small">
-              {[...new Set([...beside.hazards, ...known])].map((id) => hazard(id).name).join(', ') || 'Nothing'}
+              {[...new Set([...beside.hazards, ...known])].map((id) => hazard(id).name).join(', ') || 'No hazards seen'}
             </span>
             <Said say={taking.say} />
           </p>

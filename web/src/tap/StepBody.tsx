@@ -200,18 +200,20 @@ export function StepClock({ now, time, busy, start, beside, startAll }: ClockPro
   if (act.type !== 'clock') return null;
   if (now.clockFrom !== null) return <Countdown big from={now.clockFrom} least={act.least} most={act.most} now={time} />;
   return (
-    <div>
-      <Button type="primary" size="large" disabled={busy} onClick={start}>
-        Start the clock
-      </Button>{' '}
-      <span className="soft">{act.usual}</span>
+    <div className="stack">
+      <div className="row">
+        <Button type="primary" size="large" disabled={busy} onClick={start}>
+          Start the clock
+        </Button>
+        <span className="soft">{act.usual}</span>
+      </div>
       {beside.length > 0 && (
-        <p>
+        <div className="row">
           <Button size="large" disabled={busy} onClick={startAll}>
             Start the clock at {beside.length + 1} taps
-          </Button>{' '}
+          </Button>
           <span className="soft small">Also starts at {beside.map(({ name }) => name).join(', ')}</span>
-        </p>
+        </div>
       )}
     </div>
   );
