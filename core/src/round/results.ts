@@ -23,7 +23,7 @@ import { siteResults, type SiteResult } from './on-site.ts';
 import { originOf } from '../registers/index.ts';
 import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
-import { besideTwin } from './twins.ts';
+import { besideTwin, type Twin } from './twins.ts';
 import { visitState, type VisitState } from './visit.ts';
 
 /** A judged result with what its bottle was, and where it comes from. */
@@ -34,8 +34,8 @@ export interface RoundResult extends JudgedResult, Pick<Standing, 'report' | 'be
   isDissolved: boolean;
   /** Blanks of the round in which the same parameter was found: what they took up may be in this bottle too. */
   doubt: readonly string[];
-  /** Another bottle of the same water that tells something else, by what part of the mean, and whether it lies on the other side of a value. */
-  twin: { bottle: string; by: number; isOther: boolean } | null;
+  /** Another bottle of the same water that has another result. */
+  twin: Twin | null;
 }
 
 /** A result of a blank: never the water of a point, and a mark on what it went along with when something was found. */
