@@ -4,7 +4,7 @@ import { checkHolds, type When } from './holds.ts';
 
 /**
  * What other rounds checked of an instrument that still holds and was not read here since: the last of each check, whatever came of it.
- * @param made from any round, oldest first
+ * @param made from any round, in any order
  */
 export function checkedElsewhere(
   instrument: string,
@@ -14,7 +14,8 @@ export function checkedElsewhere(
   when: When,
 ): CheckMadeElsewhere[] {
   const own = made.filter((one) => one.payload.instrument.id === instrument && one.round !== round);
-  const last = new Map(own.map((one) => [one.payload.check, one]));
+  // What this device has not sent yet may be older than what the server has: a failure since then is not passed over.
+  const last = new Map(own.sort((a, b) => a.at - b.at).map((one) => [one.payload.check, one]));
   return [...last.values()].filter(
     ({ at, payload: { check } }) =>
       at <= when.at &&

@@ -163,6 +163,9 @@ describe('an instrument before it is used', () => {
     ];
     const offered = (when = noon) => checkedElsewhere(photometer.id, made, state().prepare, idOf(1), when).map(({ at }) => at);
     expect(offered()).toEqual([made[1]!.at, made[2]!.at]);
+    // One that this device has not sent yet comes last in the list, and is the older all the same.
+    const failedSince = [elsewhere(7, 'photometer-zero', '0.30'), elsewhere(5, 'photometer-zero', '0.00')];
+    expect(checkedElsewhere(photometer.id, failedSince, state().prepare, idOf(1), noon).map(({ at }) => at)).toEqual([failedSince[0]!.at]);
     expect(offered({ ...noon, at: noon.at + 86_400_000 })).toEqual([]);
     const taken = (of: CheckMadeElsewhere, back = 0) => ({
       ...of.payload,

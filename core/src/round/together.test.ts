@@ -9,12 +9,12 @@ const [kitchen, ward, far] = [idOf(71), idOf(72), idOf(73)];
 const tap = (number: number, change: Partial<TapPoint>): TapPoint => ({ ...tapPoint, id: idOf(number), code: `T${number}`, ...change });
 
 /** Two taps of one building, and one across the street. */
-function school() {
+function school([first, second, third] = ['School', 'School', 'Hall']) {
   const book = new Script();
   const visits = [
-    { id: kitchen, point: tap(31, { name: 'Kitchen', building: 'School' }), analyses: ['coliforms' as const] },
-    { id: ward, point: tap(32, { name: 'Ward', building: 'School' }), analyses: ['coliforms' as const] },
-    { id: far, point: tap(33, { name: 'Hall', building: 'Hall' }), analyses: ['coliforms' as const] },
+    { id: kitchen, point: tap(31, { name: 'Kitchen', building: first! }), analyses: ['coliforms' as const] },
+    { id: ward, point: tap(32, { name: 'Ward', building: second! }), analyses: ['coliforms' as const] },
+    { id: far, point: tap(33, { name: 'Hall', building: third! }), analyses: ['coliforms' as const] },
   ];
   book.plan([], { visits });
   const round = () => fold(book.entries)!;
@@ -33,6 +33,14 @@ describe('taps of one building', () => {
     expect(lookBeside(round(), visit(far), now + 60_000)).toBeNull();
     book.write(riskChecked, { hazards: ['dogs'], left: true }, { at: kitchen });
     expect(lookBeside(round(), visit(ward), book.now)).toBeNull();
+  });
+
+  it('offer nothing of before, where somebody has left one of them for danger', () => {
+    const { book, round, visit } = school(['School', 'School', 'School']);
+    book.write(riskChecked, { hazards: [] }, { at: kitchen });
+    expect(lookBeside(round(), visit(far), book.now)).toMatchObject({ name: 'Kitchen' });
+    book.write(riskChecked, { hazards: ['pit'], left: true }, { at: ward });
+    expect(lookBeside(round(), visit(far), book.now)).toBeNull();
   });
 
   it('share what is the building’s, and not what is an outlet’s', () => {

@@ -18,7 +18,7 @@ function isBeside(one: Point, other: Point): boolean {
 const besides = ({ visits }: Pick<RoundState, 'visits'>, visit: VisitState): VisitState[] =>
   visits.filter((one) => one.id !== visit.id && isBeside(one.point, visit.point));
 
-/** What is the tap's own, and has to be looked at anew at each. */
+/** What is the tap's own, and has to be checked at each. */
 const isOfTheTap = (found: FoundFault): boolean =>
   fault(found.fault).group === 'The outlet' || found.fault === 'treatment-sink' || found.fault === 'treatment-tap';
 
@@ -33,11 +33,11 @@ export interface LookBeside {
 /** The last look round beside a visit that still holds at a moment (ms) and after which somebody stayed; null where there is none. */
 export function lookBeside(round: Pick<RoundState, 'visits'>, visit: VisitState, now: number): LookBeside | null {
   const looks = besides(round, visit).flatMap(({ name, arrival: { risk } }) =>
-    risk && !risk.left && risk.at <= now && now - risk.at <= stillSeen
-      ? [{ name, at: risk.at, hazards: risk.hazards, permit: risk.permit }]
-      : [],
+    risk && risk.at <= now && now - risk.at <= stillSeen ? [{ name, ...risk }] : [],
   );
-  return looks.sort((a, b) => b.at - a.at)[0] ?? null;
+  const [last] = looks.sort((a, b) => b.at - a.at);
+  // Where somebody has just left for danger, nothing from before that is offered.
+  return last && !last.left ? { name: last.name, at: last.at, hazards: last.hazards, permit: last.permit } : null;
 }
 
 /** What was found beside a visit of the whole building, its water and its weather, and still holds at a moment (ms); null where nobody looked. */

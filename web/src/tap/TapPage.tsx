@@ -62,7 +62,7 @@ function Unknown({ edition }: { edition: string }) {
 const sampleSays = {
   routine: { says: 'Routine sample so far', kind: 'good' },
   special: { says: 'Special sample, not a routine one', kind: 'question' },
-  invalid: { says: 'Spoilt sample: take it anew', kind: 'stop' },
+  invalid: { says: 'Spoilt sample: take it again', kind: 'stop' },
 } as const;
 
 /** What a sample is by everything that is known by now, the time that passes among it. */

@@ -17,7 +17,7 @@ export const effectSays: Record<Effect, { says: string; button: string }> = {
   noted: { says: 'It is noted; the sample stays what it is.', button: 'Go on, departing from the protocol' },
   special: { says: 'The sample is a special one then, not for compliance.', button: 'Go on as a special sample' },
   invalid: {
-    says: 'The sample is spoilt then: a number under a limit will prove nothing. Better take it anew.',
+    says: 'The sample is then spoilt: a result under a limit is inconclusive. Take it again if you can.',
     button: 'Go on with a spoilt sample',
   },
 };
