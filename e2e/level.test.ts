@@ -86,6 +86,11 @@ describe.sequential('the level of a well', () => {
     expect(await typed()).toBe('24.64');
     await choose(page, 'Unit of Another reading', 'm');
     await click(page, 'Use 7.510 m');
+    // Another number is converted from its own unit, whatever was offered before.
+    await choose(page, 'Unit of Another reading', 'ft');
+    await type(page, 'Another reading', '8.20');
+    await choose(page, 'Unit of Another reading', 'm');
+    await see(page, 'Only the unit has changed. 8.20 ft would be 2.499 m.');
     await type(page, 'Another reading', '');
   });
 

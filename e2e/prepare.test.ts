@@ -186,14 +186,14 @@ describe.sequential('a second round of the day', () => {
     await click(page, 'Plan it');
     await see(page, 'Field book');
     await click(page, 'Prepare', 'link');
-    await see(page, 'Checked in another round today:');
+    await see(page, 'Checked in another round:');
     await see(page, 'Chlorine standard: fails at 0.71 mg/L');
     await click(page, 'Use these 2 checks');
-    await page.waitForFunction(() => !document.body.innerText.includes('Checked in another round today:'));
+    await page.waitForFunction(() => !document.body.innerText.includes('Checked in another round:'));
     await see(page, 'Failed');
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Failed');
-    expect(await shows(page, 'Checked in another round today:')).toBe(false);
+    expect(await shows(page, 'Checked in another round:')).toBe(false);
     expect(await seriousBarriers(page)).toEqual([]);
   });
 });

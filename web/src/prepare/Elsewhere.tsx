@@ -11,12 +11,12 @@ import { useAction } from '../feedback/useAction.ts';
 import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { now, offsetAt } from '../time/clock.ts';
-import { showTime } from '../time/show.ts';
+import { showMoment } from '../time/show.ts';
 
 /** Checks of other rounds that this device has not sent yet. */
 const unsent = () =>
-  inOutbox().flatMap(({ book, entry }) =>
-    instrumentChecked.is(entry) && !entry.payload.taken
+  inOutbox().flatMap(({ book, entry, state }) =>
+    state === 'waiting' && instrumentChecked.is(entry) && !entry.payload.taken
       ? [{ round: book, entry: entry.id, at: millis(entry.at), payload: entry.payload }]
       : [],
   );
@@ -40,12 +40,12 @@ export function Elsewhere({ instrument }: { instrument: Instrument }) {
     <div className="finding note small">
       <Mark kind="note" />
       <div>
-        <p>Checked in another round today:</p>
+        <p>Checked in another round:</p>
         <ul className="plain">
           {made.map(({ entry, at, payload }) => (
             <li key={entry}>
               {checkRow(payload.check).name}: {outcomeNames[judgeCheck(payload, date)].toLowerCase()}
-              {payload.reading ? ` at ${showTyped(payload.reading)}` : ''}, {showTime(at, zone)}
+              {payload.reading ? ` at ${showTyped(payload.reading)}` : ''}, {showMoment(at, zone)}
             </li>
           ))}
         </ul>

@@ -25,7 +25,7 @@ export function UnitSwitch({
   const [before, setBefore] = useState<Typed | null>(null);
   if (units.length < 2) return <span className="fixed-unit">{unitLabel(value.unit)}</span>;
   const change = (unit: UnitId) => {
-    setBefore(before ?? (readField(value.text).ok ? value : null));
+    setBefore(before?.text === value.text ? before : readField(value.text).ok ? value : null);
     onChange({ ...value, unit });
   };
   // Another number has nothing to do with the one before.
