@@ -23,7 +23,7 @@ const gone = async (page: Page, text: string): Promise<void> => {
 const effectSays = {
   noted: 'It is noted; the sample stays what it is.',
   special: 'The sample is a special one then, not for compliance.',
-  invalid: 'The sample is spoilt then',
+  invalid: 'The sample is then spoilt',
 } as const;
 
 /** Answers every check with no, one after the other, and sees what that would do; then all with yes. */

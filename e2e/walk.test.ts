@@ -173,7 +173,7 @@ describe.sequential('a round from plan to verdict', () => {
     await see(page, 'Open and rinse the disinfectant off');
     await click(page, 'Start the clock');
     await click(page, 'Stop early');
-    await see(page, 'The sample is spoilt then');
+    await see(page, 'The sample is then spoilt');
     await click(page, 'Go on with a spoilt sample');
     await see(page, 'Say why, in a few words.');
     await walk.skip(page, '10 min');
