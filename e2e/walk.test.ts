@@ -201,6 +201,7 @@ describe.sequential('a round from plan to verdict', () => {
     await today();
     await click(page, 'Go on');
     await see(page, '5 bottles to hand over');
+    await see(page, 'Not yet known: temperature, seal');
     await walk.signOver(page, { temperature: '11', seal: '' });
     await see(page, 'Too warm: 11.0 °C. The lab takes these at 1 °C to 6 °C.');
     await see(page, 'Cooler: this lab asks for a seal number.');

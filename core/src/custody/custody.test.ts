@@ -11,7 +11,9 @@ import {
   foretoldOf,
   handedOver,
   holdingOf,
+  isUnknownYet,
   sayHolding,
+  sayUnknown,
   intakesOn,
   isIntakeOpen,
   latestHandOver,
@@ -254,6 +256,14 @@ describe('what the lab would refuse', () => {
     ['no seal where the lab asks for one', situation({ lines: [at({ asksForSeal: true })] }), ['no-seal']],
     ['a broken seal', situation({ box: { seal: '0419', sealIs: 'broken' } }), ['seal-broken']],
   ])('%s', (_, of, expected) => expect(codes(of)).toEqual(expected));
+
+  it('knows what is not known yet from what a lab would refuse', () => {
+    const asking = { ...lab, asksForSeal: true, form: [{ field: 'quote' as const }], holding: { bacteria: 0.5 } };
+    const lines = [line('bacteria', { lab: asking })];
+    const found = foretell(situation({ lines, box: { temperature: null, seal: '' } }));
+    expect(sayUnknown(found)).toBe('temperature, seal, “Quote or order”');
+    expect(found.filter((one) => !isUnknownYet(one)).length).toBeGreaterThan(0);
+  });
 
   it('stops only where the lab does: a missing blank is asked about at one that takes the bottles all the same', () => {
     const lines = (isAsked: boolean) => [

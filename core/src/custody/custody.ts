@@ -60,7 +60,7 @@ export interface CustodyAround {
 /** What the way to the lab depends on. */
 interface CustodyView {
   plan: { lab: Lab | null };
-  bottles: readonly (BottleOnItsWay & { rule: RuleId; filledAt: number | null; lab: Lab | null })[];
+  bottles: readonly (BottleOnItsWay & { rule: RuleId; filledAt: number | null; lab: Lab | null; holder: { party: Party } | null })[];
   handOvers: readonly HandOver[];
   reports: readonly unknown[];
 }
@@ -137,7 +137,9 @@ export const custodyRoom: Room<CustodyBook, CustodyAround, CustodyView, WaitingB
       const { deadline } = bottle.holding;
       const { lab } = bottle;
       const handOverBy = lab ? latestHandOver(lab, bottle.filledAt ?? deadline, deadline, bottle.rule) : deadline;
-      return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy }];
+      const { holder } = bottle;
+      const party = holder && { as: holder.party.as, name: holder.party.name };
+      return [{ bottle: bottle.id, visit: bottle.visit, deadline, handOverBy, holder: party }];
     }),
   kinds: [handedOver, boxRead, boxRecorded, labAnswered, answerTaken],
   empty: { legs: [], boxes: [], records: [] },

@@ -1,4 +1,4 @@
-import type { FindingWords, Phrase, Words } from '../findings/index.ts';
+import type { Finding, FindingWords, Phrase, Words } from '../findings/index.ts';
 import { showDuration, showMinutes } from '../time/index.ts';
 import { show, showNumber, showTyped } from '../units/index.ts';
 import {
@@ -227,3 +227,17 @@ export const custodySays: readonly Says[] = [
   inBook(labAnswered, answers),
   inBook(answerTaken, ({ how, whom, ...answer }) => `${answers(answer)} ${answerWays[how]}, ${whom}.`),
 ];
+
+/** What a form lacks before somebody reads, seals or types it. */
+const unknownYet: Readonly<Record<string, (data: NonNullable<Finding['data']>) => string>> = {
+  'no-temperature': () => 'temperature',
+  'no-seal': () => 'seal',
+  'form-incomplete': ({ name }) => `“${String(name)}”`,
+};
+
+/** Whether a refusal says only that something is not known yet: until it is, nobody can say that the lab takes the bottles. */
+export const isUnknownYet = ({ code }: Pick<Finding, 'code'>): boolean => Object.hasOwn(unknownYet, code);
+
+/** `temperature, seal`: what is not known yet, each once. */
+export const sayUnknown = (findings: readonly Finding[]): string =>
+  [...new Set(findings.filter(isUnknownYet).map(({ code, data }) => unknownYet[code]!(data ?? {})))].join(', ');

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { listRounds, RoundLine, Today } from './endpoints.ts';
 import type { RoundState } from './fold.ts';
+import type { BottleInCooler, RoundOverview } from './lines.ts';
 import { isClosed } from './next.ts';
 import { overview } from './overview.ts';
 
@@ -25,6 +26,10 @@ export function roundsIn(lines: readonly RoundLine[], { state, after, limit }: z
     .slice(0, limit);
 }
 
+/** Bottles in a cooler: with those who took them or with a colleague. What a courier, a household or a locked place has stands in `held`. */
+export const inOurHands = ({ waiting }: Pick<RoundOverview, 'waiting'>): BottleInCooler[] =>
+  waiting.filter(({ holder }) => holder === null || holder.as === 'person');
+
 /** What the first page shows of all rounds at once, from the rounds themselves. */
 export function todayOf(lines: readonly RoundLine[]): Today {
   const agenda = <T>(items: (line: RoundLine) => readonly T[], at: (item: T) => number) => {
@@ -38,7 +43,7 @@ export function todayOf(lines: readonly RoundLine[]): Today {
       ({ from }) => from,
     ),
     bottles: agenda(
-      ({ overview: { waiting } }) => waiting,
+      ({ overview }) => inOurHands(overview),
       ({ deadline }) => deadline,
     ),
     actions: agenda(

@@ -6,7 +6,7 @@ import { answerTaken, boxRead, boxStates, CustodyForm, formCsv, handedOver, head
 import { bottleDiscarded, bottleFilled, bottleLabelled, readCode } from '../fill/index.ts';
 import { extraPlanned, labAdded } from '../plan/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
-import { custodyForm, fold, formLines, labsOf, overview } from './index.ts';
+import { custodyForm, fold, formLines, labsOf, overview, roundLine, todayOf } from './index.ts';
 
 let book: Script;
 const { state, misfit, purged, fill } = atTheWell(() => book);
@@ -43,14 +43,34 @@ describe('a chain of hands', () => {
     expect(overview(state()).held).toEqual([]);
     const leg = toCourier();
     const since = Date.parse(leg.at.utc);
-    expect(overview(state()).held).toEqual([{ as: 'courier', name: 'Ana Reis', count: 2, since }]);
+    expect(overview(state()).held).toEqual([
+      { as: 'courier', name: 'Ana Reis', count: 2, since, deadline: bottle(nitrogen).holding!.deadline },
+    ]);
     const cold = book.write(handedOver, { ...fromCourier({ to: fridge, takenBy: '' }, [metals]), from: courier });
     expect(overview(state()).held).toEqual([
-      { as: 'courier', name: 'Ana Reis', count: 1, since },
-      { as: 'place', name: fridge.name, count: 1, since: Date.parse(cold.at.utc) },
+      { as: 'courier', name: 'Ana Reis', count: 1, since, deadline: bottle(nitrogen).holding!.deadline },
+      { as: 'place', name: fridge.name, count: 1, since: Date.parse(cold.at.utc), deadline: bottle(metals).holding!.deadline },
     ]);
     book.write(handedOver, { ...fromCourier({}, [nitrogen]), from: courier });
     expect(overview(state()).held.map(({ name }) => name)).toEqual([fridge.name]);
+  });
+
+  it('has each bottle in one place: what a courier has is not listed as in our cooler', () => {
+    toCourier();
+    const { bottles } = todayOf([roundLine('a', state())]);
+    expect(bottles.first.map(({ item }) => [item.bottle, item.holder])).toEqual([[ammonium, null]]);
+    book.write(handedOver, {
+      ...fromCourier({ to: { as: 'person', name: 'Rui Costa' }, takenBy: '', received: { name: 'Rui Costa' } }, [metals]),
+      from: courier,
+    });
+    expect(
+      todayOf([roundLine('a', state())])
+        .bottles.first.map(({ item }) => [item.bottle, item.holder?.name])
+        .sort(),
+    ).toEqual([
+      [ammonium, undefined],
+      [metals, 'Rui Costa'],
+    ]);
   });
 
   it('is broken by whoever hands over what somebody else has, or hands it over twice', () => {
@@ -158,7 +178,10 @@ describe('a blind duplicate', () => {
   it('says nothing to its lab of what it is, and is known to the book', () => {
     const blind = bottle('261123A-ZB4-N');
     fill(blind.id);
-    const { fields } = formLines(state()).find((line) => line.bottle.id === blind.id)!;
+    const { fields, bottle: onForm } = formLines(state()).find((line) => line.bottle.id === blind.id)!;
+    const twin = formLines(state()).find((line) => line.bottle.id === nitrogen)!;
+    const earlier = (bottle(blind.id).filledAt! - onForm.filledAt!) / 60_000;
+    expect([earlier >= 11 && earlier <= 29, fields.collectedAt === twin.fields.collectedAt]).toEqual([true, false]);
     expect([fields.point, fields.pointCode, fields.purpose]).toEqual(['Fountain of the upper square', 'ZB4', 'Sample']);
     expect(JSON.stringify(fields)).not.toMatch(/MW3|Tannery|Lomba/);
     expect([blind.visit, blind.purpose]).toEqual([book.well, 'blind-duplicate']);

@@ -3,7 +3,7 @@ import { analysisName, type AnalysisId, cardOf, purpose, rulesFor } from '../bot
 import type { FormLine, Stated } from '../custody/index.ts';
 import { limitsFor, type LimitSet } from '../limits/index.ts';
 import { pointKind, sources, waters, type FormFieldId } from '../registers/index.ts';
-import { showDuration, wallTime } from '../time/index.ts';
+import { minute, showDuration, wallTime } from '../time/index.ts';
 import { causes } from '../due/index.ts';
 import { measured, measuredValue, occasionOf, runThatFills, stoodFor, wantsStandingWater } from '../tap/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
@@ -148,9 +148,20 @@ function blanksOf(round: RoundState, visit: VisitState, bottle: BottleState): Fo
     }));
 }
 
+/**
+ * When a bottle was filled as its lab gets to know it, in ms: a blind duplicate 11 to 29 minutes before its time, since the minute of its
+ * twin would give it away. Earlier, so that no time that it may wait is stretched; the book keeps the true one.
+ */
+function filledOnForm({ id, blind, filledAt }: Pick<BottleState, 'id' | 'blind' | 'filledAt'>): number | null {
+  if (!blind || filledAt === null) return filledAt;
+  const earlier = 11 + [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 19, 0);
+  return filledAt - earlier * minute;
+}
+
 /** A bottle as it stands on the form; `now` in ms for what it is not filled yet. */
-export function formLine(round: RoundState, visit: VisitState, bottle: BottleState, now: number): FormLine {
-  const stagnation = stagnationOf(visit, bottle, now);
+export function formLine(round: RoundState, visit: VisitState, filled: BottleState, now: number): FormLine {
+  const bottle = { ...filled, filledAt: filledOnForm(filled) };
+  const stagnation = stagnationOf(visit, filled, now);
   const run = runFor(visit, bottle);
   const chlorine = run ? (['freeChlorine', 'totalChlorine'] as const).flatMap((id) => measuredValue(run, id, 'mg/L') ?? []) : [];
   const table = visit.table;

@@ -47,8 +47,15 @@ export type VisitClock = z.infer<typeof VisitClock>;
 export const BottleInCooler = WaitingBottle.extend({ pointName: z.string() });
 export type BottleInCooler = z.infer<typeof BottleInCooler>;
 
-/** Bottles that somebody else has on their way: who, how many, and since when the first of them (ms). */
-export const HeldBottles = Party.pick({ as: true, name: true }).extend({ count: z.number().int(), since: z.number() });
+/**
+ * Bottles that somebody else has on their way: who, how many, since when the first of them, and by when the first has to be at its lab
+ * (ms; null where none of them has a holding time).
+ */
+export const HeldBottles = Party.pick({ as: true, name: true }).extend({
+  count: z.number().int(),
+  since: z.number(),
+  deadline: z.number().nullable(),
+});
 export type HeldBottles = z.infer<typeof HeldBottles>;
 
 /** One round in short: what is next, what runs, what waits, what is due. */

@@ -11,12 +11,19 @@ import { nextStep, viewOf } from './next.ts';
 /** What is with couriers, colleagues, households and in locked places, the longest first. */
 function heldBottles({ bottles }: RoundState): HeldBottles[] {
   const held = new Map<string, HeldBottles>();
-  for (const { stage, lost, holder } of bottles) {
+  for (const { stage, lost, holder, holding } of bottles) {
     if (stage !== 'filled' || lost || !holder) continue;
     const { as, name } = holder.party;
     const key = `${as} ${name}`;
     const known = held.get(key);
-    held.set(key, { as, name, count: (known?.count ?? 0) + 1, since: Math.min(known?.since ?? Infinity, holder.since) });
+    const deadlines = [known?.deadline, holding?.deadline].filter((one) => one !== undefined && one !== null);
+    held.set(key, {
+      as,
+      name,
+      count: (known?.count ?? 0) + 1,
+      since: Math.min(known?.since ?? Infinity, holder.since),
+      deadline: deadlines.length > 0 ? Math.min(...deadlines) : null,
+    });
   }
   return [...held.values()].sort((a, b) => a.since - b.since);
 }

@@ -40,7 +40,9 @@ export const minute = 60 * second;
 export const hour = 60 * minute;
 export const day = 24 * hour;
 
-/** `1 d 4 h`, `3 h 05 min`, `2:05` for the last hour: long enough to act on, short enough to read in a glance. */
+/**
+ * `1 d 4 h`, `3 h 05 min`, `2 min 05 s`, `9 s`: long enough to act on, short enough to read in a glance, and never like the time of a clock.
+ */
 export function showDuration(milliseconds: number): string {
   const left = Math.max(0, Math.round(milliseconds / second));
   const days = Math.floor(left / 86400);
@@ -49,7 +51,7 @@ export function showDuration(milliseconds: number): string {
   if (days >= 14) return `${days} d`;
   if (days > 0) return `${days} d ${hours} h`;
   if (hours > 0) return `${hours} h ${String(minutes).padStart(2, '0')} min`;
-  return `${minutes}:${String(left % 60).padStart(2, '0')}`;
+  return minutes > 0 ? `${minutes} min ${String(left % 60).padStart(2, '0')} s` : `${left} s`;
 }
 
 /** A stretch of a plan to the minute, what it takes rounded up, what is left of it down: `17 min`, `1 h 05 min`. */

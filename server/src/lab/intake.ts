@@ -20,7 +20,7 @@ export function intakeRequest(round: RoundState, handOver: HandOver, book: Head 
         point: bottle.blind?.code ?? visit.point.code,
         pointName: bottle.blind?.name ?? visit.name,
         kind: line.lab?.codes?.[bottle.rule] ?? bottle.rule,
-        collectedAt: new Date(bottle.filledAt ?? handOver.at).toISOString(),
+        collectedAt: new Date(line.bottle.filledAt ?? handOver.at).toISOString(),
         // A lab knows two kinds; what is spoilt is no routine sample.
         sampleType: bottle.sample === 'routine' && line.occasion === null ? ('routine' as const) : ('special' as const),
         purpose: bottle.blind ? 'sample' : bottle.purpose,

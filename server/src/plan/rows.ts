@@ -1,4 +1,4 @@
-import { isClosed, overview, type RoundState, type VisitState } from '@fonte/core/round';
+import { inOurHands, isClosed, overview, type RoundState, type VisitState } from '@fonte/core/round';
 import type { AgendaRow, RoundRow, VisitRow } from './tables.ts';
 
 export function roundRows(book: string, round: RoundState): RoundRow[] {
@@ -8,7 +8,8 @@ export function roundRows(book: string, round: RoundState): RoundRow[] {
 
 /** What the first page shows of all rounds at once: clocks that run, bottles that wait, actions that are due. */
 export function agendaRows(book: string, round: RoundState): AgendaRow[] {
-  const { clocks, waiting, followUps } = overview(round);
+  const short = overview(round);
+  const { clocks, followUps } = short;
   return [
     ...clocks.map((clock): AgendaRow => ({
       book,
@@ -17,7 +18,13 @@ export function agendaRows(book: string, round: RoundState): AgendaRow[] {
       at: clock.from,
       data: JSON.stringify(clock),
     })),
-    ...waiting.map((one): AgendaRow => ({ book, id: `bottle ${one.bottle}`, what: 'bottle', at: one.deadline, data: JSON.stringify(one) })),
+    ...inOurHands(short).map((one): AgendaRow => ({
+      book,
+      id: `bottle ${one.bottle}`,
+      what: 'bottle',
+      at: one.deadline,
+      data: JSON.stringify(one),
+    })),
     ...followUps.map((one): AgendaRow => ({ book, id: `action ${one.id}`, what: 'action', at: one.due, data: JSON.stringify(one) })),
   ];
 }

@@ -1,4 +1,15 @@
-import { atDesk, boxStates, foretell, foretoldOf, handedOver, partyKind, type FormLine, type Party } from '@fonte/core/custody';
+import {
+  atDesk,
+  boxStates,
+  foretell,
+  foretoldOf,
+  handedOver,
+  isUnknownYet,
+  partyKind,
+  sayUnknown,
+  type FormLine,
+  type Party,
+} from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
 import { formField } from '@fonte/core/registers';
 import { Input, Segmented } from 'antd';
@@ -23,8 +34,8 @@ import { questionDegrees } from './ReadBox.tsx';
 import { ScanCount } from './ScanCount.tsx';
 import { Sign, ToWhom } from './Hands.tsx';
 
-/** What is missing in a form that nobody has begun: it is not greeted with that. */
-const notYet = new Set(['no-temperature', 'no-seal', 'form-incomplete']);
+/** What one receiver counted and signed holds for no other. */
+const uncounted: Partial<Draft> = { takenBy: '', counted: '', scanned: [], received: { name: '' } };
 
 interface Props {
   /** Who has the bottles now; null while those who took them have them. */
@@ -102,7 +113,9 @@ export function HandOverForm({ holder, lines: all }: Props) {
     ...(isBefore ? { stage: 'packing' as const } : {}),
   });
   const foretold = foretoldOf(found);
-  const refusals = found.filter(({ code }) => !(isUntouched && notYet.has(code)));
+  // A form that nobody has begun is not greeted with what is missing.
+  const unknown = isUntouched ? found.filter(isUnknownYet) : [];
+  const refusals = found.filter((one) => !unknown.includes(one));
   const stops = refusals.filter(({ severity }) => severity === 'stop');
   // A spoilt sample is ours to know: the lab would take it.
   const refusedCount = new Set(stops.filter(({ code }) => code !== 'sample-spoilt').flatMap(({ bottles }) => bottles)).size;
@@ -124,14 +137,14 @@ export function HandOverForm({ holder, lines: all }: Props) {
       disabled={goes.length === 0}
       lead={
         <div className="stack">
-          <ToWhom labs={labs} to={to} set={(party) => form.set({ to: party })} />
+          <ToWhom labs={labs} to={to} set={(party) => form.set({ to: party, ...uncounted })} />
           {to.as !== 'lab' && labs.length > 1 && (
             <Segmented
               aria-label="Which bottles"
               className="to-whom"
               value={draft.bound ?? ''}
               options={[{ value: '', label: 'All of them' }, ...labs.map(({ id, name }) => ({ value: id, label: `For ${name}` }))]}
-              onChange={(value) => form.set({ bound: value === '' ? undefined : value })}
+              onChange={(value) => form.set({ bound: value === '' ? undefined : value, ...uncounted })}
             />
           )}
           {to.as === 'lab' && to.lab !== undefined && (
@@ -148,7 +161,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
           {isBefore && (
             <p>
               {way === null
-                ? 'How long the way is nobody knows: point or lab has no place on the map.'
+                ? 'The drive cannot be worked out: point or lab has no position on the map.'
                 : `Off now, at the lab at ${showTime(arrival, round.plan.zone)}.`}
             </p>
           )}
@@ -182,7 +195,8 @@ export function HandOverForm({ holder, lines: all }: Props) {
         </p>
       )}
       <Foretold of={ofForm} />
-      {stops.length === 0 && (
+      {stops.length === 0 && unknown.length > 0 && <p className="word">Not yet known: {sayUnknown(unknown)}</p>}
+      {stops.length === 0 && unknown.length === 0 && (
         <p className="word tone-good">
           <Mark kind="good" />
           {labs.length > 0 ? 'Nothing the lab would refuse' : 'Nothing that a lab would refuse, as far as is known of it'}

@@ -1,7 +1,7 @@
 import { sayTask, type FollowUp } from '@fonte/core/act';
 import { sayNext, today, type RoundLine, type VisitClock, type BottleInCooler } from '@fonte/core/round';
 import { isSameParty, partyKind } from '@fonte/core/custody';
-import { hour, wallTime, showDate, showDuration, showMinutes } from '@fonte/core/time';
+import { wallTime, showDate, showDuration } from '@fonte/core/time';
 import { Button } from 'antd';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
@@ -181,9 +181,13 @@ function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
 /** So many bottles are listed: those whose time ends first. */
 const shortest = 3;
 
-function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler> }) {
+function Waiting({ bottles }: { bottles: Agenda<BottleInCooler> }) {
+  const me = useMe();
   const time = useNow(10_000);
-  if (count === 0) return null;
+  // What a colleague has is not in this cooler: it is listed with others.
+  const first = bottles.first.filter(({ item }) => !item.holder || isSameParty(item.holder, { as: 'person', name: me.name }));
+  const count = bottles.count - (bottles.first.length - first.length);
+  if (first.length === 0) return null;
   return (
     <section className="stack">
       <h2>Bottles in the cooler</h2>
@@ -209,7 +213,7 @@ function Waiting({ bottles: { count, first } }: { bottles: Agenda<BottleInCooler
   );
 }
 
-/** What couriers, households and locked places have: the longest there first, so that nothing is forgotten over night. */
+/** What couriers, colleagues, households and locked places have: what must be at its lab first leads, so that nothing is forgotten over night. */
 function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
   const me = useMe();
   const time = useNow(30_000);
@@ -217,21 +221,22 @@ function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
     .flatMap(({ id, overview }) => overview.held.map((one) => ({ ...one, round: id, code: overview.code })))
     // What one has oneself is in the cooler.
     .filter((one) => !isSameParty(one, { as: 'person', name: me.name }))
-    .sort((a, b) => a.since - b.since);
+    .sort((a, b) => (a.deadline ?? Infinity) - (b.deadline ?? Infinity) || a.since - b.since);
   if (held.length === 0) return null;
   return (
     <section className="stack" aria-label="With others">
       <h2>With others</h2>
-      {held.slice(0, shortest).map(({ round, code, name, as, count, since }) => (
+      {held.slice(0, shortest).map(({ round, code, name, as, count, since, deadline }) => (
         <Link key={`${round} ${as} ${name}`} className="tile" to={roomPath(round, 'custody', null)}>
           <span>
             {count === 1 ? '1 bottle' : `${count} bottles`} with {name}
             <br />
             <span className="soft small">
-              {partyKind(as).name}, {code}
+              {partyKind(as).name}, {code}, for {showDuration(time - since)}
+              {deadline !== null && deadline < time ? '. Past the holding time' : ''}
             </span>
           </span>
-          <span>for {time - since < hour ? showMinutes(time - since, 'left') : showDuration(time - since)}</span>
+          {deadline !== null && <Deadline at={deadline} now={time} />}
         </Link>
       ))}
       {held.length > shortest && <p className="soft">and {held.length - shortest} more</p>}
