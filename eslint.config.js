@@ -2,6 +2,25 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
+// An instant is shown in one way, and whoever shows it says in which zone: only the rooms of time may read the device's.
+const zoneMessage = 'Show it with the functions of time/, in the zone of the site.';
+const deviceZone = [
+  { selector: "MemberExpression[object.name='Intl'][property.name='DateTimeFormat']", message: zoneMessage },
+  {
+    selector:
+      'MemberExpression[property.name=/^(toLocale(Time|Date)String|to(Date|Time)String|getTimezoneOffset|get(FullYear|Month|Date|Day|Hours|Minutes))$/]',
+    message: zoneMessage,
+  },
+];
+
+const systemClock = [
+  {
+    selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+    message: 'Take the time from the injected clock.',
+  },
+  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time from the injected clock.' },
+];
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'data/**'] },
   js.configs.recommended,
@@ -16,17 +35,15 @@ export default ts.config(
   // Time is injected: only the one file of each floor that makes the clock may read the system's.
   {
     files: ['core/src/**', 'server/src/**', 'web/src/**'],
-    ignores: ['**/*.test.ts', 'server/src/main.ts', 'web/src/time/clock.ts'],
+    ignores: ['**/*.test.ts', 'server/src/main.ts', '**/src/time/**'],
     rules: {
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
-          message: 'Take the time from the injected clock.',
-        },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Take the time from the injected clock.' },
-      ],
+      'no-restricted-syntax': ['error', ...systemClock, ...deviceZone],
     },
+  },
+  {
+    files: ['**/src/time/**'],
+    ignores: ['**/*.test.ts', 'web/src/time/clock.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...systemClock] },
   },
   {
     files: ['web/src/**'],

@@ -168,7 +168,7 @@ describe.sequential('a kit', () => {
 
   it('reaches the office when there is a signal again, and the page of the household stays as it was', async () => {
     await home.setOfflineMode(false);
-    await expect.poll(async () => (await inBook()).at(-1)?.kind, { timeout: 30_000 }).toBe('kit-put-out');
+    await expect.poll(async () => (await inBook()).at(-1)?.kind, { timeout: 90_000 }).toBe('kit-put-out');
     expect((await inBook()).filter(({ doubt }) => doubt === 'from-household').length).toBeGreaterThan(5);
     await home.reload({ waitUntil: 'domcontentloaded' });
     await see(home, 'Thank you. That was all');

@@ -16,6 +16,8 @@ export const Session = z.object({
   /** Nobody has been let in yet: the set-up code on the console lets the first coordinator in. */
   isNew: z.boolean(),
   me: Me.nullable(),
+  /** The time zone of the house's work: that of its last round, or of its lab; null while there is neither. */
+  zone: z.string().nullable(),
 });
 export type Session = z.infer<typeof Session>;
 

@@ -11,6 +11,7 @@ import { Notes } from './notes.ts';
 import { Passkeys } from './passkeys.ts';
 import { isPassphrase } from './secrets.ts';
 import { meOf, Sessions } from './sessions.ts';
+import { houseZone } from './house-zone.ts';
 
 export interface AccessServices extends Services {
   books: Books;
@@ -51,6 +52,7 @@ export class Access {
       isNew: demo === null && who === null && (await this.accounts.isEmpty()),
       // The demo's people have no passphrase that could be asked for again.
       me: who && meOf(demo === null ? who : { ...who, provenAt: clock() }),
+      zone: who && (await houseZone(this.at.store)),
     };
   }
 

@@ -16,7 +16,7 @@ import { ownDevice } from '../session/device.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
 import { MomentInput } from '../time/MomentInput.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 
 /** The devices that entries are written on: by what key they sign, who was signed in on them, and which are lost. */
 export function DevicesPage() {
@@ -55,13 +55,13 @@ export function DevicesPage() {
           {
             title: 'Signed in on it',
             render: ({ people: on }) =>
-              on.map(({ person, since }) => `${nameOf(person)} since ${showMoment(Date.parse(since), deviceZone())}`).join('; '),
+              on.map(({ person, since }) => `${nameOf(person)} since ${showMoment(Date.parse(since), siteZone())}`).join('; '),
           },
           {
             title: 'State',
             render: (device) =>
               device.revoked ? (
-                `Lost since ${showMoment(Date.parse(device.revoked.at), deviceZone())}: ${device.revoked.reason}`
+                `Lost since ${showMoment(Date.parse(device.revoked.at), siteZone())}: ${device.revoked.reason}`
               ) : mayRevoke(device) ? (
                 <FormDialog open="Report it lost" title={`${device.name} is lost`} aria-label={`Report it lost: ${device.name}`}>
                   {(close) => <Revoke device={device} done={close} />}
@@ -93,7 +93,7 @@ function Revoke({ device, done }: { device: Device; done: () => void }) {
     <EntryForm of={form} submit="It is lost" tone="danger">
       <p>Whoever is signed in on it is signed out. What it sends from now on stands set aside until somebody says that it holds.</p>
       <Field name="at" label="Since when">
-        <MomentInput zone={deviceZone()} />
+        <MomentInput zone={siteZone()} />
       </Field>
       <Field name="reason" autoFocus />
     </EntryForm>

@@ -7,7 +7,7 @@ import { useAnswer } from '../api/useAnswer.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useSession } from '../session/session.ts';
-import { deviceZone, showSecond } from '../time/show.ts';
+import { siteZone, showSecond } from '../time/show.ts';
 
 /** Who was let in, who was not, and what was taken away: a book of its own, on a chain like the others. */
 export function DoorBookPage() {
@@ -34,7 +34,7 @@ export function DoorBookPage() {
           rows={rows as BookEntry<'access-noted', (typeof accessNoted)['payload']['_output']>[]}
           rowKey={({ id }) => id}
           columns={[
-            { title: 'When', isShort: true, render: ({ at }) => showSecond(millis(at), deviceZone()) },
+            { title: 'When', isShort: true, render: ({ at }) => showSecond(millis(at), siteZone()) },
             { title: 'What', render: ({ payload }) => <span className="strong">{accessEventNames[payload.event]}</span> },
             { title: 'Who', render: ({ payload }) => nameOf(payload.person) },
             { title: 'By', render: ({ payload }) => nameOf(payload.by) },

@@ -8,7 +8,7 @@ import { useAnswer } from '../api/useAnswer.ts';
 import { note, noted } from '../disk/index.ts';
 import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 
 type News = z.output<typeof DoorNews>;
@@ -46,7 +46,7 @@ function BackupLine({ backup, time }: { backup: Backup | null; time: number }) {
       <p className="finding stop" role="alert">
         <Mark kind="stop" />
         <span>
-          The backup of {showMoment(failed.at, deviceZone())} failed: {failed.why} {made}.
+          The backup of {showMoment(failed.at, siteZone())} failed: {failed.why} {made}.
         </span>
       </p>
     );
@@ -97,7 +97,7 @@ function DoorTold() {
       <ul className="plain stack">
         {fresh.map((one) => (
           <li key={one.id}>
-            {say(one)}, {showMoment(one.at, deviceZone())}.
+            {say(one)}, {showMoment(one.at, siteZone())}.
           </li>
         ))}
       </ul>

@@ -19,7 +19,7 @@ import { ownDevice } from '../session/device.ts';
 import { forgetPin, hasPin, pinProblem, setPin } from '../session/pins.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { ProveAgain } from './ProveAgain.tsx';
 
 /** Who I am here, what I prove it with, on what I write, and what is kept of me. */
@@ -186,7 +186,7 @@ function PasskeysOfMine() {
     <div className="stack">
       {data.map(({ id, made }) => (
         <div key={id} className="row">
-          <span>A passkey, made {showMoment(made, deviceZone())}</span>
+          <span>A passkey, made {showMoment(made, siteZone())}</span>
           <Button
             onClick={() => void run(async () => void (await mutate(await call(removePasskey, { body: { id } }), { revalidate: false })))}
           >

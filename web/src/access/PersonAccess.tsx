@@ -13,7 +13,7 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { ProveAgain } from './ProveAgain.tsx';
 
 const states: Record<Account['state'], string> = {
@@ -24,7 +24,7 @@ const states: Record<Account['state'], string> = {
 };
 
 export const sayAccount = ({ state, seen }: Account): string =>
-  seen === null || state !== 'open' ? states[state] : `${states[state]}, last here ${showMoment(seen, deviceZone())}`;
+  seen === null || state !== 'open' ? states[state] : `${states[state]}, last here ${showMoment(seen, siteZone())}`;
 
 /** What a coordinator does about a person's access. */
 export function PersonAccess({ person, account }: { person: Person; account: Account }) {
@@ -91,8 +91,8 @@ function Invite({ person, done }: { person: Person; done: () => Promise<void> })
     return (
       <div className="stack">
         <p>
-          Give this link to {person.name}, and to nobody else. It lets in once, until {showMoment(link.until, deviceZone())}, and is not
-          shown again.
+          Give this link to {person.name}, and to nobody else. It lets in once, until {showMoment(link.until, siteZone())}, and is not shown
+          again.
         </p>
         <Input.TextArea aria-label="Link" readOnly autoSize value={link.address} onFocus={(event) => event.target.select()} />
         <div>

@@ -15,6 +15,7 @@ import { useBells } from './useBells.ts';
 import { useIdle } from './useIdle.ts';
 import { Settings } from './Settings.tsx';
 import { Signal } from './Signal.tsx';
+import { showMoment, siteZone } from '../time/show.ts';
 
 const skips = [
   ['1 min', 60],
@@ -52,11 +53,7 @@ function WhoGoesOn() {
 /** What the demo's clock says. */
 function DemoTime() {
   const time = useNow(1000);
-  return (
-    <>
-      {new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'Atlantic/Azores' }).format(time)}
-    </>
-  );
+  return <>{showMoment(time, siteZone())}</>;
 }
 
 /** Only the demo shows this: nobody wants to wait two minutes for a made-up tap. */

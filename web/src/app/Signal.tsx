@@ -5,16 +5,12 @@ import { useOldest } from '../api/kept.ts';
 import { inOutbox, subscribe } from '../book/outbox.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
-import { deviceZone, showTime } from '../time/show.ts';
+import { showNear, siteZone } from '../time/show.ts';
 import { useLasting } from '../time/useLasting.ts';
 import { takeOver, useNewVersion } from './version.ts';
 
 /** The day too, where it was another one. */
-function since(moment: number): string {
-  const isToday = new Date(moment).toDateString() === new Date(now()).toDateString();
-  const day = isToday ? '' : `${new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(moment)}, `;
-  return `${day}${showTime(moment, deviceZone())}`;
-}
+const since = (moment: number): string => showNear(moment, now(), siteZone());
 
 /** What only this device has, and whether there is a signal: said on every page for as long as it is so. */
 export function Signal() {

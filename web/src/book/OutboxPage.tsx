@@ -18,7 +18,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { inOutbox, isOutboxRead, outboxRead, replace, subscribe, tryAgain } from './outbox.ts';
 import { makeParcel, takeParcel } from './parcel.ts';
 import { penned } from './pen.ts';
@@ -128,7 +128,7 @@ function Outbox() {
           rows={kept}
           rowKey={({ id }) => id}
           columns={[
-            { title: 'Written', isShort: true, render: ({ entry }) => showMoment(millis(entry.at), deviceZone()) },
+            { title: 'Written', isShort: true, render: ({ entry }) => showMoment(millis(entry.at), siteZone()) },
             {
               title: 'Entry',
               render: ({ entry }) => (
@@ -151,7 +151,7 @@ function Outbox() {
                     <Mark kind="stop" size={15} /> Refused: {reasonOf(one)} <OtherCode of={one} />
                   </span>
                 ) : (
-                  `Waits since ${showMoment(one.at, deviceZone())}`
+                  `Waits since ${showMoment(one.at, siteZone())}`
                 ),
             },
           ]}

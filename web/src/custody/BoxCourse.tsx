@@ -4,7 +4,7 @@ import { base, show, unitLabel } from '@fonte/core/units';
 import { useRound } from '../book/useRound.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Findings } from '../findings/Findings.tsx';
-import { Course } from '../theme/Course.tsx';
+import { Course } from '../time/Course.tsx';
 
 /** So many bottles are told one by one; of the others only that they are fine. */
 const most = 8;

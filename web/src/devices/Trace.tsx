@@ -1,6 +1,7 @@
 import { fromBase, unitLabel } from '@fonte/core/units';
 import { useEffect, useState } from 'react';
-import { Course } from '../theme/Course.tsx';
+import { Course } from '../time/Course.tsx';
+import { siteZone } from '../time/show.ts';
 import { now } from '../time/clock.ts';
 import { useUnitSystem } from '../units/system.ts';
 import type { SimulatedDevices } from './simulated.ts';
@@ -37,6 +38,7 @@ export function Trace({ devices }: { devices: SimulatedDevices }) {
       axis={`Level, ${unitLabel(unit)}`}
       isReversed
       height={170}
+      zone={siteZone()}
     />
   );
 }

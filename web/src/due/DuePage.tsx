@@ -30,13 +30,13 @@ import { useAction } from '../feedback/useAction.ts';
 import { May } from '../session/May.tsx';
 import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
-import { deviceZone } from '../time/show.ts';
+import { siteZone } from '../time/show.ts';
 
 const marks: Record<DueState, MarkKind> = { done: 'good', planned: 'note', due: 'open', behind: 'question', 'not-now': 'note' };
 
 /** What every programme still lacks in its period, and a round that would take it. */
 export function DuePage() {
-  const today = wallTime(now(), deviceZone()).date;
+  const today = wallTime(now(), siteZone()).date;
   const from = wallTime(now() - lookBack, 'UTC').date;
   const programmes = useAnswer(registerLists.programmes, { query: { limit: 500 } });
   const samples = useAnswer(sampleRecord, { query: { from } });

@@ -7,7 +7,7 @@ import { Said } from '../feedback/Said.tsx';
 import { SessionContext } from '../session/session.ts';
 import { sayWho } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import type { EntryFormState } from './useEntryForm.ts';
 
 /** The schema that fields of a form ask for their label, units and length. */
@@ -147,7 +147,7 @@ export function EntryForm<V extends object>({
           <div className="finding question" role="status">
             <Mark kind="question" />
             <p>
-              Typed {showMoment(of.broughtBack, deviceZone())} and not written down. Is it still so?{' '}
+              Typed {showMoment(of.broughtBack, siteZone())} and not written down. Is it still so?{' '}
               <button type="button" className="as-link" onClick={of.startAfresh}>
                 Start afresh
               </button>

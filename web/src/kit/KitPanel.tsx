@@ -12,7 +12,7 @@ import { Said } from '../feedback/Said.tsx';
 import { save } from '../feedback/save.ts';
 import { useAction } from '../feedback/useAction.ts';
 import { useMay } from '../session/May.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { roomPath } from '../visit/paths.ts';
 import { GiveKit } from './GiveKit.tsx';
 import { notForHome } from './ways.ts';
@@ -109,7 +109,7 @@ function ForHousehold({ person, name }: { person: string; name: string }) {
       {link ? (
         <>
           <p>
-            Give this link to {name}, and to nobody else. It lets in once, until {showMoment(link.until, deviceZone())}, and is not shown
+            Give this link to {name}, and to nobody else. It lets in once, until {showMoment(link.until, siteZone())}, and is not shown
             again. It needs a signal to be opened, and none afterwards.
           </p>
           <Input.TextArea aria-label="Link" readOnly autoSize value={link.address} onFocus={(event) => event.target.select()} />

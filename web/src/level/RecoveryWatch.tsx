@@ -1,7 +1,7 @@
 import { recovery, type LevelState } from '@fonte/core/level';
 import { fromBase, show, unitLabel } from '@fonte/core/units';
 import { useRound } from '../book/useRound.ts';
-import { Course } from '../theme/Course.tsx';
+import { Course } from '../time/Course.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { useUnitSystem } from '../units/system.ts';
 

@@ -10,7 +10,7 @@ import { useAction } from '../feedback/useAction.ts';
 import { Field } from '../form/Field.tsx';
 import { ZoneSelect } from '../registers/index.ts';
 import { now } from '../time/clock.ts';
-import { deviceZone } from '../time/show.ts';
+import { siteZone } from '../time/show.ts';
 import { draftOfFile, ofColumn, type FileDraft } from './draft.ts';
 
 /** The files that are asked for: what each is called, and what stands before the names of its fields where there are others. */
@@ -34,7 +34,7 @@ const showOffset = (offset: number) => {
   return `UTC${offset < 0 ? '−' : '+'}${String(Math.floor(size / 60)).padStart(2, '0')}:${String(size % 60).padStart(2, '0')}`;
 };
 /** Minutes that this device's own wall clock is ahead of UTC now: told beside the question, and not its answer. */
-const here = () => offsetIn(now(), deviceZone());
+const here = () => offsetIn(now(), siteZone());
 
 /** A file of a logger, and everything that has to be said before it is read in one way. */
 export function FileFields({ of, as, draft, set }: Props) {

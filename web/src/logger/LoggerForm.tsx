@@ -11,7 +11,7 @@ import { Field, NoControl } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { freshId, thingPage, useRegister } from '../registers/index.ts';
 import { MomentInput } from '../time/MomentInput.tsx';
-import { deviceZone } from '../time/show.ts';
+import { siteZone } from '../time/show.ts';
 import { draftOf, keyOf, readDraft, toTry, type LoggerDraft } from './draft.ts';
 import { FileFields } from './FileFields.tsx';
 import { Outcome } from './Outcome.tsx';
@@ -58,7 +58,7 @@ function LoggerForm({ thing }: { thing: LoggerRecord | null }) {
     // The form itself is another with every key.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [only, values.mark]);
-  const zone = deviceZone();
+  const zone = siteZone();
   return (
     <>
       <h1>{thing ? `How ${thing.name} is read` : 'A logger’s record'}</h1>

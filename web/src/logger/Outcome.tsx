@@ -4,8 +4,8 @@ import { show, fromBase, unitLabel } from '@fonte/core/units';
 import type { ReactNode } from 'react';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Findings } from '../findings/Findings.tsx';
-import { Course } from '../theme/Course.tsx';
-import { deviceZone, showTime } from '../time/show.ts';
+import { Course } from '../time/Course.tsx';
+import { siteZone, showTime } from '../time/show.ts';
 import { useUnitSystem } from '../units/system.ts';
 import { Unread } from './Unread.tsx';
 
@@ -18,7 +18,7 @@ export function Outcome({ answer, act }: { answer: LoggerAnswer; act?: (tie: { a
       depth: [unit],
     },
   } = useUnitSystem();
-  const zone = deviceZone();
+  const zone = siteZone();
   const { held, left, times, depths } = answer;
   const { noAir, outOfWater, outside } = left;
   const leftOut = [

@@ -33,7 +33,7 @@ import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
 import { DayInput } from '../time/DayInput.tsx';
 import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
-import { deviceZone } from '../time/show.ts';
+import { siteZone } from '../time/show.ts';
 
 /** What somebody comes with who wants it planned. */
 interface Wanted {
@@ -68,7 +68,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
   const usual = usualLab(labs);
-  const zone = usual?.zone ?? deviceZone();
+  const zone = usual?.zone ?? siteZone();
   const form: EntryFormState<Draft> = useEntryForm<Draft, z.output<typeof roundPlanned.payload>>({
     keep: 'round',
     initial: {

@@ -5,7 +5,7 @@ import { Button, Checkbox } from 'antd';
 import type { LimitSet } from '@fonte/core/limits';
 import { AnalysisChoice } from './AnalysisChoice.tsx';
 import { LimitSets } from '../editions/LimitSets.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 
 /** A visit that is being planned: the point as it is registered now, and what is asked of it. */
 export interface VisitDraft {
@@ -52,7 +52,7 @@ export function VisitChoice({ visit: { point, analyses, limits, because }, nth, 
       </div>
       {because && (
         <p className="small">
-          <span className="strong">{causes[because.as].name}</span> for {because.of}, by {showMoment(because.by, deviceZone())}
+          <span className="strong">{causes[because.as].name}</span> for {because.of}, by {showMoment(because.by, siteZone())}
         </p>
       )}
       <AnalysisChoice

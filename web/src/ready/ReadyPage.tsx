@@ -10,7 +10,7 @@ import { ownDevice } from '../session/device.ts';
 import { hasPin } from '../session/pins.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
-import { deviceZone, showMoment } from '../time/show.ts';
+import { siteZone, showMoment } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { isInstalled, storageRoom, type StorageRoom } from './device.ts';
 import { makeReady, readyNote, type ReadyNote, type Step } from './fetch.ts';
@@ -110,7 +110,7 @@ export function ReadyPage() {
           {note.rounds.length === 0
             ? 'none is open.'
             : `${note.rounds.map(({ name, points }) => `${name} (${count(points, names.points)})`).join('; ')}.`}{' '}
-          As of {showMoment(note.at, deviceZone())}.
+          As of {showMoment(note.at, siteZone())}.
         </>
       ) : (
         'none of the open rounds is on this device.'

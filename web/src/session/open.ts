@@ -3,6 +3,7 @@ import { registerLists, type Person } from '@fonte/core/registers';
 import { ApiProblem, call, NoConnection } from '../api/call.ts';
 import { note, noted } from '../disk/index.ts';
 import { follow } from '../time/clock.ts';
+import { setSiteZone } from '../time/show.ts';
 import { anotherDevice, ownDevice, withProof } from './device.ts';
 
 /** What the server said last of who is signed in here, with the register of people. */
@@ -35,6 +36,7 @@ export function whenTold(work: (answer: Session) => void): void {
 /** The session was opened by what the server has just told: it is remembered for when there is no signal. */
 export async function took(answer: Session, ahead?: Promise<Person[]>): Promise<Opened> {
   if (answer.demo) follow(answer.now);
+  setSiteZone(answer.zone);
   told(answer);
   try {
     if (answer.me) localStorage.setItem(hint, answer.me.person.id);
@@ -61,6 +63,7 @@ export async function openSession(): Promise<Opened> {
     const kept = await noted<Pick<Opened, 'told' | 'people'>>(keptUnder).catch(() => undefined);
     if (!kept?.told.me) throw failure;
     const chosen = await noted<string | null>(personUnder).catch(() => null);
+    setSiteZone(kept.told.zone ?? null);
     const person = kept.people.find((one) => one.id === chosen) ?? kept.told.me.person;
     return { people: kept.people, told: { ...kept.told, me: { ...kept.told.me, person } }, isFromDisk: true };
   }

@@ -1,20 +1,54 @@
 import { wallTime } from '@fonte/core/time';
 
-/** The zone that this device is set to. */
-export const deviceZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+let zone: string | null = null;
+
+/** The zone of the house's work, as the server or the disk says; the device's until there is any. */
+export const siteZone = (): string => zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** From now on what belongs to no round is shown on that wall clock; null for the device's. */
+export function setSiteZone(to: string | null): void {
+  zone = to;
+}
 
 /** `14:05` on the site's wall clock. */
 export function showTime(milliseconds: number, zone: string): string {
   return wallTime(milliseconds, zone).time;
 }
 
+/** `Mon 23 Nov` on the site's wall clock. */
+export function showDay(milliseconds: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(milliseconds);
+}
+
 /** `Mon 23 Nov, 14:05` on the site's wall clock. */
 export function showMoment(milliseconds: number, zone: string): string {
-  const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: zone }).format(milliseconds);
-  return `${day}, ${showTime(milliseconds, zone)}`;
+  return `${showDay(milliseconds, zone)}, ${showTime(milliseconds, zone)}`;
+}
+
+/** `14:05`, with its day before it where that is not the day of another moment. */
+export function showNear(milliseconds: number, beside: number, zone: string): string {
+  const isSameDay = wallTime(milliseconds, zone).date === wallTime(beside, zone).date;
+  return isSameDay ? showTime(milliseconds, zone) : showMoment(milliseconds, zone);
 }
 
 /** `Mon 23 Nov, 14:05:09`: to the second, where the order of things is read. */
 export function showSecond(milliseconds: number, zone: string): string {
   return `${showMoment(milliseconds, zone)}:${String(new Date(milliseconds).getUTCSeconds()).padStart(2, '0')}`;
+}
+
+const shortMonth = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+/** `Jan` to `Dec`, by 1 to 12. */
+export const monthName = (month: number): string => shortMonth.format(Date.UTC(2026, month - 1, 1));
+
+const monthAndYear = new Intl.DateTimeFormat('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
+/** `Nov 26`: where a day more or less is not seen. */
+export const showMonth = (milliseconds: number): string => monthAndYear.format(milliseconds);
+
+/** How moments are called on an axis of a length (ms), on the site's wall clock. */
+export function momentOnAxis(span: number, zone: string): (at: number) => string {
+  const day = 86_400_000;
+  if (span > 300 * day) return showMonth;
+  const says = span > 2 * day ? ({ day: 'numeric', month: 'short' } as const) : ({ hour: '2-digit', minute: '2-digit' } as const);
+  const format = new Intl.DateTimeFormat('en-GB', { ...says, timeZone: zone });
+  return (at) => format.format(at);
 }

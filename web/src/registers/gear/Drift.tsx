@@ -3,8 +3,8 @@ import { parameter } from '@fonte/core/parameters';
 import type { Instrument } from '@fonte/core/registers';
 import { showNumber, unitLabel } from '@fonte/core/units';
 import { useAnswer } from '../../api/useAnswer.ts';
-import { Course } from '../../theme/Course.tsx';
-import { deviceZone, showMoment } from '../../time/show.ts';
+import { Course } from '../../time/Course.tsx';
+import { siteZone, showMoment } from '../../time/show.ts';
 
 type Read = CheckOfRecord & { nominal: number; reading: number };
 
@@ -34,7 +34,7 @@ function OfCheck({ id, made }: { id: CheckId; made: readonly Read[] }) {
     <figure>
       <figcaption>
         <span className="strong">{name}.</span> {made.length === 1 ? '1 check' : `${made.length} checks`}, the last{' '}
-        {showNumber(last.reading, decimals)} for {showNumber(last.nominal, decimals)} {unitLabel(unit)}, {showMoment(last.at, deviceZone())}
+        {showNumber(last.reading, decimals)} for {showNumber(last.nominal, decimals)} {unitLabel(unit)}, {showMoment(last.at, siteZone())}
       </figcaption>
       <Course
         says={`${name}: distance from the standard in ${unitLabel(unit)}, between ${showNumber(Math.min(...off), decimals)} and ${showNumber(Math.max(...off), decimals)}; tolerance ${showNumber(bound.at(-1)!, decimals)}`}
@@ -43,6 +43,7 @@ function OfCheck({ id, made }: { id: CheckId; made: readonly Read[] }) {
         bounds={[bound, bound.map((value) => -value)]}
         axis={`Off by, ${unitLabel(unit)}`}
         height={170}
+        zone={siteZone()}
       />
     </figure>
   );

@@ -10,7 +10,7 @@ import { DataTable, type Column } from '../../feedback/DataTable.tsx';
 import { Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 import { RegisterHead } from '../RegisterNav.tsx';
 
 type Gear = 'instruments' | 'lots' | 'boxes' | 'programmes' | 'criteria';
@@ -60,7 +60,7 @@ export const InstrumentsPage = listPage<Instrument>('instruments', 'No instrumen
   },
 ]);
 
-const isPast = (expires: string) => expires < wallTime(now(), deviceZone()).date;
+const isPast = (expires: string) => expires < wallTime(now(), siteZone()).date;
 
 export const LotsPage = listPage<Lot>('lots', 'No standard or reagent is registered yet.', [
   { title: 'What', render: ({ use }) => (use === 'standard' ? 'Standard' : 'Reagent') },

@@ -25,10 +25,11 @@ import { useEntryForm } from '../../form/useEntryForm.ts';
 import { asTyped, type FieldProblem, type Read } from '../../form/values.ts';
 import { now } from '../../time/clock.ts';
 import { DayInput } from '../../time/DayInput.tsx';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 import { wallTime } from '@fonte/core/time';
 import { thingPage } from '../ThingPage.tsx';
 import { freshId, useRegister } from '../useRegister.ts';
+import { monthName } from '../../time/show.ts';
 
 interface Values {
   id: string;
@@ -46,7 +47,7 @@ interface Values {
 
 const monthNames = Array.from({ length: 12 }, (_, index) => ({
   value: index + 1,
-  label: new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(Date.UTC(2026, index, 1)),
+  label: monthName(index + 1),
 }));
 
 function readProgramme({ times, months, ...said }: Values): Read {
@@ -128,7 +129,7 @@ function ProgrammeForm({ thing }: { thing: Programme | null }) {
       per: thing?.per ?? 'month',
       counts: thing?.counts ?? 'each',
       months: thing?.months ?? [],
-      from: thing?.from ?? wallTime(now(), deviceZone()).date,
+      from: thing?.from ?? wallTime(now(), siteZone()).date,
       until: thing?.until ?? '',
       source: thing?.source ?? '',
     },

@@ -6,7 +6,7 @@ import useSWR from 'swr';
 import { Said } from '../../feedback/Said.tsx';
 import { useAction } from '../../feedback/useAction.ts';
 import { now } from '../../time/clock.ts';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 import { countries, publicHolidays, regions } from './holidays.ts';
 
 const find = (search: string, option?: { label?: unknown }) =>
@@ -19,7 +19,7 @@ export function Holidays({ add }: { add: (holidays: ClosedDay[]) => void }) {
   const [region, setRegion] = useState<string | null>(null);
   const { data: all = [] } = useSWR('calendars', countries);
   const { data: parts = [] } = useSWR(country ? ['calendars', country] : null, () => regions(country!));
-  const year = Number(wallTime(now(), deviceZone()).date.slice(0, 4));
+  const year = Number(wallTime(now(), siteZone()).date.slice(0, 4));
   return (
     <div className="stack">
       <div className="row">

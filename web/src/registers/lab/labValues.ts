@@ -1,7 +1,7 @@
 import type { CutOff, DropOff, Lab } from '@fonte/core/registers';
 import type { Typed } from '@fonte/core/units';
 import { inBase, typedOf, type Read } from '../../form/values.ts';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 import { freshId } from '../useRegister.ts';
 
 /** Temperature classes of bottles that a lab has a band for. */
@@ -121,7 +121,7 @@ export function labValues(lab: Lab | null): LabValues {
   const known = lab ?? {
     id: freshId(),
     name: '',
-    zone: deviceZone(),
+    zone: siteZone(),
     source: '',
     asksForSeal: false,
     intake: fiveDays.map((weekday) => ({ weekday, opens: '', closes: '' })),

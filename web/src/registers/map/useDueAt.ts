@@ -4,12 +4,12 @@ import { wallTime } from '@fonte/core/time';
 import { useMemo } from 'react';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { now } from '../../time/clock.ts';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 
 /** What each point lacks of its programmes; undefined while that is not known. */
 export function useDueAt(): ReadonlyMap<string, 'behind' | 'due'> | undefined {
   const { data: programmes } = useAnswer(registerLists.programmes, { query: { limit: 500 } });
   const { data: samples } = useAnswer(sampleRecord, { query: { from: wallTime(now() - lookBack, 'UTC').date } });
-  const today = wallTime(now(), deviceZone()).date;
+  const today = wallTime(now(), siteZone()).date;
   return useMemo(() => programmes && samples && dueAt(programmes, samples, today), [programmes, samples, today]);
 }

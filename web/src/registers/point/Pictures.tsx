@@ -4,7 +4,7 @@ import { Image } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { Pointed } from '../../book/Pointed.tsx';
 import { useKeptFile } from '../../book/files.ts';
-import { deviceZone, showMoment } from '../../time/show.ts';
+import { siteZone, showMoment } from '../../time/show.ts';
 
 /** The pictures that were taken here, the newest first. */
 export function Pictures({ point }: { point: string }) {
@@ -32,7 +32,7 @@ function Taken({ picture: { round, sha256, shows, at, arrow } }: { picture: Pict
         </Pointed>
       )}
       <p className="small">
-        {name} <span className="soft">{showMoment(at, deviceZone())}</span>
+        {name} <span className="soft">{showMoment(at, siteZone())}</span>
       </p>
     </li>
   );

@@ -10,7 +10,7 @@ import { DataTable } from '../../feedback/DataTable.tsx';
 import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
-import { deviceZone, showMoment } from '../../time/show.ts';
+import { siteZone, showMoment } from '../../time/show.ts';
 import { Levels } from './Levels.tsx';
 import { Facts } from './Facts.tsx';
 import { Pictures } from './Pictures.tsx';
@@ -101,7 +101,7 @@ function Odd({ point }: { point: string }) {
       <ul className="plain">
         {data.slice(0, 5).map(({ visit, at, found, odd, hazards }) => (
           <li key={visit}>
-            <span className="soft small">{showMoment(at, deviceZone())}</span>{' '}
+            <span className="soft small">{showMoment(at, siteZone())}</span>{' '}
             {[...found.map(sayFound), ...(odd ? [odd] : []), ...hazards.map((one) => hazard(one).name)].join('; ')}
           </li>
         ))}

@@ -8,9 +8,9 @@ import { Link } from 'react-router';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { DataTable } from '../../feedback/DataTable.tsx';
 import { Loading } from '../../feedback/Feedback.tsx';
-import { deviceZone } from '../../time/show.ts';
+import { siteZone } from '../../time/show.ts';
 
-const Course = lazy(async () => ({ default: (await import('../../theme/Course.tsx')).Course }));
+const Course = lazy(async () => ({ default: (await import('../../time/Course.tsx')).Course }));
 
 /** Two results are no course. */
 const leastDrawn = 3;
@@ -31,7 +31,7 @@ const words: Record<ResultOfRecord['form'], (value: string) => string> = {
 const said = ({ form, value }: ResultOfRecord) => words[form](value === null ? '' : String(Number(value.toPrecision(6))));
 
 /** One sample of a round: its bottles were filled on one day. */
-const sampleOf = ({ round, at }: ResultOfRecord) => `${round} ${wallTime(at, deviceZone()).date}`;
+const sampleOf = ({ round, at }: ResultOfRecord) => `${round} ${wallTime(at, siteZone()).date}`;
 
 const isOver = ({ verdict }: ResultOfRecord) => verdict.startsWith('over');
 
@@ -52,7 +52,7 @@ function Through({ data }: { data: readonly ResultOfRecord[] }) {
   if (id === undefined) return null;
   const { name, unit } = parameter(id);
   const drawn = data.filter((one) => one.parameter === id && isDrawn(one));
-  const days = drawn.map(({ at }) => showDate(wallTime(at, deviceZone()).date));
+  const days = drawn.map(({ at }) => showDate(wallTime(at, siteZone()).date));
   return (
     <figure className="stack">
       <Select
@@ -71,6 +71,7 @@ function Through({ data }: { data: readonly ResultOfRecord[] }) {
           isBelow={drawn.map(({ form }) => form === 'below')}
           axis={`${name}, ${unitLabel(unit)}`}
           height={200}
+          zone={siteZone()}
         />
       </Suspense>
       {drawn.some(({ form }) => form === 'below') && <figcaption className="soft small">An open mark is less than that.</figcaption>}
@@ -103,8 +104,8 @@ export function Results({ point }: { point: string }) {
             ),
           },
           ...samples.map((sample) => ({
-            title: showDate(wallTime(sample.at, deviceZone()).date),
-            head: <Link to={`/rounds/${sample.round}/verdict`}>{showDate(wallTime(sample.at, deviceZone()).date)}</Link>,
+            title: showDate(wallTime(sample.at, siteZone()).date),
+            head: <Link to={`/rounds/${sample.round}/verdict`}>{showDate(wallTime(sample.at, siteZone()).date)}</Link>,
             isNumber: true,
             render: ({ id }: { id: ParameterId }) => {
               const found = of(id, sample);

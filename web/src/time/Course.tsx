@@ -1,7 +1,8 @@
 import { Chart, Decimation, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { font, palettes } from './tokens.ts';
-import { useVariant } from './variant.ts';
+import { font, palettes } from '../theme/tokens.ts';
+import { useVariant } from '../theme/variant.ts';
+import { momentOnAxis } from './show.ts';
 
 Chart.register(LineElement, PointElement, LinearScale, Decimation, Tooltip);
 
@@ -23,26 +24,12 @@ interface Props {
   isReversed?: boolean;
   /** In px. */
   height: number;
-  /** Whose wall clock the times are told by; the device's, unless it is another place's. */
-  zone?: string;
+  /** Whose wall clock the times are shown by. */
+  zone: string;
 }
 
 /** More values than this are drawn without marks, and thinned to what a screen shows. */
 const many = 400;
-
-/** How a moment is called on an axis that is so long (ms). */
-function momentOf(span: number, zone?: string): (at: number) => string {
-  const day = 86_400_000;
-  const format = new Intl.DateTimeFormat(
-    'en-GB',
-    span > 300 * day
-      ? { month: 'short', year: '2-digit', timeZone: 'UTC' }
-      : span > 2 * day
-        ? { day: 'numeric', month: 'short', timeZone: 'UTC' }
-        : { hour: '2-digit', minute: '2-digit', ...(zone ? { timeZone: zone } : {}) },
-  );
-  return (at) => format.format(at);
-}
 
 /** Values through time as a line, with the bounds they are held against. */
 export function Course({ says, times, values, isBelow = [], bounds = [], marks = [], axis, isReversed = false, height, zone }: Props) {
@@ -52,7 +39,7 @@ export function Course({ says, times, values, isBelow = [], bounds = [], marks =
   const through = (one: readonly number[]) => one.map((y, place) => ({ x: times[place]!, y }));
   const isMany = values.length > many;
   const [first = 0, last = 0] = [times[0], times.at(-1)];
-  const moment = momentOf(last - first, zone);
+  const moment = momentOnAxis(last - first, zone);
   return (
     <div style={{ height }}>
       <Line
