@@ -161,6 +161,22 @@ describe('the columns', () => {
   });
 });
 
+describe('what stands beside a result', () => {
+  const both = (result: string) => read(`Amostra;Ensaio;Valor;Un.;LQ;LD\nA-M;Ferro;${result};µg/L;10;3`).results[0];
+  it('is the limit that the result names, and no other', () => {
+    expect([both('< LD')?.value, both('< LQ')?.value, both('ND')?.value]).toEqual([3, 10, null]);
+    expect(read('Amostra;Ensaio;Valor;Un.;LD\nA-M;Ferro;< LQ;µg/L;3').results[0]).toMatchObject({ form: 'below', value: null });
+  });
+
+  it('may be a remark, which is no flag; one that speaks of the number is asked about', () => {
+    const remarked = (...remarks: string[]) =>
+      read(`Sample;Parameter;Result;Unit;Remarks\n${remarks.map((remark) => `A-M;Iron;12;µg/L;${remark}`).join('\n')}`);
+    expect(remarked('Delivered by courier').results).toHaveLength(1);
+    expect(remarked('Holding time exceeded').results).toEqual([]);
+    expect(remarked('R').unread.map(({ code }) => code)).toEqual(['rejected']);
+  });
+});
+
 describe('a result cell', () => {
   it.each([
     ['12,9', '', 'value', 12.9, false],

@@ -126,7 +126,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   const own = parameter(id).unit;
   const factor = (basis.as && parameter(id).expressedAs?.[basis.as]) ?? 1;
   const inOwn = (number: number) => convert(number, found?.unit ?? own, own) * factor;
-  const number = value.value === null ? null : inOwn(value.value);
+  const bound =
+    value.value ?? (value.form === 'below' ? namedBound(`${cell('result')} ${cell('qualifier')}`, limit.value, seen.value) : null);
+  const number = bound === null ? null : inOwn(bound);
   const [least, most] = parameter(id).possible;
   if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
   const written = (role: Role, most: number) => cell(role).slice(0, most);
@@ -157,6 +159,18 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
       reportingLimit: written('reportingLimit', 80),
     },
   };
+}
+
+/** Limits that a cell names instead of a number: `< LD` is below the detection limit, `<LOQ` below that of quantification. */
+const limitWords = {
+  seen: /<\s*(?:LD|LOD|MDL|DL|LDM|NG)\b|\bBDL\b/i,
+  reported: /<\s*(?:LQ|LOQ|RL|PQL|BG|LC|MRL)\b|\b(?:BRL|BQL|NQ)\b/i,
+};
+
+/** The bound that a cell names by a word, from the column of that limit and from no other; null where it names none or the column has none. */
+function namedBound(said: string, reported: number | null, seen: number | null): number | null {
+  if (limitWords.seen.test(said)) return seen;
+  return limitWords.reported.test(said) ? reported : null;
 }
 
 /** The unit as it stands in a name. */

@@ -1,6 +1,8 @@
 import { tableOfRows, type ReportTable } from '@fonte/core/read';
 import readWorkbook from 'read-excel-file/node';
 import type { ReportFormat } from './format.ts';
+import { looksOf, type Looks } from './looks.ts';
+import { shownNumber, shownText, withNote } from './shown.ts';
 import { unpacksWithin } from './unpack.ts';
 
 const zip = [0x50, 0x4b, 0x03, 0x04];
@@ -13,16 +15,18 @@ const tooMuch: ReportTable = {
   refusal: { code: 'too-much', line: 1, column: 1 },
 };
 
-/** A cell as its text: a number with the digits it has, without the noise of binary fractions; a date as `2026-11-23`. */
-function textOf(cell: unknown): string {
+/** A cell as its text: a number as it is shown, a date as `2026-11-23`. */
+function textOf(cell: unknown, looks: Looks | undefined): string {
   if (cell === null || cell === undefined) return '';
   if (cell instanceof Date)
     return cell
       .toISOString()
       .slice(0, cell.getUTCHours() + cell.getUTCMinutes() === 0 ? 10 : 16)
       .replace('T', ' ');
-  if (typeof cell === 'number') return String(Number(cell.toPrecision(12)));
-  return String(cell);
+  const text = typeof cell === 'number' ? shownNumber(cell, looks?.format ?? null) : String(cell);
+  // A label that is crossed out or hidden with its row stays what it is: its numbers say so.
+  const isNumber = typeof cell === 'number' || /^\s*[<>≤≥]?\s*[\d.,]+\s*$/.test(text);
+  return isNumber ? withNote(shownText(text, looks), looks) : text;
 }
 
 const severalSheets = (names: readonly string[]): ReportTable => ({
@@ -41,11 +45,12 @@ export const workbook: ReportFormat = {
   table: async (bytes) => {
     try {
       if (!unpacksWithin(bytes)) return tooMuch;
+      const looks = looksOf(bytes);
       const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => ({
         name: sheet,
         // A text that may be a thousand or a decimal is asked about; a number of the sheet is one already.
         parsed: tableOfRows(
-          data.map((row) => row.map(textOf)),
+          data.map((row, line) => row.map((cell, column) => textOf(cell, looks.get(sheet)?.(line, column)))),
           !data.some((row) => row.some((cell) => typeof cell === 'string' && /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(cell.trim()))),
         ),
       }));
