@@ -96,7 +96,7 @@ describe.sequential('Bacteria on the own bench', () => {
   it('stand in the verdict as of the own bench, with what is doubted of them and what is to be done', async () => {
     await page.setViewport(desk);
     await page.goto(page.url().replace('/culture', '/verdict'), { waitUntil: 'domcontentloaded' });
-    await see(page, 'E. coli found on the own bench');
+    await see(page, 'E. coli found by the in-house lab test at');
     await see(page, 'take a new sample before anybody is alarmed');
     expect(await shows(page, 'Call the authority')).toBe(false);
     await see(page, 'Own bench, counted Tue 24 Nov');

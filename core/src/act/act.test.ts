@@ -14,6 +14,7 @@ const occasion = (change: Partial<Occasion> = {}): Occasion => ({
   set: 'us-40-cfr',
   origin: 'network',
   doubt: null,
+  blanks: [],
   known: arrived,
   ...change,
 });
@@ -25,9 +26,16 @@ describe('what follows from a verdict', () => {
   it.each([
     ['coliforms in a routine sample', occasion(), ['coliform-repeats', 'coliform-source']], // 40 CFR 141.858, 141.402
     ['coliforms in a special sample', occasion({ sample: 'special' }), ['coliform-special']],
-    ['E. coli', occasion({ parameter: 'ecoli', state: 'over-health' }), ['ecoli-authority']], // 40 CFR 141.861
+    // 40 CFR 141.861; E. coli is a coliform, so its repeats are owed without a coliform row (40 CFR 141.858(a))
+    ['E. coli', occasion({ parameter: 'ecoli', state: 'over-health' }), ['ecoli-authority', 'coliform-repeats', 'coliform-source']],
+    ['E. coli in a special sample', occasion({ parameter: 'ecoli', state: 'over-health', sample: 'special' }), ['ecoli-authority']],
+    ['E. coli in raw water', occasion({ parameter: 'ecoli', state: 'over-health', origin: 'raw' }), ['ecoli-authority']],
     ['coliforms under the Directive', occasion({ set: 'eu-2020-2184' }), ['coliform-cause']], // Article 14
-    ['E. coli under the Directive', occasion({ parameter: 'ecoli', state: 'over-health', set: 'eu-2020-2184' }), ['ecoli-at-once']],
+    [
+      'E. coli under the Directive',
+      occasion({ parameter: 'ecoli', state: 'over-health', set: 'eu-2020-2184' }),
+      ['ecoli-at-once', 'coliform-cause'],
+    ],
     ['nothing found in a special sample', occasion({ state: 'proves-nothing', sample: 'special' }), ['proves-nothing']],
     ['nitrate in a supply', occasion({ parameter: 'nitrate', state: 'over-health' }), ['chemical-authority']],
     [
@@ -65,7 +73,7 @@ describe('what follows from a verdict', () => {
 
   it('comes before everything else where it is late and people drink the water', () => {
     const isHealth = (one: Partial<Occasion>) => actions(occasion(one)).map((action) => action.isHealth);
-    expect(isHealth({ parameter: 'ecoli', state: 'over-health' })).toEqual([true]);
+    expect(isHealth({ parameter: 'ecoli', state: 'over-health' })).toEqual([true, true, true]);
     expect(isHealth({})).toEqual([true, true]);
     expect(isHealth({ parameter: 'lead', state: 'over-health', use: 'monitoring' })).toEqual([false]);
     expect(isHealth({ parameter: 'arsenic', state: 'cannot-tell' })).toEqual([false]);
@@ -85,6 +93,39 @@ describe('what follows from a verdict', () => {
   it('never advises to boil against chemicals', () => {
     const [action] = actions(occasion({ parameter: 'nitrate', state: 'over-health' }));
     expect(sayTask(action!.task).do).toContain('No advice to boil');
+  });
+
+  it('gives one piece of advice where germs and a chemical are over at one point', () => {
+    const both = [
+      occasion({ parameter: 'ecoli', state: 'over-health', set: 'eu-2020-2184' }),
+      occasion({ parameter: 'lead', state: 'over-health', set: 'eu-2020-2184' }),
+    ];
+    const said = (...of: Occasion[]) => actions(...of).map((action) => sayTask(action.task).do);
+    const ofWater = said(...both).filter((text) => /boil|advice/i.test(text));
+    expect(ofWater.map((text) => /No advice to boil alone[^.]*\.[^.]*authority decides/.test(text))).toEqual([true, true]);
+    expect(said(both[0]!).join()).toContain('Agree on advice');
+    expect(said(both[0]!, { ...both[1]!, visit: 'v2' }).join()).toContain('No advice to boil: boiling concentrates it');
+  });
+
+  it('says that a result is in doubt where a blank of the round held the same', () => {
+    const [action] = actions(occasion({ parameter: 'lead', state: 'over-health', blanks: ['A-FB'] }));
+    expect(sayTask(action!.task).because).toBe('Lead. In doubt: also found in the blank A-FB');
+  });
+
+  it('is not owed twice where other limits ask for the same under another name', () => {
+    const judged = (set: string, told: ActBook) =>
+      followUps({
+        occasions: [occasion({ parameter: 'ecoli', state: 'over-health', set })],
+        zone,
+        table: followUpTables.newest[0]!,
+        done: told,
+      })
+        .filter(({ isHealth }) => isHealth)
+        .map(({ id, done: one }) => [id.split(':')[0], one?.note ?? null]);
+    const called = done('ecoli-authority:v1', 'called, boil notice out');
+    expect(judged('us-40-cfr', called)[0]).toEqual(['ecoli-authority', 'called, boil notice out']);
+    expect(judged('eu-2020-2184', called)[0]).toEqual(['ecoli-at-once', 'called, boil notice out']);
+    expect(judged('eu-2020-2184', done('ecoli-authority:v2', 'another point'))[0]).toEqual(['ecoli-at-once', null]);
   });
 
   it('is done once somebody says what was done', () => {

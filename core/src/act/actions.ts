@@ -5,6 +5,7 @@ import type { Origin } from '../registers/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
 import type { FollowUp } from './follow-up.ts';
+import { doneBy } from './tables/same-duty.ts';
 import type { Doubt, FollowUpRule, FollowUpTable } from './tables/rules.ts';
 
 /** A judged result with what a follow-up depends on. */
@@ -21,6 +22,8 @@ export interface Occasion {
   origin: Origin;
   /** What puts the result in doubt: it asks for a new sample, and is no alarm. */
   doubt: Doubt | null;
+  /** Blanks of the round in which the same was found: their labels. */
+  blanks: readonly string[];
   /** When it was known first (ms): told, or with the report that brought it. */
   known: number;
 }
@@ -135,6 +138,28 @@ const isOfHealth = ({ use, state, parameter: id }: Occasion, { when }: FollowUpR
   !(when.doubtful === true || (when.doubts ?? []).length > 0) &&
   (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && parameter(id).unit === 'per100mL'));
 
+const overStates: readonly VerdictState[] = ['over-health', 'over-action', 'over-indicator'];
+
+/** What a rule asks for at a point, among everything that is over a value there. */
+function sayAt({ do: usual, beside }: FollowUpRule, visit: string, occasions: readonly Occasion[]): string {
+  if (!beside) return usual;
+  const isBeside = occasions.some(
+    (one) =>
+      one.visit === visit &&
+      overStates.includes(one.state) &&
+      (one.state !== 'over-indicator' || parameter(one.parameter).unit === 'per100mL') &&
+      (!beside.parameters || beside.parameters.includes(one.parameter)) &&
+      !beside.notParameters?.includes(one.parameter),
+  );
+  return isBeside ? beside.do : usual;
+}
+
+/** What the book says was done for a rule at a point, or for one with the same duty there. */
+function doneFor(rule: string, visit: string, done: ActBook): FollowUp['done'] {
+  const ids = [rule, ...(Object.hasOwn(doneBy, rule) ? doneBy[rule]! : [])];
+  return ids.map((id) => done.get(`${id}:${visit}`)).find((one) => one !== undefined) ?? null;
+}
+
 /**
  * What must be done about the judged results of a round, soonest first. Each deadline runs from the moment at which the first
  * result that asks for it was known; `zone` is the site's, for the end of the day.
@@ -150,29 +175,36 @@ export function followUps({
   table: FollowUpTable;
   done: ActBook;
 }): FollowUp[] {
-  const found = new Map<string, { rule: FollowUpRule; at: Occasion; known: number; parameters: ParameterId[] }>();
+  const found = new Map<string, { rule: FollowUpRule; at: Occasion; known: number; parameters: ParameterId[]; inDoubt: string[] }>();
   for (const rule of table.rules) {
     for (const at of occasions.filter((candidate) => applies(rule, candidate))) {
       const id = `${rule.id}:${at.visit}`;
       const before = found.get(id);
       if (!before) {
-        found.set(id, { rule, at, known: at.known, parameters: [at.parameter] });
+        found.set(id, { rule, at, known: at.known, parameters: [at.parameter], inDoubt: [...at.blanks] });
         continue;
       }
       before.known = Math.min(before.known, at.known);
       if (!before.parameters.includes(at.parameter)) before.parameters.push(at.parameter);
+      before.inDoubt.push(...at.blanks.filter((one) => !before.inDoubt.includes(one)));
     }
   }
   return [...found]
-    .map(([id, { rule, at, known, parameters }]): FollowUp => ({
+    .map(([id, { rule, at, known, parameters, inDoubt }]): FollowUp => ({
       id,
       visit: at.visit,
       pointName: at.pointName,
-      task: { code: 'rule', rule: rule.id, do: rule.do, parameters },
+      task: {
+        code: 'rule',
+        rule: rule.id,
+        do: sayAt(rule, at.visit, occasions),
+        parameters,
+        ...(inDoubt.length > 0 ? { inDoubt } : {}),
+      },
       source: rule.source,
       isHealth: isOfHealth(at, rule),
       due: 'hours' in rule.due ? known + rule.due.hours * hour : endOfDay(known, zone),
-      done: done.get(id) ?? null,
+      done: doneFor(rule.id, at.visit, done),
     }))
     .sort((a, b) => a.due - b.due);
 }

@@ -5,7 +5,13 @@ import { askedSamples, type AskedSample } from './tables/samples.ts';
 
 /** What is to be done and why: what a rule of the edition says, a call to a lab that refused, another sample for one that it refused or nobody found. */
 export const Task = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('rule'), rule: z.string(), do: z.string(), parameters: z.array(ParameterId) }),
+  z.object({
+    code: z.literal('rule'),
+    rule: z.string(),
+    do: z.string(),
+    parameters: z.array(ParameterId),
+    inDoubt: z.array(z.string()).optional(),
+  }),
   z.object({ code: z.literal('resample'), how: z.enum(['refused', 'missing']), bottle: z.string(), reason: z.string() }),
   z.object({ code: z.literal('call-lab'), lab: z.string(), reference: z.string(), bottles: z.array(z.string()) }),
 ]);

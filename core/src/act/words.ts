@@ -21,7 +21,9 @@ export function sayTask(task: Task): { do: string; because: string } {
       do: `Call ${task.lab}, ${task.reference}: will it test what it refused with a note, and what does it want next time?`,
       because: `Refused: ${task.bottles.join(', ')}`,
     };
-  return { do: task.do, because: task.parameters.map((id) => parameter(id).name).join(', ') };
+  const names = task.parameters.map((id) => parameter(id).name).join(', ');
+  const { inDoubt = [] } = task;
+  return { do: task.do, because: inDoubt.length === 0 ? names : `${names}. In doubt: also found in the blank ${inDoubt.join(', ')}` };
 }
 
 export const actSays: readonly Says[] = [inBook(actionDone, ({ note }) => note)];

@@ -23,6 +23,8 @@ export interface VerdictGaps {
   asked: number;
   /** Samples that nobody compared by hand yet. */
   byHand: number;
+  /** Bottles that their lab rejected or nobody found: they have no result. */
+  lost: { bottle: string; how: 'refused' | 'missing' }[];
 }
 
 /** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
@@ -39,5 +41,10 @@ export function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: 
   const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
   const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
   const byHand = handSamples(visits, book).filter(({ given }) => !given).length;
-  return { pending, rows, without, asked, reported: asked - open - without, byHand };
+  const lost = visits.flatMap((visit) =>
+    visit.bottles.flatMap(({ id, lost: gone }) =>
+      gone?.how === 'refused' || gone?.how === 'missing' ? [{ bottle: id, how: gone.how }] : [],
+    ),
+  );
+  return { pending, rows, without, asked, reported: asked - open - without, byHand, lost };
 }

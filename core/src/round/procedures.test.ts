@@ -8,7 +8,7 @@ import { analysisAdded, analysisRemoved, extraPlanned, roundGivenUp } from '../p
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived } from '../read/index.ts';
 import { stepDone } from '../tap/index.ts';
-import { fold, nextAtVisit, nextStep } from './index.ts';
+import { ofPoint, fold, nextAtVisit, nextStep } from './index.ts';
 
 let book: Script;
 const { state, visit, misfit, purged, fill } = atTheWell(() => book);
@@ -182,6 +182,8 @@ describe('duplicates and blanks', () => {
     [12, 11, ['over-health', 'over-health'], ['monitoring-coordinator']],
     [30, 12, ['over-health', 'over-health'], ['monitoring-coordinator']],
     [11, 9, ['over-health', 'meets'], ['monitoring-coordinator']],
+    [9, 11, ['meets', 'over-health'], ['monitoring-coordinator']],
+    [3, 3.1, ['meets', 'meets'], []],
   ] as const)('with %f µg/L of arsenic in the sample and %f in its duplicate: %j', (sample, duplicate, states, tasks) => {
     extra('duplicate');
     purged();
@@ -191,6 +193,9 @@ describe('duplicates and blanks', () => {
     const { judged } = state().verdict!.visits[0]!;
     const of = (purpose: string) => judged.find((one) => one.purpose === purpose)!.verdict.state;
     expect([of('sample'), of('duplicate')]).toEqual(states);
+    // A duplicate is a second look at the same water: it counts for itself only where it says something else.
+    const isOver = (value: number) => value > 10;
+    expect(ofPoint(judged)).toHaveLength(isOver(sample) === isOver(duplicate) ? 1 : 2);
     expect(state().followUps.flatMap(({ task }) => (task.code === 'rule' ? [task.rule] : []))).toEqual(tasks);
   });
 

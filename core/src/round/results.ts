@@ -135,6 +135,17 @@ function judgeVisit(
   };
 }
 
+/**
+ * The results of the water of a point, each once: a duplicate, blind or open, is a second look at the same water and stands for itself only
+ * where there is no result of its sample, or it lies on the other side of a value.
+ */
+export function ofPoint<R extends Pick<RoundResult, 'result' | 'purpose' | 'isDissolved' | 'verdict'>>(judged: readonly R[]): R[] {
+  const isOver = ({ verdict }: R) => verdict.state.startsWith('over-');
+  const saysSame = (a: R, b: R) => a.result.parameter === b.result.parameter && a.isDissolved === b.isDissolved && isOver(a) === isOver(b);
+  const samples = judged.filter((one) => one.purpose === 'sample');
+  return judged.filter((one) => one.purpose === 'sample' || !samples.some((sample) => saysSame(one, sample)));
+}
+
 /** The sums of a set over the results of one point. A duplicate is not a second share; a sum of less than routine samples proves nothing. */
 export function sumsOf(judged: readonly RoundResult[], set: LimitSet): SumVerdict[] {
   const shares = judged.filter((one) => one.purpose === 'sample');
@@ -156,12 +167,13 @@ function occasionsOf(
   /** A blank of its batch grew: what is positive proves nothing. */
   const grew = (bottle: string, bench: string | undefined) =>
     bench !== undefined && (benchCount(round.culture, bottle)?.doubts.some(({ code }) => code === 'blank-grew') ?? false);
-  const results = judged.map(({ result, verdict, sample, known, bench, twin }): Occasion => ({
+  const results = judged.map(({ result, verdict, sample, known, bench, twin, doubt }): Occasion => ({
     ...at,
     sample: sample === 'routine' ? 'routine' : 'special',
     parameter: result.parameter,
     state: verdict.state,
     doubt: grew(result.bottle, bench) ? 'blank' : twin?.isOther ? 'duplicate' : null,
+    blanks: doubt,
     known,
   }));
   const together = sums.flatMap(({ rule, state }) =>
@@ -173,6 +185,7 @@ function occasionsOf(
         parameter: id,
         state,
         doubt: null,
+        blanks: share.doubt,
         known: share.known,
       };
     }),

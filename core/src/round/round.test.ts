@@ -321,7 +321,11 @@ describe('verdict and follow-up', () => {
       { minutes: 21 * 60 },
     );
     const first = state();
-    expect(first.followUps.map(({ id, due }) => [id.split(':')[0], due])).toEqual([['ecoli-at-once', endOfDay(call, 'Atlantic/Azores')]]);
+    const [germ, cause] = [endOfDay(call, 'Atlantic/Azores'), call + 24 * hour];
+    expect(first.followUps.map(({ id, due }) => [id.split(':')[0], due])).toEqual([
+      ['ecoli-at-once', germ],
+      ['coliform-cause', cause],
+    ]);
     expect(first.verdict!.gaps).toMatchObject({
       reported: 0,
       asked: 2,

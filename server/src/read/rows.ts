@@ -1,11 +1,11 @@
 import { measuredOf } from '@fonte/core/read';
-import type { RoundState } from '@fonte/core/round';
+import { ofPoint, type RoundState } from '@fonte/core/round';
 import type { ResultRow } from './tables.ts';
 
 export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
-    return visit.judged.map(({ result, verdict }) => ({
+    return ofPoint(visit.judged).map(({ result, verdict }) => ({
       book,
       id: measuredOf(result).replaceAll(' ', ':'),
       point,

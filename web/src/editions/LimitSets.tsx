@@ -21,6 +21,17 @@ export function setsOn(day: string): LimitSet[] {
   return limitSets.newest.flatMap(({ id }) => limitSets.on(id, day) ?? []);
 }
 
+/** What is offered on a day: the edition that holds of every set, and those that are chosen already. */
+export function setsBeside(day: string, chosen: readonly string[]): LimitSet[] {
+  const holding = setsOn(day);
+  const kept = chosen.flatMap((ref) => limitSets.find(ref) ?? []).filter((set) => !holding.includes(set));
+  return [...holding, ...kept];
+}
+
+/** A set by name; with its edition where another of the same name is on offer. */
+const nameAmong = (set: LimitSet, sets: readonly LimitSet[]): string =>
+  sets.some((other) => other !== set && other.name === set.name) ? `${set.name}, edition ${set.edition}` : set.name;
+
 /** The choice of limit sets, in order. */
 export function LimitSets({ id, label, placeholder = 'Choose at least one', value, usual = [], onChange = () => undefined, sets }: Props) {
   return (
@@ -33,7 +44,7 @@ export function LimitSets({ id, label, placeholder = 'Choose at least one', valu
       value={[...(value ?? usual)]}
       onChange={onChange}
       maxCount={6}
-      options={sets.map((set) => ({ value: refOf(set), label: set.name }))}
+      options={sets.map((set) => ({ value: refOf(set), label: nameAmong(set, sets) }))}
       placeholder={placeholder}
     />
   );

@@ -1,5 +1,4 @@
 import { judgedAnew } from '@fonte/core/plan';
-import { limitSets } from '@fonte/core/limits';
 import type { z } from 'zod';
 import { useMe } from '../session/session.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -8,7 +7,7 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { sayConsequence } from '../book/consequences.ts';
 import { useRound } from '../book/useRound.ts';
-import { LimitSets } from '../editions/LimitSets.tsx';
+import { LimitSets, setsBeside } from '../editions/LimitSets.tsx';
 
 /** Has the round judged by other sets of limits: an act of the coordinator, with a reason, that stands in the book. */
 export function JudgeAnew() {
@@ -51,7 +50,7 @@ function Judge({ close }: { close: () => void }) {
       }}
     >
       <Field name="limits">
-        <LimitSets sets={limitSets.all} />
+        <LimitSets sets={setsBeside(round.plan.date, round.editions.limits)} />
       </Field>
       <Field name="reason" />
       {follows.length > 0 && (

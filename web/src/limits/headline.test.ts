@@ -15,7 +15,7 @@ const result = (parameter: LabResult['parameter'], value: number | null, form: L
   reportingLimit: null,
   written: { result: '', unit: '', reportingLimit: '' },
 });
-const noGaps: RoundVerdict['gaps'] = { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0 };
+const noGaps: RoundVerdict['gaps'] = { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0, lost: [] };
 const say = (
   results: LabResult[],
   lead = set('eu-2020-2184'),
@@ -64,19 +64,33 @@ it('says that all is well only where every result has a value and meets it', () 
 
 it('finds bacteria whatever the set says of them', () => {
   const silent: LimitSet = { ...set('who-gdwq'), rows: [] };
-  expect(say([result('coliforms', 3)], silent)).toContain('Coliform bacteria found');
-  expect(say([result('coliforms', null, 'present')], silent)).toContain('Coliform bacteria found');
-  expect(say([result('ecoli', 10, 'below')], silent)).toContain('E. coli cannot be told');
+  expect(say([result('coliforms', 3)], silent)).toContain('Coliform bacteria found at P');
+  expect(say([result('coliforms', null, 'present')], silent)).toContain('Coliform bacteria found at P');
+  expect(say([result('ecoli', 10, 'below')], silent)).toContain('E. coli cannot be decided at P');
   expect(say([result('ecoli', 0)], silent)).not.toContain('found');
 });
 
 it('puts bacteria first, then health, what cannot be told, and the rest', () => {
   expect(
     say([result('iron', 340), result('arsenic', 20, 'below'), result('nitrate', 60), result('lead', 12), result('coliforms', 2)]),
-  ).toBe('Coliform bacteria found, 2 results are over a health value, 1 cannot be told, 1 is over an indicator value.');
-  expect(say([result('arsenic', 20, 'below')])).toBe('1 result cannot be told.');
+  ).toBe(
+    'Coliform bacteria found at P, nitrate exceeds a health value at P, lead exceeds a health value at P, arsenic cannot be decided at P, iron exceeds an indicator value at P.',
+  );
+  expect(say([result('arsenic', 20, 'below')])).toBe('Arsenic cannot be decided at P.');
   expect(say([result('lead', 16), result('iron', 400)], set('us-40-cfr'))).toBe(
-    '1 result is over an action level, 1 is over a value for taste or looks.',
+    'Lead exceeds the action level at P, iron exceeds a value for taste or looks at P.',
+  );
+});
+
+it('names a few substances and counts the rest, and names a bottle without a result', () => {
+  const over = [result('lead', 12), result('nitrate', 60), result('arsenic', 20), result('nickel', 90), result('cadmium', 9)];
+  expect(say(over)).toMatch(/^(?:[^,]+ exceeds a health value at P, ){3}2 more results exceed a health value\.$/);
+  const lost: RoundVerdict['gaps']['lost'] = [
+    { bottle: 'A-M', how: 'refused' },
+    { bottle: 'A-N', how: 'missing' },
+  ];
+  expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, lost } })).toBe(
+    'No result of A-M (rejected by the lab), no result of A-N (missing); the rest meets.',
   );
 });
 
@@ -94,14 +108,14 @@ it('says first what was asked for and is not there', () => {
     '1 result pending; the rest meets where it has a value.',
   );
   expect(say([result('ecoli', 2), result('iron', 340)], undefined, [], { gaps })).toBe(
-    'E. coli found, coliform bacteria pending, 3 rows not understood, 1 result is over an indicator value.',
+    'E. coli found at P, coliform bacteria pending, 3 rows not understood, iron exceeds an indicator value at P.',
   );
   expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, without: 2 } })).toBe('2 results will not come; the rest meets.');
 });
 
 it('never says of a special sample that it meets', () => {
-  expect(say([result('ecoli', 0), result('iron', 100)], undefined, [], { sample: 'special' })).toBe('2 results prove nothing.');
-  expect(say([result('ecoli', 1)], undefined, [], { sample: 'special' })).toBe('E. coli found.');
+  expect(say([result('ecoli', 0), result('iron', 100)], undefined, [], { sample: 'special' })).toBe('2 results are inconclusive.');
+  expect(say([result('ecoli', 1)], undefined, [], { sample: 'special' })).toBe('E. coli found at P.');
 });
 
 it('says what a person compared, and never that all is well while something waits for one', () => {
@@ -116,7 +130,7 @@ it('says what a person compared, and never that all is well while something wait
   const eu = set('eu-2020-2184');
   expect(say(good, eu, [], { gaps: { ...noGaps, byHand: 2 } })).toBe('2 samples are to be compared by hand; the rest meets.');
   expect(say(good, eu, [], { byHand: [sample('over')] })).toBe('1 sample over a limit by hand.');
-  expect(say(good, eu, [], { byHand: [sample('cannot-tell')] })).toBe('1 sample cannot be told by hand.');
+  expect(say(good, eu, [], { byHand: [sample('cannot-tell')] })).toBe('1 sample cannot be decided by hand.');
   expect(say(good, eu, [], { byHand: [sample('meets')] })).toBe('Every result meets its value.');
   expect(say([], eu, [], { byHand: [sample('meets')] })).toBe('What was compared by hand meets its limits.');
 });

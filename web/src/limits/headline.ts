@@ -1,7 +1,7 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
 import { inText, parameter, type ParameterId } from '@fonte/core/parameters';
 import type { HandOutcome } from '@fonte/core/read';
-import type { RoundVerdict } from '@fonte/core/round';
+import { ofPoint, type RoundResult, type RoundVerdict } from '@fonte/core/round';
 
 const isGerm = (id: ParameterId) => parameter(id).unit === 'per100mL';
 const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
@@ -29,67 +29,103 @@ function gapsIn({ gaps, visits }: RoundVerdict): string[] {
   ];
 }
 
-/** Germs that were found, or of which nobody can tell, whatever a set says of them. */
-function germsIn(verdict: RoundVerdict): { found: string[]; open: string[] } {
-  const germs = verdict.visits.flatMap((visit) => visit.judged).filter(({ result }) => isGerm(result.parameter));
-  const named = (all: typeof germs, what: string) =>
-    [...new Set(all.map(({ result }) => result.parameter))].map((id) => {
-      const isOfBench = all.every(({ result, bench }) => result.parameter !== id || bench !== undefined);
-      return `${inText(id)} ${what}${isOfBench ? ' on the own bench' : ''}`;
+/** A result of the water of a point, with the point's name. */
+type AtPoint = RoundResult & { pointName: string };
+
+const allOf = (verdict: RoundVerdict): AtPoint[] =>
+  verdict.visits.flatMap(({ pointName, judged }) => ofPoint(judged).map((one) => ({ ...one, pointName })));
+
+const listed = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+
+const pointsOf = (results: readonly AtPoint[]): string => listed([...new Set(results.map(({ pointName }) => pointName))]);
+
+/** So many substances are named; of more, how many results it is. */
+const named = 3;
+
+/** `lead exceeds a health value at Market hall`, by substance; beyond a few of them, how many more. */
+function exceeding(results: readonly AtPoint[], [one, many]: readonly [string, string]): string[] {
+  const ids = [...new Set(results.map(({ result }) => result.parameter))];
+  const rest = results.filter(({ result }) => ids.indexOf(result.parameter) >= named).length;
+  return [
+    ...ids.slice(0, named).map((id) => `${inText(id)} ${one} at ${pointsOf(results.filter(({ result }) => result.parameter === id))}`),
+    ...(rest > 0 ? [`${plural(rest, 'more result', 'more results')} ${rest === 1 ? one : many}`] : []),
+  ];
+}
+
+/** Germs that were found, or about which nothing can be decided, whatever a set says of them. */
+function germsIn(all: readonly AtPoint[]): { found: string[]; open: string[] } {
+  const germs = all.filter(({ result }) => isGerm(result.parameter));
+  const say = (results: readonly AtPoint[], what: string) =>
+    [...new Set(results.map(({ result }) => result.parameter))].map((id) => {
+      const own = results.filter(({ result }) => result.parameter === id);
+      return `${inText(id)} ${what}${own.every(({ bench }) => bench !== undefined) ? ' by the in-house lab test' : ''} at ${pointsOf(own)}`;
     });
-  const isFound = ({ result }: (typeof germs)[number]) => boundsOf(result).low > 0;
-  const isOpen = ({ result, verdict: one }: (typeof germs)[number]) =>
+  const isFound = ({ result }: AtPoint) => boundsOf(result).low > 0;
+  const isOpen = ({ result, verdict: one }: AtPoint) =>
     !['meets', 'proves-nothing'].includes(one.state) && result.form !== 'absent' && result.value !== 0;
   return {
-    found: named(germs.filter(isFound), 'found'),
-    open: named(
+    found: say(germs.filter(isFound), 'found'),
+    open: say(
       germs.filter((one) => !isFound(one) && isOpen(one)),
-      'cannot be told',
+      'cannot be decided',
     ),
   };
 }
 
+/** Bottles without a result: they are named, since nobody else will ask for them. */
+function lostIn({ gaps: { lost } }: RoundVerdict): string[] {
+  const say = (how: 'refused' | 'missing', what: string) => {
+    const bottles = lost.filter((one) => one.how === how).map(({ bottle }) => bottle);
+    if (bottles.length === 0) return [];
+    return [bottles.length > named ? `${bottles.length} bottles have no result (${what})` : `no result of ${listed(bottles)} (${what})`];
+  };
+  return [...say('refused', 'rejected by the lab'), ...say('missing', 'missing')];
+}
+
 /**
- * The verdict in one sentence, true for somebody who reads nothing else: germs that were found first, then what is over a health
- * value, what is not known yet, and the rest.
+ * The verdict in one sentence, true for somebody who reads nothing else: germs that were found first, then what exceeds a health value,
+ * what is not known yet, and the rest; each with its substance and its point.
  */
 export function headline(verdict: RoundVerdict): string {
-  const all = verdict.visits.flatMap((visit) => visit.judged);
+  const all = allOf(verdict);
   const rest = all.filter(({ result }) => !isGerm(result.parameter));
-  const count = (state: VerdictState, of = rest) => of.filter((one) => one.verdict.state === state).length;
-  const sums = verdict.visits.flatMap((visit) => visit.sums).filter((sum) => sum.state === 'over-health').length;
-  let isFirst = true;
-  const told = (number: number, what: string, [one, many] = ['is ', 'are ']) => {
-    if (number === 0) return [];
-    const results = isFirst ? plural(number, 'result ', 'results ') : `${number} `;
-    isFirst = false;
-    return [`${results}${number === 1 ? one : many}${what}`];
-  };
-  const germs = germsIn(verdict);
-  const gaps = gapsIn(verdict);
+  const inState = (state: VerdictState, of = rest) => of.filter((one) => one.verdict.state === state);
+  const overHealth = inState('over-health');
+  const sums = verdict.visits.filter((visit) => visit.sums.some((sum) => sum.state === 'over-health')).map(({ pointName }) => pointName);
+  const germs = germsIn(all);
+  const gaps = [...gapsIn(verdict), ...lostIn(verdict)];
   const byHand = (outcome: HandOutcome) => verdict.byHand.filter(({ given }) => given?.outcome === outcome).length;
   const parts = [
     ...germs.found,
-    ...told(count('over-health'), 'over a health value'),
+    ...exceeding(overHealth, ['exceeds a health value', 'exceed a health value']),
     ...(byHand('over') > 0 ? [`${plural(byHand('over'), 'sample', 'samples')} over a limit by hand`] : []),
-    ...(sums > 0 && count('over-health') === 0 ? ['nitrate and nitrite together are over'] : []),
+    ...(sums.length > 0 && overHealth.length === 0
+      ? [`nitrate and nitrite together exceed their value at ${listed([...new Set(sums)])}`]
+      : []),
     ...gaps,
     ...germs.open,
-    ...(byHand('cannot-tell') > 0 ? [`${plural(byHand('cannot-tell'), 'sample', 'samples')} cannot be told by hand`] : []),
+    ...(byHand('cannot-tell') > 0 ? [`${plural(byHand('cannot-tell'), 'sample', 'samples')} cannot be decided by hand`] : []),
     ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
-    ...told(count('over-action'), 'over an action level'),
-    ...told(count('cannot-tell'), 'cannot be told', ['', '']),
-    ...told(count('proves-nothing', all), '', ['proves nothing', 'prove nothing']),
-    ...told(count('over-indicator'), 'over an indicator value'),
-    ...told(count('over-aesthetic'), 'over a value for taste or looks'),
+    ...exceeding(inState('over-action'), ['exceeds the action level', 'exceed the action level']),
+    ...exceeding(inState('cannot-tell'), ['cannot be decided', 'cannot be decided']),
+    ...(inState('proves-nothing', all).length > 0
+      ? [plural(inState('proves-nothing', all).length, 'result is inconclusive', 'results are inconclusive')]
+      : []),
+    ...exceeding(inState('over-indicator'), ['exceeds an indicator value', 'exceed an indicator value']),
+    ...exceeding(inState('over-aesthetic'), ['exceeds a value for taste or looks', 'exceed a value for taste or looks']),
   ];
-  const unset = count('no-value');
+  const unset = inState('no-value').length;
   if (parts.length === 0 && all.length === 0) return 'What was compared by hand meets its limits.';
   if (parts.length === 0)
     return unset > 0 ? `Every result that has a value meets it; ${plural(unset, 'has', 'have')} none.` : 'Every result meets its value.';
   const text = parts.join(', ');
-  const meets = count('meets', all);
   // Only where nothing but gaps stands before it, it is said that the rest is well.
-  const end = parts.length > gaps.length || meets === 0 ? '' : unset > 0 ? '; the rest meets where it has a value' : '; the rest meets';
+  const end =
+    parts.length > gaps.length || inState('meets', all).length === 0
+      ? ''
+      : unset > 0
+        ? '; the rest meets where it has a value'
+        : '; the rest meets';
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}${end}.`;
 }

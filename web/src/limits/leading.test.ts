@@ -42,7 +42,7 @@ const verdict: RoundVerdict = {
   visits: [at([eu, us]), at([who])],
   blanks: [],
   occasions: [],
-  gaps: { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0 },
+  gaps: { pending: [], rows: 0, without: 0, reported: 1, asked: 1, byHand: 0, lost: [] },
   byHand: [],
 };
 const seen = (one: RoundVerdict) => one.visits.map((visit) => [visit.sets[0].id, visit.judged[0]!.verdict.state]);

@@ -29,6 +29,8 @@ export interface FollowUpRule {
     doubts?: readonly Doubt[];
   };
   do: string;
+  /** What is said instead where other results of the point are over a value too: advice for one may be wrong for the other. */
+  beside?: { parameters?: readonly ParameterId[]; notParameters?: readonly ParameterId[]; do: string };
   due: Due;
   source: string;
 }
@@ -236,6 +238,50 @@ const rules2026f: readonly FollowUpRule[] = [
   })),
 ];
 
+/** Advice for germs and advice for what is dissolved contradict each other; where both are over, each duty says the same of the water. */
+const bothSay =
+  'No advice to boil alone: boiling kills germs and concentrates what is dissolved. Other water to drink until the authority decides.';
+const withGerms: FollowUpRule['beside'] = {
+  parameters: germs,
+  do: `Call the authority and the operator now: a chemical exceeds its value in water that holds germs. ${bothSay} Have it confirmed by a second sample.`,
+};
+const besides: Readonly<Record<string, FollowUpRule['beside']>> = {
+  'ecoli-authority': {
+    notParameters: germs,
+    do: `Call the authority and the operator: E. coli was found, and a chemical exceeds its value. ${bothSay}`,
+  },
+  'ecoli-at-once': {
+    notParameters: germs,
+    do: `Call the authority and the operator now: E. coli was found, and a chemical exceeds its value. ${bothSay} Look for the cause.`,
+  },
+  'private-germs': {
+    notParameters: germs,
+    do: `Inform the owner in plain words: germs were found, and a chemical exceeds its value. ${bothSay} Look for the way in at the well, then sample again.`,
+  },
+  'chemical-authority': withGerms,
+  'action-level-people': {
+    parameters: germs,
+    do: `Inform the people who drink from this tap. ${bothSay} Cold water only; clean the aerator.`,
+  },
+  'private-chemical': {
+    parameters: germs,
+    do: `Inform the owner in plain words: a chemical exceeds its value in water that holds germs. ${bothSay} Have it confirmed by a second sample.`,
+  },
+};
+/** E. coli is one of the coliforms: where it is found, what coliforms ask for is asked for, whether the lab has a row for them or not. */
+const alsoForEcoli = ['coliform-repeats', 'coliform-source', 'coliform-cause'];
+
+/** As the edition before; E. coli asks for repeats of its own, and what germs and chemicals ask for at one point agrees. */
+const rules2026g: readonly FollowUpRule[] = rules2026f.map((rule): FollowUpRule => {
+  const isWider = alsoForEcoli.includes(rule.id);
+  const beside = besides[rule.id];
+  return {
+    ...rule,
+    ...(isWider ? { when: { ...rule.when, parameters: germs, states: ['over-indicator', 'over-health'] as const } } : {}),
+    ...(beside ? { beside } : {}),
+  };
+});
+
 export interface FollowUpTable extends Edition {
   rules: readonly FollowUpRule[];
   /** What it asks for of lost bottles beside a new sample of what was refused: a call to that lab, a look for what was not found. */
@@ -251,4 +297,5 @@ export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-4', rules: rules2026c, lost: ['call-lab', 'missing'] },
   { ...common, edition: '2026-5', rules: rules2026e, lost: ['call-lab', 'missing'] },
   { ...common, edition: '2026-6', rules: rules2026f, lost: ['call-lab', 'missing'] },
+  { ...common, edition: '2026-7', rules: rules2026g, lost: ['call-lab', 'missing'] },
 ]);
