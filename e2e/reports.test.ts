@@ -89,20 +89,20 @@ describe.sequential('several reports of one round', () => {
   it('have E. coli told by telephone a week later: what must be done is due that day, and leads the first page once it is late', async () => {
     for (let days = 0; days < 7; days += 1) await walk.skip(page, '1 d');
     await page.reload({ waitUntil: 'domcontentloaded' });
-    await click(page, `Told already: a result of ${bacteria}`);
-    await click(page, 'Write it down');
+    await click(page, `By telephone: a result of ${bacteria}`);
+    await click(page, 'Save the call');
     await see(page, 'Choose what was measured.');
     await option(page, 'What was measured', 'E. coli');
-    await choose(page, 'What was said', 'It was found');
+    await choose(page, 'What was said', 'Found');
     await type(page, 'Who told it', 'the lab, by telephone');
     expect(await seriousBarriers(page)).toEqual([]);
-    await click(page, 'Write it down');
+    await click(page, 'Save the call');
     await see(page, 'Call the authority and the operator now');
     expect(await headline()).toContain('E. coli found at School, coliform bacteria pending');
     await see(page, 'by Mon 30 Nov, 23:59');
     await walk.skip(page, '1 d');
     await page.goto(server.address, { waitUntil: 'domcontentloaded' });
-    await see(page, 'Overdue, and people drink this water');
+    await see(page, 'and people drink this water');
     expect(await headline()).toContain('Overdue');
     expect(await seriousBarriers(page)).toEqual([]);
   });

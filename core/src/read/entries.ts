@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { entryKind } from '../book/index.ts';
 import { field } from '../roles/index.ts';
-import { ParameterId } from '../parameters/index.ts';
+import { parameter, ParameterId } from '../parameters/index.ts';
 import { Mapping } from './mapping.ts';
 import { fractions } from './tables/fractions.ts';
 import { Unread } from './shape/table.ts';
@@ -115,20 +115,63 @@ const bottle = z.string().min(1).max(60);
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
 const inTheBook = { stands: 'in-book', by: field, correction: 'replace' } as const;
 
+/** What may be said of a result by telephone, and whether a number belongs to it. */
+export const toldForms = {
+  present: { name: 'Found', hasNumber: false },
+  absent: { name: 'Not found', hasNumber: false },
+  value: { name: 'A number', hasNumber: true },
+  below: { name: 'Less than', hasNumber: true },
+  above: { name: 'More than', hasNumber: true },
+  uncountable: { name: 'Too many to count', hasNumber: false },
+} as const;
+export type ToldForm = keyof typeof toldForms;
+export const toldFormIds = Object.keys(toldForms) as [ToldForm, ...ToldForm[]];
+
+const aboutCall = {
+  bottle,
+  parameter: ParameterId,
+  /** When it was told. */
+  told: Instant,
+  by: z.string().trim().min(2, { error: 'Say who told it.' }).max(120).meta({ title: 'Who told it' }),
+};
+/** At first a result was either found or a number in the parameter's own unit. */
+const foundOrNumber = z.object({ ...aboutCall, result: Typed.nullable() });
+
 /** The lab told a result before its report came, mostly by telephone: what must be done is due from that moment on. */
 export const resultTold = entryKind(
   'result-told',
   'Result told',
-  z.object({
-    bottle,
-    parameter: ParameterId,
-    /** The number, where one was told; else it was found. */
-    result: Typed.nullable(),
-    /** When it was told. */
-    told: Instant,
-    by: z.string().trim().min(2, { error: 'Say who told it.' }).max(120).meta({ title: 'Who told it' }),
-  }),
-  inTheBook,
+  z
+    .object({
+      ...aboutCall,
+      form: z.enum(toldFormIds, { error: 'Choose what was said.' }).meta({ title: 'What was said' }),
+      /** The number or the bound, in the unit in which it was said. */
+      result: Typed.nullable(),
+      /** What it was expressed as, where there are several ways. */
+      as: z.enum(['N', 'ion', '20', '25'], { error: 'Choose what it is expressed as.' }).optional(),
+    })
+    .refine(({ form, result }) => toldForms[form].hasNumber === (result !== null), { path: ['result'], error: 'Enter the number.' })
+    .refine(({ parameter: id, result, as }) => result === null || as !== undefined || !parameter(id).expressedAs, {
+      path: ['as'],
+      error: 'Choose what it is expressed as.',
+    }),
+  {
+    ...inTheBook,
+    earlier: [
+      {
+        payload: foundOrNumber,
+        upgrade: ({ result, ...before }: z.infer<typeof foundOrNumber>) => {
+          const ways = parameter(before.parameter).expressedAs;
+          return {
+            ...before,
+            form: result ? ('value' as const) : ('present' as const),
+            result,
+            ...(result && ways ? { as: 'N' in ways ? ('ion' as const) : ('25' as const) } : {}),
+          };
+        },
+      },
+    ],
+  },
 );
 
 /** Results that were asked for and will not come: the round does not wait for them any more. */

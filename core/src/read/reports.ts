@@ -1,6 +1,6 @@
 import { misfit, type Misfit, type Room } from '../book/index.ts';
 import type { BottleOnItsWay } from '../bottles/index.ts';
-import { inOwnUnit, questionReading, type ParameterId } from '../parameters/index.ts';
+import { inOwnUnit, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
 import { millis } from '../time/index.ts';
 import {
   comparedByHand,
@@ -13,6 +13,7 @@ import {
   type HandOutcome,
   type LabResult,
   type ReadFault,
+  type ToldForm,
 } from './entries.ts';
 import type { Mapping } from './mapping.ts';
 import type { Unread } from './shape/table.ts';
@@ -38,11 +39,12 @@ export interface RoundReport {
   settled: { entry: string; at: number; reason: string } | null;
 }
 
-/** A result that was told before its report came, in the parameter's own unit; null where it was only found. */
+/** A result that was told before its report came, in the parameter's own unit; null where no number was said. */
 export interface ToldResult {
   entry: string;
   bottle: string;
   parameter: ParameterId;
+  form: ToldForm;
   value: number | null;
   /** When it was told (ms), and by whom. */
   at: number;
@@ -159,9 +161,10 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
         byHand: [...book.byHand.filter(({ set }) => set !== entry.payload.set), { entry: entry.id, at, ...entry.payload }],
       };
     if (resultTold.is(entry)) {
-      const { bottle, parameter: id, result, told, by } = entry.payload;
-      const value = result ? inOwnUnit(id, result) : null;
-      return { ...book, told: [...book.told, { entry: entry.id, bottle, parameter: id, value, at: millis(told), by }] };
+      const { bottle, parameter: id, form, result, as, told, by } = entry.payload;
+      const factor = (as && parameter(id).expressedAs?.[as]) ?? 1;
+      const value = result ? inOwnUnit(id, result) * factor : null;
+      return { ...book, told: [...book.told, { entry: entry.id, bottle, parameter: id, form, value, at: millis(told), by }] };
     }
     if (!reportRead.is(entry)) return book;
     const { sha256, mapping, results, unread, rows = [], header } = entry.payload;

@@ -1,6 +1,6 @@
-import type { ParameterId } from '../parameters/index.ts';
-import type { LabResult } from './entries.ts';
-import type { ReadBook, RoundReport } from './reports.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
+import { toldForms, type LabResult } from './entries.ts';
+import type { ReadBook, RoundReport, ToldResult } from './reports.ts';
 
 /** A result that holds, with where it comes from. */
 export interface Standing {
@@ -15,6 +15,8 @@ export interface Standing {
   isPreliminary: boolean;
   /** Something else was told of it than its report says: which of the two holds, the lab must say. */
   isContradicted: boolean;
+  /** What was told of the same thing before. */
+  told?: readonly LabResult[];
 }
 
 /** What was measured: a parameter in a bottle, by its fraction. */
@@ -57,9 +59,16 @@ function ofReports(reports: readonly RoundReport[]): Standing[] {
   return found;
 }
 
+/** `found`, `not found`, `< 1`, `> 200`, `too many to count`: what was told, in the parameter's own unit. */
+export function sayTold({ form, value }: Pick<ToldResult, 'form' | 'value'>): string {
+  if (form === 'value') return String(value);
+  if (form === 'below' || form === 'above') return `${form === 'below' ? '<' : '>'} ${value}`;
+  return toldForms[form].name.toLowerCase();
+}
+
 /** What was told, as a result of no report. */
 function ofWords({ told }: ReadBook): Standing[] {
-  return told.map(({ bottle, parameter: id, value, at }) => ({
+  return told.map(({ bottle, parameter: id, form, value, at }) => ({
     report: null,
     known: at,
     isPreliminary: true,
@@ -68,11 +77,11 @@ function ofWords({ told }: ReadBook): Standing[] {
       line: 0,
       bottle,
       parameter: id,
-      form: value === null ? 'present' : 'value',
+      form,
       value,
       estimated: true,
       reportingLimit: null,
-      written: { result: value === null ? 'found' : String(value), unit: '', reportingLimit: '' },
+      written: { result: sayTold({ form, value }), unit: '', reportingLimit: '' },
     },
   }));
 }
@@ -91,17 +100,36 @@ export function standingResults(book: ReadBook): readonly Standing[] {
   return standing;
 }
 
-const isFound = ({ form, value }: LabResult) =>
-  form === 'present' || form === 'uncountable' || form === 'above' || (form === 'value' && value !== 0);
-
 /** A number may be told rounded: by so much, as a part of it. */
 const rounding = 0.1;
 
-/** Whether what was told is another thing than what is reported: found and not found, or two numbers. */
+/** Between what a result may lie, in the parameter's own unit; what was found is more than any reporting limit that it may be held against. */
+function rangeOf({ parameter: id, form, value, reportingLimit }: LabResult): { least: number; most: number } {
+  const isCount = parameter(id).unit === 'per100mL';
+  switch (form) {
+    case 'value':
+      return { least: value ?? 0, most: value ?? 0 };
+    case 'below':
+      // Less than one in 100 mL is none.
+      return { least: 0, most: isCount && value !== null && value <= 1 ? 0 : (value ?? reportingLimit ?? 0) };
+    case 'above':
+      return { least: value ?? 0, most: Infinity };
+    case 'absent':
+      return { least: 0, most: isCount ? 0 : (reportingLimit ?? 0) };
+    case 'present':
+    case 'uncountable':
+      return { least: Number.MIN_VALUE, most: Infinity };
+  }
+}
+
+const isNone = ({ form, value }: LabResult) => form === 'absent' || form === 'below' || (form === 'value' && value === 0);
+const isOnlyFound = ({ form }: LabResult) => form === 'present' || form === 'uncountable';
+
+/** Whether what was told cannot be what is reported: their bounds, with what a number may be rounded by, have nothing in common. */
 function isOtherwise(told: LabResult, reported: LabResult): boolean {
-  if (isFound(told) !== isFound(reported)) return true;
-  if (told.form !== 'value' || reported.form !== 'value' || told.value === null || reported.value === null) return false;
-  return Math.abs(told.value - reported.value) > rounding * Math.max(told.value, reported.value);
+  if ((isOnlyFound(told) && isNone(reported)) || (isOnlyFound(reported) && isNone(told))) return true;
+  const [a, b] = [rangeOf(told), rangeOf(reported)];
+  return a.least > b.most / (1 - rounding) || b.least > a.most / (1 - rounding);
 }
 
 function workOut(book: ReadBook): Standing[] {
@@ -114,10 +142,16 @@ function workOut(book: ReadBook): Standing[] {
       ...one,
       known: Math.min(one.known, ...told.map(({ known }) => known)),
       isContradicted: told.some(({ result }) => isOtherwise(result, one.result)),
+      told: told.map(({ result }) => result),
     };
   });
-  // Of two words about one thing the last is the one that stands, from the first on.
-  return [...withTold, ...words.filter(({ result }) => !reported.some((one) => isSame(one.result, result)))];
+  // What was told is overtaken by the report that says it. Where the report says another thing, both stay until the lab says which holds:
+  // a call about E. coli is not closed by a sheet that does not know of it.
+  const stays = ({ result }: Standing) => {
+    const same = reported.filter((one) => isSame(one.result, result));
+    return same.length === 0 || (!isNone(result) && same.every((one) => isOtherwise(result, one.result)));
+  };
+  return [...withTold, ...words.filter(stays)];
 }
 
 /** What a report and one that was written down before have in common. */

@@ -10,6 +10,7 @@ import {
   reportReceived,
   resultsGivenUp,
   resultTold,
+  toldForms,
   rowsSettled,
 } from './entries.ts';
 
@@ -115,10 +116,11 @@ export const readSays: readonly Says[] = [
     ({ sha256, results, unread }) =>
       `${results.length} results of ${sha256.slice(0, 16)}… written down${unread > 0 ? `; ${unread} rows were not understood` : ''}.`,
   ),
-  inBook(
-    resultTold,
-    ({ bottle, parameter: id, result, by }) => `${bottle}: ${parameter(id).name} ${result ? showTyped(result) : 'found'}, told by ${by}.`,
-  ),
+  inBook(resultTold, ({ bottle, parameter: id, form, result, as, by }) => {
+    const sign = form === 'below' ? '< ' : form === 'above' ? '> ' : '';
+    const said = result ? `${sign}${showTyped(result)}${as === 'N' ? ' N' : ''}` : toldForms[form].name.toLowerCase();
+    return `${bottle}: ${parameter(id).name} ${said}, told by ${by}.`;
+  }),
   inBook(
     resultsGivenUp,
     ({ bottle, parameters, reason }) => `${bottle}: ${parameters.map((id) => parameter(id).name).join(', ')}. ${reason}`,

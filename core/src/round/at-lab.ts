@@ -1,7 +1,8 @@
-import type { BottleAtLab, BottlesByLabel } from '../read/index.ts';
+import { openResults, standingResults, type BottleAtLab, type BottlesByLabel } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
 import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
+import type { OpenBottle } from './gaps.ts';
 
 const atLab = (round: RoundState) => {
   const handed = new Set(round.handOvers.flatMap((handOver) => handOver.form.bottles.map((line) => line.bottle)));
@@ -30,4 +31,16 @@ export function bottlesForReport(round: RoundState): BottlesByLabel {
       return [id, isThere(bottle) ? known : { ...known, isElsewhere: true }];
     }),
   );
+}
+
+/** The bottles at a lab of which something is not reported yet, also before the first report: what a call may be about. */
+export function openAtLab(round: RoundState): OpenBottle[] {
+  const { reports, told, without } = round;
+  const book = { reports, told, without, byHand: [] };
+  const standing = standingResults(book);
+  return round.bottles.filter(atLab(round)).flatMap((bottle) => {
+    const parameters = openResults(bottle, book, standing);
+    const pointName = round.visits.find(({ id }) => id === bottle.visit)?.name ?? '';
+    return parameters.length > 0 ? [{ bottle: bottle.id, visit: bottle.visit, pointName, parameters }] : [];
+  });
 }

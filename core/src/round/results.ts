@@ -99,8 +99,11 @@ function judgeVisit(
   });
   const hits = (id: LabResult['parameter']) =>
     blanks.filter(({ result, isHit }) => isHit && result.parameter === id).map(({ result }) => result.bottle);
-  const judged = own.map(({ bottle, day, ...one }): RoundResult => {
+  const isOver = (result: LabResult, day: string) => judgeResult(result, set, day, null).state.startsWith('over-');
+  const judged = own.map(({ bottle, day, told = [], ...one }): RoundResult => {
     const { result } = one;
+    // A number that was told on the other side of a value is another word, however near it lies.
+    const isOtherSide = told.some((other) => isOver(other, day) !== isOver(result, day));
     const isDissolved =
       parameter(result.parameter).isBound === true &&
       (result.fraction ?? (bottle.card.filter && bottle.unfiltered === null ? 'dissolved' : 'total')) === 'dissolved';
@@ -108,7 +111,7 @@ function judgeVisit(
       sample: bottle.sample,
       isTold: !isReported(one),
       isOwnBench: one.bench !== undefined,
-      isContradicted: one.isContradicted,
+      isContradicted: one.isContradicted || isOtherSide,
       isDissolved: isDissolved && use === 'supply',
       isFlushed: type === 'tap' && !standingWater.includes(bottle.rule),
     });

@@ -19,9 +19,9 @@ import {
   type LabResult,
   type Mapping,
 } from '../read/index.ts';
-import { endOfDay, hour, instantAt } from '../time/index.ts';
+import { atWall, endOfDay, hour, instantAt } from '../time/index.ts';
 import { clockStarted } from '../tap/index.ts';
-import { bottlesAtLab, editionsOn, foresee, formLines, nextStep, overview } from './index.ts';
+import { bottlesAtLab, editionsOn, foresee, formLines, nextStep, openAtLab, overview } from './index.ts';
 
 const table = bottleTables.newest[0]!;
 let book: Script;
@@ -149,6 +149,7 @@ describe('level and purge', () => {
   });
 });
 
+const metals = '261123A-MW3-M';
 const found = (parameter: LabResult['parameter'], value: number, bottle: string): LabResult => ({
   line: 2,
   bottle,
@@ -317,7 +318,7 @@ describe('verdict and follow-up', () => {
     const call = book.now + 20 * hour;
     book.write(
       resultTold,
-      { bottle: bacteria, parameter: 'ecoli', result: null, told: instantAt(call, -60), by: 'the lab' },
+      { bottle: bacteria, parameter: 'ecoli', form: 'present', result: null, told: instantAt(call, -60), by: 'the lab' },
       { minutes: 21 * 60 },
     );
     const first = state();
@@ -336,10 +337,28 @@ describe('verdict and follow-up', () => {
     expect(state().followUps[0]!.due).toBe(endOfDay(call, 'Atlantic/Azores'));
     expect(state().verdict!.visits[0]!.judged).toHaveLength(2);
     expect(
-      misfit(book.make(resultTold, { bottle: 'x', parameter: 'ecoli', result: null, told: instantAt(call, -60), by: 'the lab' }))?.path,
+      misfit(
+        book.make(resultTold, {
+          bottle: 'x',
+          parameter: 'ecoli',
+          form: 'present',
+          result: null,
+          told: instantAt(call, -60),
+          by: 'the lab',
+        }),
+      )?.path,
     ).toBe('payload.bottle');
     expect(
-      misfit(book.make(resultTold, { bottle: bacteria, parameter: 'lead', result: null, told: instantAt(call, -60), by: 'the lab' }))?.path,
+      misfit(
+        book.make(resultTold, {
+          bottle: bacteria,
+          parameter: 'lead',
+          form: 'present',
+          result: null,
+          told: instantAt(call, -60),
+          by: 'the lab',
+        }),
+      )?.path,
     ).toBe('payload.parameter');
   });
 
@@ -348,16 +367,72 @@ describe('verdict and follow-up', () => {
     handOver([bacteria]);
     const told = book.write(
       resultTold,
-      { bottle: bacteria, parameter: 'ecoli', result: null, told: instantAt(book.now, -60), by: 'the lab' },
+      { bottle: bacteria, parameter: 'ecoli', form: 'present', result: null, told: instantAt(book.now, -60), by: 'the lab' },
       { minutes: 20 * 60 },
     );
     reportOf([found('coliforms', 0, bacteria), found('ecoli', 0, bacteria)]);
     const ecoli = () => state().verdict!.visits[0]!.judged.find(({ result }) => result.parameter === 'ecoli')!.verdict;
-    expect(ecoli()).toMatchObject({ state: 'proves-nothing', weakness: 'contradicted' });
-    expect(state().followUps.map(({ id }) => id.split(':')[0])).toEqual(['ask-which-holds']);
+    // What was told stays beside the report, and so does what it asks for: a call about E. coli is not closed by a sheet without it.
+    const states = () =>
+      state()
+        .verdict!.visits[0]!.judged.filter(({ result }) => result.parameter === 'ecoli')
+        .map(({ report, verdict }) => [report === null ? 'told' : 'reported', verdict.state]);
+    expect(states()).toEqual([
+      ['told', 'over-health'],
+      ['reported', 'proves-nothing'],
+    ]);
+    expect(state().followUps.map(({ id }) => id.split(':')[0])).toEqual(['ecoli-at-once', 'ask-which-holds', 'coliform-cause']);
     book.correct(told, 'it was another client’s');
     expect(ecoli()).toMatchObject({ state: 'meets', weakness: null });
     expect(state().followUps).toEqual([]);
+  });
+
+  // Arsenic: 10 µg/L in Directive (EU) 2020/2184, Annex I, Part B.
+  it.each([
+    ['0.012 mg/L is 12 µg/L', 'value', { text: '0.012', unit: 'mg/L' }, 12, ['over-health']],
+    ['0.012 µg/L beside less than 1', 'value', { text: '0.012', unit: 'ug/L' }, '<1', ['meets']],
+    ['less than 1 beside 0.4', 'below', { text: '1', unit: 'ug/L' }, 0.4, ['meets']],
+    ['less than 1 beside 12', 'below', { text: '1', unit: 'ug/L' }, 12, ['over-health']],
+    ['more than 10 beside 9.5, within what is rounded, on the other side', 'above', { text: '10', unit: 'ug/L' }, 9.5, ['proves-nothing']],
+    ['10.4 beside 9.6, on the other side', 'value', { text: '10.4', unit: 'ug/L' }, 9.6, ['proves-nothing']],
+    ['12 beside 0.012', 'value', { text: '12', unit: 'ug/L' }, 0.012, ['over-health', 'proves-nothing']],
+  ] as const)('compares what was told with what is reported: %s', (_, form, result, reported, states) => {
+    purged();
+    fill(metals);
+    handOver([metals]);
+    book.write(resultTold, { bottle: metals, parameter: 'arsenic', form, result, told: instantAt(book.now, -60), by: 'the lab' });
+    const number = found('arsenic', typeof reported === 'number' ? reported : 1, metals);
+    reportOf([typeof reported === 'number' ? number : { ...number, form: 'below' as const }]);
+    const judged = state().verdict!.visits.flatMap((visit) => visit.judged);
+    expect(judged.map(({ verdict }) => verdict.state)).toEqual(states);
+  });
+
+  it('takes a call on Friday afternoon before there is any report: what must be done is due that day, over the weekend', () => {
+    book.sampleTap();
+    handOver([bacteria]);
+    expect([state().verdict, openAtLab(state()).map((one) => one.parameters)]).toEqual([null, [['coliforms', 'ecoli']]]);
+    const friday = atWall('2026-11-27', '16:40', 'Atlantic/Azores');
+    book.now = friday + 5 * 60_000;
+    const call = { bottle: bacteria, told: instantAt(friday, -60), by: 'the lab', result: null };
+    book.write(resultTold, { ...call, parameter: 'ecoli', form: 'present' });
+    book.write(resultTold, { ...call, parameter: 'coliforms', form: 'uncountable' });
+    const due = () => state().followUps.map(({ id, due: by, isHealth }) => [id.split(':')[0], by, isHealth]);
+    expect(due()[0]).toEqual(['ecoli-at-once', endOfDay(friday, 'Atlantic/Azores'), true]);
+    book.now = atWall('2026-11-30', '09:00', 'Atlantic/Azores');
+    reportOf([found('coliforms', 200, bacteria), found('ecoli', 0, bacteria)]);
+    expect(due()[0]).toEqual(['ecoli-at-once', endOfDay(friday, 'Atlantic/Azores'), true]);
+  });
+
+  it('takes no number without a form for one, and no nitrogen without what it is expressed as', () => {
+    const call = { bottle: bacteria, told: instantAt(book.now, -60), by: 'the lab' };
+    const said = { ...call, parameter: 'nitrate', form: 'value', result: { text: '12', unit: 'mg/L' } };
+    const paths = (payload: object) => resultTold.payload.safeParse(payload).error?.issues.map(({ path }) => path.join('.')) ?? [];
+    expect([
+      paths(said),
+      paths({ ...said, as: 'N' }),
+      paths({ ...said, form: 'absent', as: 'N' }),
+      paths({ ...said, result: null }),
+    ]).toEqual([['as'], [], ['result'], ['result']]);
   });
 
   it('waits for what was asked for until somebody says that it will not come', () => {

@@ -5,9 +5,9 @@ import type { ResultRow } from './tables.ts';
 export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
-    return ofPoint(visit.judged).map(({ result, verdict }) => ({
+    return ofPoint(visit.judged).map(({ result, verdict, report, bench }) => ({
       book,
-      id: measuredOf(result).replaceAll(' ', ':'),
+      id: `${measuredOf(result).replaceAll(' ', ':')}${report === null && bench === undefined ? ':told' : ''}`,
       point,
       bottle: result.bottle,
       parameter: result.parameter,

@@ -1,5 +1,5 @@
 import { parameter } from '@fonte/core/parameters';
-import { resultsGivenUp, resultTold, rowsSettled, sayPlace, type RoundReport } from '@fonte/core/read';
+import { resultsGivenUp, resultTold, rowsSettled, sayPlace, sayTold, type RoundReport } from '@fonte/core/read';
 import type { OpenBottle, VerdictGaps } from '@fonte/core/round';
 import { unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
@@ -8,7 +8,8 @@ import { useRound } from '../book/useRound.ts';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
-import { GiveUpResults, SettleRows, Told } from './gapForms.tsx';
+import { GiveUpResults, SettleRows } from './gapForms.tsx';
+import { Told } from './Told.tsx';
 
 /** What a verdict does not know yet: results that are out, rows that nobody understood, and what was told before the report. */
 export function Gaps({ gaps: { pending, reported, asked } }: { gaps: VerdictGaps }) {
@@ -27,10 +28,11 @@ export function Gaps({ gaps: { pending, reported, asked } }: { gaps: VerdictGaps
           ))}
         </ul>
       )}
-      {round.told.map(({ entry, bottle, parameter: id, value, by, at }) => (
+      {round.told.map(({ entry, bottle, parameter: id, form, value, by, at }) => (
         <p key={entry} className="small">
-          {bottle}: {parameter(id).name} {value === null ? 'found' : `${value} ${unitLabel(parameter(id).unit)}`}. Told by {by},{' '}
-          {showMoment(at, round.plan.zone)}. <Correct entry={entry} kind={resultTold} what={`what was told of ${bottle}`} />
+          {bottle}: {parameter(id).name} {sayTold({ form, value })}
+          {value === null ? '' : ` ${unitLabel(parameter(id).unit)}`}. Told by {by}, {showMoment(at, round.plan.zone)}.{' '}
+          <Correct entry={entry} kind={resultTold} what={`what was told of ${bottle}`} />
         </p>
       ))}
       {round.without.map(({ entry, bottle, parameters, reason }) => (
@@ -58,8 +60,8 @@ function Pending({ bottle: { bottle, pointName, parameters } }: { bottle: OpenBo
         </span>
       </span>
       <span className="row">
-        <FormDialog open="Told already" title={`The lab told a result of ${bottle}`} aria-label={`Told already: a result of ${bottle}`}>
-          {(close) => <Told bottle={bottle} parameters={parameters} close={close} />}
+        <FormDialog open="By telephone" title={`A result of ${bottle} by telephone`} aria-label={`By telephone: a result of ${bottle}`}>
+          {(close) => <Told of={[{ bottle, pointName, parameters }]} close={close} />}
         </FormDialog>
         <FormDialog
           type="text"

@@ -1,6 +1,6 @@
 import { addressOf } from '@fonte/core/endpoints';
 import { fetchReports, isToRead, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
-import { bottlesAtLab } from '@fonte/core/round';
+import { bottlesAtLab, openAtLab } from '@fonte/core/round';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -19,6 +19,7 @@ import { showMoment } from '../time/show.ts';
 import { May } from '../session/May.tsx';
 import { Draft } from './Draft.tsx';
 import { Rows } from './Gaps.tsx';
+import { CallTaken } from './Told.tsx';
 import { TypeIn } from './TypeIn.tsx';
 
 /** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
@@ -79,6 +80,7 @@ export function ReportPage() {
             <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
               Type results in
             </Button>
+            <CallTaken of={openAtLab(round)} />
           </div>
         </May>
       </div>
