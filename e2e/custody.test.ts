@@ -273,6 +273,24 @@ describe.sequential('from hand to hand', () => {
     await see(page, 'Longest for 261123A-MW3-');
   });
 
+  it('takes in the record of the box that nobody named as well, with what it is asked about answered once', async () => {
+    await click(page, 'Bring in a logger’s file of Cooler', 'link');
+    await click(page, 'Read it out');
+    await see(page, 'Temperature [°C]');
+    await option(page, 'Its clock', 'the same all year');
+    await option(page, 'Ahead of UTC', 'UTC+00:00');
+    await see(page, 'The line is the logger’s');
+    await click(page, 'Write it down');
+    await page.waitForFunction(
+      () => /It is so|record of Cooler/.test(document.body.innerText) || document.querySelector('[aria-label="Strike record of Cooler"]'),
+    );
+    if (await shows(page, 'It is so')) {
+      await walk.said(page);
+      await click(page, 'Write it down');
+    }
+    await page.waitForSelector('[aria-label="Strike record of Cooler"]');
+  });
+
   it('reaches the second lab by the courier, who finds its seal broken; its answer comes by mail and is taken down', async () => {
     await see(page, 'With Ana Reis: 2');
     await choose(page, 'To whom', 'Costa Leste trace laboratory');

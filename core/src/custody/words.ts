@@ -15,7 +15,7 @@ import {
   type BottleCondition,
 } from './entries.ts';
 import type { Party } from './party.ts';
-import { boxRecorded } from './record/index.ts';
+import { boxRecorded, type Band, type OutOfBand } from './record/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 
 const degrees = (value: unknown, digits = 0) => show(Number(value), 'degC', digits);
@@ -241,3 +241,16 @@ export const isUnknownYet = ({ code }: Pick<Finding, 'code'>): boolean => Object
 /** `temperature, seal`: what is not known yet, each once. */
 export const sayUnknown = (findings: readonly Finding[]): string =>
   [...new Set(findings.filter(isUnknownYet).map(({ code, data }) => unknownYet[code]!(data ?? {})))].join(', ');
+
+/** From here on (ms) it is said that nothing was recorded: a logger that is put in a moment late leaves nothing out. */
+const worthSaying = 10 * 60_000;
+
+/** What the record of its box says of a bottle, in a sentence; empty where it was in its band all the time. */
+export function sayRecordOfBox({ name, band, out }: { name: string; band: Band | null; out: OutOfBand }): string {
+  const parts = [
+    band && out.above > 0 ? `above ${degrees(band.most)} for ${showMinutes(out.above)}, ${degrees(out.warmest, 1)} at the warmest` : '',
+    band && out.below > 0 ? `below ${degrees(band.least)} for ${showMinutes(out.below)}, ${degrees(out.coldest, 1)} at the coldest` : '',
+    out.unseen > worthSaying ? `not recorded for ${showMinutes(out.unseen, 'left')}` : '',
+  ].filter((part) => part !== '');
+  return parts.length === 0 ? '' : `On its way the box (${name}) was ${parts.join('; ')}.`;
+}

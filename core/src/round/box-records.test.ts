@@ -2,10 +2,10 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { plainRecording } from '../../test/recording.ts';
 import { handing, idOf, Script } from '../../test/script.ts';
-import { boxRead, boxRecorded, handedOver, type ColdCourse } from '../custody/index.ts';
+import { boxRead, boxRecorded, handedOver, sayRecordOfBox, type ColdCourse } from '../custody/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
 import { hour, minute } from '../time/index.ts';
-import { bottlesIn, boxName, recordedBottles, recordFindings, timeOfBox } from './index.ts';
+import { bottlesIn, boxName, recordedBottles, recordFindings, recordOfBottle, timeOfBox } from './index.ts';
 import { sayAbout } from './words.ts';
 
 let book: Script;
@@ -76,6 +76,18 @@ describe('what is asked about a record', () => {
       [metals, null],
     ]);
     expect(codes(course((minutes) => (minutes > 90 ? -2 : 4)))).toEqual(['record-below']);
+  });
+
+  it('stands with each of its bottles: how long it was too warm, and how long nothing was recorded', () => {
+    const recording = { ...plainRecording, unit: 'degC' as const };
+    const warm = course((minutes) => (minutes >= 60 && minutes <= 120 ? 9 : 4));
+    book.write(boxRecorded, { box, recording, gaps: [], readings: 25, outside: 0, unread: 0, course: warm });
+    const of = (bottle: string) => recordOfBottle(state(), bottle, filled + 4 * hour);
+    expect(sayRecordOfBox(of(nitrogen)!)).toBe(
+      'On its way the box (Blue box) was above 6 °C for 1 h 12 min, 9.0 °C at the warmest; not recorded for 1 h 00 min.',
+    );
+    expect(sayRecordOfBox(of(metals)!)).toBe('On its way the box (Blue box) was not recorded for 1 h 00 min.');
+    expect(of(ammonium)).toBeNull();
   });
 
   it('is that it ends before the hand-over, or that none of it lies there', () => {

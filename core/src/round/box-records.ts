@@ -56,6 +56,15 @@ export function recordedBottles(round: RoundState, { box, course, gaps }: Record
     .sort((a, b) => b.out.above + b.out.below - a.out.above - a.out.below);
 }
 
+/** What the last record of its box says of a bottle; null where nothing was recorded there, or the bottle was in no box. */
+export function recordOfBottle(round: RoundState, bottle: string, now: number): (RecordedBottle & { name: string }) | null {
+  for (const record of round.custody.records.toReversed()) {
+    const found = recordedBottles(round, record, now).find((one) => one.bottle.id === bottle);
+    if (found) return { ...found, name: record.box.name };
+  }
+  return null;
+}
+
 const question = (code: string, data: Finding['data']): Finding => ({ code, severity: 'question', field: 'recording', data });
 
 /** What is to be asked about a record of a box: warmth and cold of its bottles, what it leaves out, and what does not agree with readings by hand. */

@@ -68,8 +68,26 @@ export interface EntryFormState<V extends object> {
   startAfresh: () => void;
 }
 
-/** What a question was about: another number asks anew. */
-const said = (questions: readonly Finding[]) => JSON.stringify(questions);
+/** Questions that a person answered, and what stood in the form then. */
+interface Confirmed {
+  questions: readonly Finding[];
+  values: string;
+}
+
+/** What a question is, whatever its numbers are by now: its code, its field, and what it names. */
+const kindOf = ({ code, field, data = {} }: Finding): string =>
+  JSON.stringify([code, field, ...Object.values(data).filter((one) => typeof one === 'string')]);
+
+/**
+ * Whether the very questions were answered: another number in the form asks again; a number that moves with the clock, in a form that
+ * stays as it is, does not.
+ */
+export function isAnswered(asked: readonly Finding[], confirmed: Confirmed | null, values: string): boolean {
+  if (!confirmed) return false;
+  if (JSON.stringify(asked) === JSON.stringify(confirmed.questions)) return true;
+  const kinds = confirmed.questions.map(kindOf);
+  return values === confirmed.values && asked.every((one) => kinds.includes(kindOf(one)));
+}
 
 const isIn = (change: unknown, name: readonly (string | number)[]) =>
   name.reduce<unknown>((value, key) => (value as Record<string | number, unknown> | undefined)?.[key], change) !== undefined;
@@ -96,7 +114,7 @@ export function useEntryForm<V extends object, P>({
   const { busy, run, say, forget } = useAction();
   const [elsewhere, setElsewhere] = useState<FieldProblem[]>([]);
   const [asked, setAsked] = useState<Finding[]>([]);
-  const [confirmed, setConfirmed] = useState('');
+  const [confirmed, setConfirmed] = useState<Confirmed | null>(null);
   const [isTried, setTried] = useState(false);
 
   const { system } = useUnitSystem();
@@ -158,7 +176,7 @@ export function useEntryForm<V extends object, P>({
     if (!parsed.success || all.length > 0) return;
     const questions = ask(parsed.data, values);
     setAsked(questions);
-    if (questions.length > 0 && confirmed !== said(questions)) return;
+    if (questions.length > 0 && !isAnswered(questions, confirmed, JSON.stringify(values))) return;
     void run(async () => {
       try {
         await writeUnderFreeId(id, freshId, (free) => write(parsed.data, { id: free, kept: () => kept(values) }));
@@ -192,8 +210,8 @@ export function useEntryForm<V extends object, P>({
     say,
     elsewhere,
     asked,
-    isConfirmed: confirmed === said(asked),
-    confirm: (is) => setConfirmed(is ? said(asked) : ''),
+    isConfirmed: asked.length > 0 && isAnswered(asked, confirmed, JSON.stringify(valuesNow())),
+    confirm: (is) => setConfirmed(is ? { questions: asked, values: JSON.stringify(valuesNow()) } : null),
     changed: (change) => {
       setValues(valuesNow());
       mend(change);

@@ -1,8 +1,9 @@
+import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
 import { duplicatesMayDiffer, sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
-import { benchCount, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
+import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
 import { showNumber } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
@@ -199,6 +200,8 @@ function Line({ one }: { one: RoundResult }) {
   const because = sample === 'routine' ? [] : (bottle?.reasons ?? []).filter(({ makes }) => makes !== 'routine').map(saySample);
   const bench = one.bench === undefined ? null : benchCount(round.cultures, result.bottle);
   const report = round.reports.find(({ sha256 }) => sha256 === one.report);
+  const boxed = one.bench === undefined ? recordOfBottle(round, result.bottle, one.known) : null;
+  const box = boxed ? sayRecordOfBox(boxed) : '';
   return (
     <li className={verdict.state}>
       <span className="strong">
@@ -216,7 +219,7 @@ function Line({ one }: { one: RoundResult }) {
         {verdict.close ? 'Meets, but close' : word}
       </span>
       <span className="small soft">
-        {about(one, because)}{' '}
+        {about(one, [...because, box])}{' '}
         {report
           ? `${round.reports.length > 1 ? `${report.name}, line` : 'Line'} ${result.line}: “${result.written.result} ${result.written.unit}”.`
           : bench

@@ -54,7 +54,11 @@ function BoxRecordForm({ box }: { box: Asked['box'] }) {
   };
   const { tried, say, field } = useTried(asked, keyOf, ask);
   const record = tried && { box, course: tried.answer.course, gaps: tried.answer.gaps };
-  const read = ({ recording }: { recording: FileDraft | null }) => inBase({ box, recording: fileOf(recording) });
+  // The box is no field: the one that nobody named has no id, and an empty text of a field is left out.
+  const read = ({ recording }: { recording: FileDraft | null }) => {
+    const { value, problems } = inBase({ recording: fileOf(recording) });
+    return { value: { ...(value as object), box }, problems };
+  };
   const form = useEntryForm<{ recording: FileDraft | null }, Asked>({
     keep: `box-record.${book}.${box.box}`,
     initial: { recording: null },
