@@ -103,7 +103,7 @@ describe.sequential('several reports of one round', () => {
     await walk.skip(page, '1 d');
     await page.goto(server.address, { waitUntil: 'domcontentloaded' });
     await see(page, 'and people drink this water');
-    expect(await headline()).toContain('Overdue');
+    expect(await headline()).toContain('overdue');
     expect(await seriousBarriers(page)).toEqual([]);
   });
 

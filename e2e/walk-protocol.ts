@@ -124,6 +124,9 @@ async function answer(page: Page, step: Step, chlorine: string): Promise<StepAns
     }
     case 'times': {
       await click(page, 'Count one by one');
+      // Nothing is said against a count that goes on; only who wants to end it is told.
+      if (await shows(page, `At least ${act.least} times`)) throw new Error('A count that goes on was called short.');
+      await click(page, 'Stop counting');
       await see(page, `At least ${act.least} times`);
       for (let time = 1; time < act.least; time++) await click(page, 'Once more');
       await gone(page, `At least ${act.least} times`);

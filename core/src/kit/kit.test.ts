@@ -1,12 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { handing, idOf, lab, protocolNamed, Script, tapPoint } from '../../test/script.ts';
 import { struck, type BookEntry } from '../book/index.ts';
-import { bottleTables } from '../bottles/index.ts';
+import { bottleTables, cardOf } from '../bottles/index.ts';
 import { handedOver } from '../custody/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { fold, foresee, nextStep, sayMisfit, sayNext } from '../round/index.ts';
 import { protocols, runStarted, stepDone } from '../tap/index.ts';
-import { atHome, fewWords, fillFrom, isForHome, kitGiven, kitPictures, kitPutOut, kitTakenBack } from './index.ts';
+import { atHome, careFor, fewWords, fillFrom, isForHome, kitGiven, kitPictures, kitPutOut, kitTakenBack } from './index.ts';
 
 const atHomeOnes = protocols.newest.filter(isForHome);
 
@@ -55,6 +55,24 @@ describe('from when on a household may fill its bottles', () => {
     const strict = fillFrom([{ ...bottles[0]!, lab }], pickUp, 'Atlantic/Azores')!;
     expect([at(strict.from), strict.hours]).toEqual(['2026-11-23T21:00', 18]);
     expect(fillFrom([], pickUp, 'Atlantic/Azores')).toBeNull();
+  });
+});
+
+describe('what a household is told', () => {
+  const bottleOf = (rule: 'lead' | 'bacteria' | 'pfas533') => ({ card: cardOf(bottleTables.newest[0]!, rule), purpose: 'sample' as const });
+  const [fifth, drunk] = [protocolNamed('lead-fifth-litre'), protocolNamed('private-drunk')];
+
+  it('is how many hours nobody may use water', () => {
+    const stood = fifth.steps.find(({ id }) => id === 'stood')!;
+    // 40 CFR 141.86(b): at least six hours.
+    expect(atHome(fifth, stood).step.say).toBe('Count the hours: nobody used any water, for at least 6 hours');
+  });
+
+  it('is a caution for what is in its bottles, and a fridge for what wants cold', () => {
+    expect(careFor([bottleOf('lead')], [fifth])).toEqual({ caution: null, cold: false });
+    expect(careFor([bottleOf('bacteria')], [drunk])).toMatchObject({ cold: true });
+    expect(careFor([bottleOf('pfas533')], []).caution).toContain('do not rinse them');
+    expect(careFor([{ ...bottleOf('lead'), card: { ...bottleOf('lead').card, preservative: null } }], [drunk]).caution).toContain('bleach');
   });
 });
 
@@ -113,7 +131,7 @@ describe('a kit', () => {
   it('is given with its pick-up; nothing is asked of us in the field then', () => {
     expect(next()).toBe('Look round before you touch anything');
     book.write(kitGiven, given);
-    expect(next()).toBe('With House at the bend, picked up 24 November 2026, 08:00');
+    expect(next()).toBe('With House at the bend, picked up 24 November 2026, 08:00 to 10:00: beside the door');
     expect(misfit(book.make(kitPutOut, {}))).toBe('No bottle is filled yet.');
     expect(kitGiven.payload.safeParse({ ...given, pickUp: { ...given.pickUp, to: '07:00' } }).success).toBe(false);
   });
@@ -151,7 +169,16 @@ describe('a kit', () => {
     takenOver();
     expect(state().aside).toEqual([]);
     expect([lead().filledAt, lead().sample, state().kit.putOut?.note]).toEqual([filledAt, 'routine', 'the gate is open']);
-    expect(next()).toBe('Pick it up at House at the bend, 24 November 2026, 08:00');
+    expect(next()).toBe('Pick it up at House at the bend, 24 November 2026, 08:00 to 10:00: beside the door. They say: the gate is open');
+  });
+
+  it('asks nobody to settle what the household has written while it is in the middle', () => {
+    book.write(kitGiven, given);
+    fromHousehold(book.atTap(runStarted, { ...at, protocol: random.id, edition: random.edition }));
+    expect([state().aside.length, next()]).toEqual([
+      1,
+      'With House at the bend, picked up 24 November 2026, 08:00 to 10:00: beside the door',
+    ]);
   });
 
   it('is with the household until somebody picks it up, and passes on from there', () => {

@@ -49,8 +49,7 @@ export const kitRoom: Room<KitBook, KitAround, KitView> = {
   next: {
     'hand-over': ({ kit: { given, putOut }, bottles }) => {
       if (!given) return null;
-      const { date, from } = given.pickUp;
-      const data = { name: given.name, date, from };
+      const data = { name: given.name, note: putOut?.note ?? '', ...given.pickUp };
       if (bottles.some(({ holder, filledAt, lost }) => filledAt !== null && !lost && holder?.party.as === 'household'))
         return putOut ? { code: 'pick-up', data } : { code: 'kit-soon', data };
       return bottles.every(({ filledAt }) => filledAt === null) ? { code: 'kit-out', data } : null;

@@ -13,10 +13,14 @@ export const kitWords: Words = {
   'nothing-filled': 'No bottle is filled yet.',
 };
 
+/** When and where, and what the household says about it: who drives there has nothing else to read. */
+const pickUpOf = ({ note, ...pickUp }: Record<string, string | number>): string =>
+  `${sayPickUp(pickUp as unknown as PickUp)}${note ? `. They say: ${note}` : ''}`;
+
 export const kitAsks: Words = {
-  'kit-out': ({ name, date, from }) => `With ${name}, picked up ${showDate(String(date))}, ${from}`,
-  'kit-soon': ({ name, date, from }) => `${name} has filled it. Picked up ${showDate(String(date))}, ${from}`,
-  'pick-up': ({ name, date, from }) => `Pick it up at ${name}, ${showDate(String(date))}, ${from}`,
+  'kit-out': (data) => `With ${data.name}, picked up ${pickUpOf(data)}`,
+  'kit-soon': (data) => `${data.name} has filled it. Picked up ${pickUpOf(data)}`,
+  'pick-up': (data) => `Pick it up at ${data.name}, ${pickUpOf(data)}`,
 };
 
 export const kitSays: readonly Says[] = [

@@ -1,5 +1,6 @@
 import { roundTurns, visitTurns, type Ask, type Turn } from '../book/index.ts';
 import { purpose } from '../bottles/index.ts';
+import { kitPutOut } from '../kit/index.ts';
 import { runsOf, runThatFills } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
 import { roundRooms, visitRooms } from './kinds.ts';
@@ -53,13 +54,20 @@ export function nextAtVisit(visit: VisitState): NextStep | null {
   return first(ofVisit, viewOf(visit), visit.id);
 }
 
+/** A household is in the middle of its kit: what it wrote so far waits until it has put its bottles out, and is settled then. */
+function isHouseholdAtWork({ kit, aside }: RoundState): boolean {
+  if (!kit.given || kit.putOut) return false;
+  return aside.every(({ misfit, entry }) => misfit.code === 'from-household' && !kitPutOut.is(entry));
+}
+
 /** What comes next in a round, in the order of the work; null when it is done. What waits for a clock lets others come first. */
 export function nextStep(round: RoundState): NextStep | null {
   // Of a round that was given up only what is out already asks for something.
   const steps = round.givenUp ? [] : round.visits.flatMap((visit) => nextAtVisit(visit) ?? []);
   const atVisit = steps.find((step) => !step.waits) ?? steps[0];
   if (atVisit) return atVisit;
-  if (round.aside.length > 0) return { room: 'plan', visit: null, code: 'settle', data: { count: round.aside.length } };
+  if (round.aside.length > 0 && !isHouseholdAtWork(round))
+    return { room: 'plan', visit: null, code: 'settle', data: { count: round.aside.length } };
   return first(ofRound, round, null);
 }
 

@@ -59,3 +59,10 @@ export function showMinutes(milliseconds: number, is: 'taken' | 'left' = 'taken'
   const minutes = is === 'taken' ? Math.ceil(milliseconds / minute) : Math.floor(milliseconds / minute);
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
 }
+
+/** `6 hours`, `1 hour`, `30 minutes`: a stretch in words, for whoever reads it at home. */
+export function showHours(milliseconds: number): string {
+  const minutes = Math.round(milliseconds / minute);
+  if (minutes < 60 || minutes % 60 !== 0) return `${minutes} minutes`;
+  return minutes === 60 ? '1 hour' : `${minutes / 60} hours`;
+}

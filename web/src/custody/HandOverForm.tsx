@@ -100,18 +100,22 @@ export function HandOverForm({ holder, lines: all }: Props) {
   const isUntouched = !form.isTried && draft.counted === '' && atHand.every(({ temperature, seal }) => temperature === null && seal === '');
   const way = isBefore ? wayFrom(round, goes) : 0;
   const arrival = to.as === 'lab' ? now + (way ?? 0) : Math.max(now, draft.arrives ?? now);
-  const found = foretell({
-    ...atDesk({
-      lines: goes,
-      boxes: atHand,
-      colds: new Map(boxes.map(({ box, now: state }) => [box.id, state.cold])),
-      conditions: draft.bottles as never,
-      said: draft.said,
-      now,
-      arrival,
-    }),
-    ...(isBefore ? { stage: 'packing' as const } : {}),
-  });
+  // At a household's door nothing is handed to a lab: what it would refuse is said where the bottles are handed over.
+  const isPickUp = holder?.as === 'household';
+  const found = isPickUp
+    ? []
+    : foretell({
+        ...atDesk({
+          lines: goes,
+          boxes: atHand,
+          colds: new Map(boxes.map(({ box, now: state }) => [box.id, state.cold])),
+          conditions: draft.bottles as never,
+          said: draft.said,
+          now,
+          arrival,
+        }),
+        ...(isBefore ? { stage: 'packing' as const } : {}),
+      });
   const foretold = foretoldOf(found);
   // A form that nobody has begun is not greeted with what is missing.
   const unknown = isUntouched ? found.filter(isUnknownYet) : [];
@@ -175,7 +179,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
               of={box}
               draft={boxDraft(draft, box.box.id)}
               refusals={refusals}
-              asksForSeal={box.lines.some(({ lab }) => lab?.asksForSeal)}
+              asksForSeal={!isPickUp && box.lines.some(({ lab }) => lab?.asksForSeal)}
               mayCool={box.lines.some(({ lab }) => lab?.coolingWithin !== undefined)}
               isOnly={boxes.length === 1}
               now={now}
@@ -196,7 +200,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
       )}
       <Foretold of={ofForm} />
       {stops.length === 0 && unknown.length > 0 && <p className="word">Not yet known: {sayUnknown(unknown)}</p>}
-      {stops.length === 0 && unknown.length === 0 && (
+      {!isPickUp && stops.length === 0 && unknown.length === 0 && (
         <p className="word tone-good">
           <Mark kind="good" />
           {labs.length > 0 ? 'Nothing the lab would refuse' : 'Nothing that a lab would refuse, as far as is known of it'}

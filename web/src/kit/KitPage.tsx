@@ -1,5 +1,5 @@
 import { purpose } from '@fonte/core/bottles';
-import { atHome, fillFrom, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
+import { atHome, careFor, fillFrom, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
 import type { VisitState } from '@fonte/core/round';
 import { isOver, runStarted, runThatFills, stepSkipped, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
@@ -43,6 +43,13 @@ export function KitPage() {
   );
 }
 
+/** What a household must not do with the bottles of its kit. */
+const careAt = (visit: VisitState, given: Given) =>
+  careFor(
+    visit.bottles,
+    visit.due.flatMap((one) => wayOf(one, given.ways) ?? []),
+  );
+
 /** What is done now. */
 function Now({ visit, given }: { visit: VisitState; given: Given }) {
   const { round } = useRound();
@@ -61,7 +68,7 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
         <p>Whoever gave you the kit has to say how “{due.title}” is done. Call them.</p>
       </Empty>
     );
-  if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={way!} />;
+  if (due && !due.run) return <Begin visit={visit} procedure={due.procedure} protocol={way!} caution={careAt(visit, given).caution} />;
   // What is poured over from a bottle that came with it is filled before the water of the tap is about.
   const blank = empty.find((bottle) => !purpose(bottle.purpose).isWater);
   if (blank) return <KitBottle key={blank.id} bottle={blank} />;
@@ -75,7 +82,7 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
         <p>Call whoever gave you the kit: they send you another.</p>
       </Empty>
     );
-  return <PutOut pickUp={given.pickUp} />;
+  return <PutOut pickUp={given.pickUp} care={careAt(visit, given)} />;
 }
 
 /** What is filled now would be too old when it comes to the lab: better later. */
@@ -98,8 +105,15 @@ function Wait({ from, hours, pickUp, goOn }: { from: number; hours: number; pick
   );
 }
 
+interface BeginProps {
+  visit: VisitState;
+  procedure: string;
+  protocol: Protocol;
+  caution: string | null;
+}
+
 /** What it is for, how long it takes and all that will come, before anything is begun. */
-function Begin({ visit, procedure, protocol }: { visit: VisitState; procedure: string; protocol: Protocol }) {
+function Begin({ visit, procedure, protocol, caution }: BeginProps) {
   const { append } = useRound();
   const { busy, run, say } = useAction();
   const words = wordsForHome(protocol);
@@ -115,7 +129,7 @@ function Begin({ visit, procedure, protocol }: { visit: VisitState; procedure: s
             <li key={step.id}>
               <KitDrawing of={few.picture} size={64} />
               <span>
-                <span className="strong">{few.say}</span>
+                <span className="strong">{step.say}</span>
                 <br />
                 <span className="small">{few.why}</span>
               </span>
@@ -123,9 +137,7 @@ function Begin({ visit, procedure, protocol }: { visit: VisitState; procedure: s
           ) : null;
         })}
       </ol>
-      <p className="finding question">
-        Some bottles hold acid or powder: do not rinse them, do not touch the inside, keep children and pets away.
-      </p>
+      {caution && <p className="finding question">{caution}</p>}
       <Said say={say} />
       <div>
         <Button type="primary" size="large" loading={busy} onClick={() => void begin()}>

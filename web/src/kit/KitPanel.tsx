@@ -29,7 +29,8 @@ export function KitPanel() {
   if (!given) {
     // What was begun by somebody of the house is not given away any more.
     const isBegun = visit.runs.length > 0 || visit.bottles.some(({ filledAt }) => filledAt !== null);
-    if (!may || isBegun || visit.point.type !== 'tap') return null;
+    if (isBegun || visit.point.type !== 'tap') return null;
+    if (!may) return why ? null : <p className="soft">People who live here can take this sample themselves. A coordinator gives a kit.</p>;
     return (
       <section className="row between" aria-label="Kit for a household">
         <p className="soft">{why ?? 'The people who live here can take this sample themselves.'}</p>
@@ -37,6 +38,14 @@ export function KitPanel() {
       </section>
     );
   }
+  const isThere = round.bottles.some(({ holder }) => holder?.party.as === 'household');
+  // Once the bottles were passed on they are with whoever took them.
+  if (!isThere && round.custody.legs.length > 0)
+    return (
+      <p className="soft" aria-label="Kit for a household">
+        Picked up from {given.name}, {showMoment(round.custody.legs[0]!.at, round.plan.zone)}.{putOut?.note && ` They said: ${putOut.note}`}
+      </p>
+    );
   return (
     <section className="panel stack" aria-label="Kit for a household">
       <div className="row between">
@@ -49,7 +58,7 @@ export function KitPanel() {
           Put out {showMoment(putOut.at, round.plan.zone)}.{putOut.note && ` They say: ${putOut.note}`}
         </p>
       )}
-      {round.bottles.some(({ holder }) => holder?.party.as === 'household') && (
+      {isThere && (
         <div>
           <Button type="primary" size="large" onClick={() => void navigate(roomPath(id, 'custody', null))}>
             Pick it up

@@ -1,4 +1,4 @@
-import { kitPutOut, sayPickUp, type PickUp } from '@fonte/core/kit';
+import { kitPutOut, sayPickUp, type careFor, type PickUp } from '@fonte/core/kit';
 import { Input } from 'antd';
 import { useRound } from '../book/useRound.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -6,8 +6,8 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { KitDrawing } from './KitDrawing.tsx';
 
-/** The bottles are full: until they are picked up they stand cold, and where nobody reaches them who should not. */
-export function PutOut({ pickUp }: { pickUp: PickUp }) {
+/** The bottles are full: until they are picked up they stand where nobody reaches them who should not, and cold where they must. */
+export function PutOut({ pickUp, care }: { pickUp: PickUp; care: ReturnType<typeof careFor> }) {
   const { id, append } = useRound();
   const form = useEntryForm<{ note: string }, { note: string }>({
     keep: `put-out.${id}`,
@@ -25,8 +25,8 @@ export function PutOut({ pickUp }: { pickUp: PickUp }) {
         </div>
       </div>
       <p className="finding question">
-        Out of reach of children and pets, in the shade, closed. There is acid, powder or bleach in some bottles. Until then in the fridge,
-        away from food.
+        Out of reach of children and pets, in the shade, closed.{care.caution ? ` ${care.caution}` : ''}
+        {care.cold ? ' Until then in the fridge, away from food.' : ''}
       </p>
       <Field name="note">
         <Input.TextArea autoSize maxLength={300} placeholder="the gate is locked, somebody flushed …" />

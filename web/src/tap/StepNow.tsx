@@ -142,7 +142,8 @@ export function StepNow({
   const stops = problem ? [] : stopsOf(step, answer, visit.point, before);
   const departure = problem ? null : departs(now, answer, time);
   const isStarted = act.type !== 'clock' || now.clockFrom !== null;
-  const isRunning = act.type === 'clock' && isStarted && departure?.code === 'clock-short';
+  // Nothing is said of a clock that runs or a count that goes on until somebody wants to end it.
+  const isRunning = isStarted && (departure?.code === 'clock-short' || departure?.code === 'too-few-times');
   const mayFinish = isStarted && (!isRunning || isEarly);
   /** What changes the sample is a press of its own, never Enter in a field. */
   const isPlain = !detour && stops.length === 0 && departure === null;
@@ -206,7 +207,7 @@ export function StepNow({
               <>
                 {isRunning && !isEarly && (
                   <Button size="large" onClick={() => setEarly(true)}>
-                    Stop early
+                    {act.type === 'clock' ? 'Stop early' : 'Stop counting'}
                   </Button>
                 )}
                 {act.type === 'clock' && now.clockFrom !== null && (

@@ -1,5 +1,5 @@
 import { purpose } from '@fonte/core/bottles';
-import { atHome, kitPictures, sayPickUp, wordsForHome, type KitPicture } from '@fonte/core/kit';
+import { atHome, careFor, kitPictures, sayPickUp, wordsForHome, type KitPicture } from '@fonte/core/kit';
 import type { RoundState } from '@fonte/core/round';
 import { runThatFills } from '@fonte/core/tap';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
@@ -56,6 +56,7 @@ export function kitSheet(round: RoundState, link: string | null): TDocumentDefin
     }),
   );
   const bottles = visit.bottles.filter(({ spare }) => !spare);
+  const care = careFor(bottles, due);
   return {
     pageSize: 'A4',
     pageMargins: [42, 36, 42, 42],
@@ -64,8 +65,11 @@ export function kitSheet(round: RoundState, link: string | null): TDocumentDefin
     footer: (page, pages) => ({ text: `${round.plan.code}   ${page} / ${pages}`, alignment: 'right', margin: [0, 12, 42, 0], fontSize: 8 }),
     content: [
       {
+        // The code and the text beside it never touch.
+        columnGap: 18,
         columns: [
           {
+            width: '*',
             stack: [
               {
                 text: due.map((protocol) => wordsForHome(protocol)?.title ?? protocol.title).join('. ') || 'Your water',
@@ -93,11 +97,7 @@ export function kitSheet(round: RoundState, link: string | null): TDocumentDefin
             : []),
         ],
       },
-      {
-        text: 'Some bottles hold acid or powder: do not rinse them, do not touch the inside. Keep children and pets away.',
-        bold: true,
-        margin: [0, 6, 0, 6],
-      },
+      ...(care.caution ? [{ text: care.caution, bold: true, margin: [0, 6, 0, 6] as [number, number, number, number] }] : []),
       ...(steps.length > 0
         ? [
             {
@@ -134,7 +134,7 @@ export function kitSheet(round: RoundState, link: string | null): TDocumentDefin
           {
             stack: [
               { text: `Picked up ${sayPickUp(given.pickUp)}`, bold: true, fontSize: 12 },
-              'Put the box there closed, in the shade, out of reach of children and pets. Until then in the fridge, away from food.',
+              `Put the box there closed, in the shade, out of reach of children and pets.${care.cold ? ' Until then in the fridge, away from food.' : ''}`,
               { text: 'Anything that went otherwise:', margin: [0, 8, 0, 14] },
               line(380),
               { columns: [{ text: 'Name and signature', width: 110 }, line(260)], margin: [0, 12, 0, 0] },
