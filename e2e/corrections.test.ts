@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, see, shows, type } from './browser.ts';
+import { option, click, desk, openBrowser, see, shows, type } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -92,6 +92,9 @@ describe.sequential('a slip, put right on the page', () => {
     await walk.fillNext(page, '261123A-MW3-M');
     await click(page, 'Throw away 261123A-MW3-M');
     expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Throw it away');
+    await see(page, 'Choose why.');
+    await option(page, 'Why', 'Overfilled');
     await click(page, 'Throw it away');
     await closed();
     await page.waitForSelector('[aria-label="Bottle 261123A-MW3-M2"]');

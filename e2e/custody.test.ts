@@ -120,6 +120,9 @@ describe.sequential('in the field', () => {
     await walk.fillNext(page, '261123A-MW3-M');
     await click(page, 'Throw away 261123A-MW3-N');
     await click(page, 'Throw it away');
+    await see(page, 'Choose why.');
+    await option(page, 'Why', 'Overfilled');
+    await click(page, 'Throw it away');
     await walk.closed(page);
     await showToCamera('261123A-MW3-N2');
     await click(page, 'Scan 261123A-MW3-N2 with the camera');

@@ -128,6 +128,9 @@ describe.sequential('a round from plan to verdict', () => {
     await walk.fillNext(page, '261123A-MW3-M');
     await click(page, 'Throw away 261123A-MW3-N');
     await click(page, 'Throw it away');
+    await see(page, 'Choose why.');
+    await option(page, 'Why', 'Overfilled');
+    await click(page, 'Throw it away');
     await walk.fillNext(page, '261123A-MW3-N2');
     await walk.fillNext(page, '261123A-MW3-A');
     await walk.fillNext(page, '261123A-MW3-G');
@@ -234,10 +237,7 @@ describe.sequential('a round from plan to verdict', () => {
   });
 
   it('judges bacteria first and says what must be done by when', async () => {
-    await see(
-      page,
-      'Coliform bacteria found at',
-    );
+    await see(page, 'Coliform bacteria found at');
     expect(await page.$$eval('.judged .strong', (all) => all.slice(0, 2).map((one) => one.textContent))).toEqual([
       'Coliform bacteria',
       'E. coli',

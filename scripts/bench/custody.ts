@@ -24,6 +24,7 @@ const line = (index: number): FormLine => {
       rule,
       purpose: 'sample',
       supply: null,
+      supplyWentWith: null,
       set: id,
       blind: null,
       card: cardOf(bottleTables.newest[0]!, rule),

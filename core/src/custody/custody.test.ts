@@ -38,6 +38,7 @@ function line(rule: RuleId = 'bacteria', { filledAt = monday - hour, ...more }: 
       rule,
       purpose: 'sample',
       supply: null,
+      supplyWentWith: null,
       set: id,
       blind: null,
       card: card(rule),

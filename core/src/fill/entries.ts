@@ -52,7 +52,7 @@ export const discardReasons = {
 
 const Discarded = z.object({
   bottle,
-  reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons]).meta({ title: 'Why' }),
+  reason: z.enum(Object.keys(discardReasons) as [keyof typeof discardReasons], { error: 'Choose why.' }).meta({ title: 'Why' }),
   note: z.string().trim().max(300).meta({ title: 'Anything to add' }).optional(),
 });
 

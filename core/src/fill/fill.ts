@@ -13,6 +13,8 @@ export interface FieldBottle {
   purpose: PurposeId;
   /** The label of the bottle that is poured into this one; null where there is none. */
   supply: string | null;
+  /** The bottle into which the supplied water was poured that was thrown away with it; null where it is still there, or there is none. */
+  supplyWentWith: string | null;
   /** The label of the sample that it is, or is a part of. */
   set: string;
   /** The made-up point under which it goes to its lab; null where it goes under its own. */
@@ -67,6 +69,7 @@ export function spareId(place: string, discardedBefore: number): string {
 export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillBook): FieldBottle[] {
   const chain: FieldBottle[] = [];
   let id = planned.id;
+  let wentWith: string | null = null;
   for (;;) {
     const filled = book.filled.get(id);
     const thrown = book.discarded.get(id);
@@ -76,7 +79,8 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       visit: planned.visit,
       rule: planned.rule,
       purpose: planned.purpose,
-      supply: planned.supply,
+      supply: wentWith === null ? planned.supply : null,
+      supplyWentWith: wentWith,
       set: planned.set,
       blind: planned.blind,
       card,
@@ -92,6 +96,8 @@ export function inTheField(planned: PlannedBottle, card: BottleRule, book: FillB
       unfiltered: filled?.unfiltered ?? null,
     });
     if (!thrown) return chain;
+    // What was poured into a bottle is gone with it: no spare can be filled with it again.
+    if (filled && planned.supply !== null) wentWith = id;
     id = spareId(planned.id, chain.length);
   }
 }

@@ -24,3 +24,4 @@ export { benchCount } from './standing.ts';
 export * from './moment.ts';
 export * from './together.ts';
 export * from './needs.ts';
+export * from './spares.ts';

@@ -1,5 +1,5 @@
 import { bottleDiscarded, discardReasons } from '@fonte/core/fill';
-import type { BottleState } from '@fonte/core/round';
+import { saySpares, sparesOf, type BottleState } from '@fonte/core/round';
 import { Select } from 'antd';
 import type { z } from 'zod';
 import { useRound } from '../book/useRound.ts';
@@ -19,7 +19,7 @@ export function Discard({ bottle }: { bottle: BottleState }) {
       by={bottleDiscarded.by}
       open="Throw away"
       aria-label={`Throw away ${bottle.id}`}
-      title={`Throw ${bottle.id} away, take a spare`}
+      title={`Throw ${bottle.id} away`}
     >
       {(close) => <ThrowAway bottle={bottle} close={close} />}
     </FormDialog>
@@ -27,10 +27,10 @@ export function Discard({ bottle }: { bottle: BottleState }) {
 }
 
 function ThrowAway({ bottle, close }: { bottle: BottleState; close: () => void }) {
-  const { append } = useRound();
-  const form = useEntryForm<{ reason: Reason; note: string }, z.output<typeof bottleDiscarded.payload>>({
+  const { append, round } = useRound();
+  const form = useEntryForm<{ reason: Reason | null; note: string }, z.output<typeof bottleDiscarded.payload>>({
     keep: `discard.${bottle.id}`,
-    initial: { reason: 'overfilled', note: '' },
+    initial: { reason: null, note: '' },
     schema: bottleDiscarded.payload,
     read: (values) => asTyped({ ...values, bottle: bottle.id }, bottleDiscarded.payload),
     write: async (payload, { id, kept }) => {
@@ -40,9 +40,13 @@ function ThrowAway({ bottle, close }: { bottle: BottleState; close: () => void }
   });
   return (
     <EntryForm of={form} submit="Throw it away" tone="danger" enter="nothing" className="stack" leave={{ says: 'Keep it', by: close }}>
-      <p>Never pour off and never fill up: a new bottle.</p>
+      <p>Never pour off and never fill up: take a new bottle. {saySpares(sparesOf(round, bottle))}</p>
       <Field name="reason">
-        <Select size="large" options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))} />
+        <Select
+          size="large"
+          placeholder="Choose"
+          options={Object.entries(discardReasons).map(([value, label]) => ({ value: value as Reason, label }))}
+        />
       </Field>
       <Field name="note" />
     </EntryForm>

@@ -93,6 +93,12 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
             Open {bottle.supply}, the water that the lab supplied, here at the point and pour all of it into this bottle.
           </p>
         )}
+        {bottle.supplyWentWith && (
+          <p className="finding question small">
+            <span className="strong">The supplied water was poured into {bottle.supplyWentWith}, and is gone with it.</span> Fill this
+            bottle only from another bottle of the lab’s blank water; without one, leave this blank out. Never use other water.
+          </p>
+        )}
         {waits && (
           <div className="finding question">
             <p className="strong">First the label of {before.id}.</p>

@@ -26,6 +26,9 @@ export function KitBottle({ bottle, isTold = false }: { bottle: BottleState; isT
         </div>
         {on && <p className="finding question small">{on.asks}</p>}
         {bottle.supply && <p className="finding question small">Pour all of {bottle.supply}, which came with it, into this bottle.</p>}
+        {bottle.supplyWentWith && (
+          <p className="finding question small">The water for this bottle is gone. Call whoever gave you the kit.</p>
+        )}
         {card.preservative && (
           <p className="finding question small">
             <Mark kind="question" />

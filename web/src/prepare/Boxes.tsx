@@ -25,7 +25,9 @@ function OfRound({ boxes }: { boxes: readonly BoxOfBook[] }) {
   const { round, append } = useRound();
   const { busy, run, say } = useAction();
   const { boxed } = round.prepare;
-  const groups = boxGroups(round.bottles.filter(({ spare, lost }) => !spare && !lost));
+  // A spare rides where the bottle would have ridden whose place it takes.
+  const groups = boxGroups(round.bottles.filter(({ lost }) => !lost).map((bottle) => ({ ...bottle, id: bottle.place })));
+  const labelOf = (place: string) => round.bottles.find((bottle) => bottle.place === place && !bottle.lost)?.id ?? place;
   if (groups.length === 0) return null;
   const open = groups.filter(({ bottles }) => bottles.some((id) => !boxed.has(id)));
   const asProposed = async () => {
@@ -63,7 +65,7 @@ function OfRound({ boxes }: { boxes: readonly BoxOfBook[] }) {
               <>
                 <span className="strong">{round.visits.find(({ id }) => id === visit)?.name}</span>
                 <div className="small soft">
-                  {boxNames[temperature]}: {bottles.join(', ')}
+                  {boxNames[temperature]}: {bottles.map(labelOf).join(', ')}
                 </div>
               </>
             ),
