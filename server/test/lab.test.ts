@@ -6,7 +6,7 @@ import { labAdded } from '@fonte/core/plan';
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { coordinator, handing, idOf, lab, phone, technician } from '../../core/test/script.ts';
+import { coordinator, handing, idOf, lab, phone, Script, technician, wellPoint } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
 import { workbookOf } from './workbook.ts';
 
@@ -171,6 +171,20 @@ describe('a report', () => {
       { parameter: 'nitrate', value: expect.closeTo(57.1, 1) as number, verdict: 'over-health' },
       { parameter: 'nitrite', value: expect.closeTo(0.0328, 3) as number, verdict: 'meets' },
     ]);
+  });
+
+  it('whose labels belong to another round says to which', async () => {
+    const other = new Script(at.script.device, at.script.author);
+    const plan = other.plan([], {
+      code: '261109C',
+      name: 'Tannery before',
+      visits: [{ id: other.well, point: wellPoint, analyses: ['nutrients'] }],
+    });
+    expect((await at.post(plan.entries[0]!, other.book)).status).toBe(201);
+    const asked = (text: string) => sha(upload(text)).then(draft) as Promise<ReportDraft & { elsewhere: unknown[] }>;
+    const strange = await asked(csv.replaceAll('261123A-MW3-N', '261109C-MW3-N'));
+    expect(strange.elsewhere).toEqual([{ round: other.book, code: '261109C', name: 'Tannery before', labels: 1 }]);
+    expect((await asked(csv)).elsewhere).toEqual([]);
   });
 
   it('that says something else than one before is written down only with a word on which of them holds', async () => {

@@ -4,7 +4,7 @@ import { doing, reading } from '../endpoints/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { LabResult, ReadFault } from './entries.ts';
 import { Mapping } from './mapping.ts';
-import { ReportDraft } from './report.ts';
+import { OtherRound, ReportDraft } from './report.ts';
 import { field, members } from '../roles/index.ts';
 
 /** A report that is kept: its hash, and why it could not be read, or null. */
@@ -38,7 +38,7 @@ export const draftReport = doing('/api/rounds/:round/reports/:sha256/draft', {
   summary: 'Read a report and propose its columns',
   by: members,
   body: z.object({ mapping: Mapping.optional() }),
-  answer: ReportDraft,
+  answer: ReportDraft.extend({ elsewhere: z.array(OtherRound) }),
 });
 
 export const readReportWith = doing('/api/rounds/:round/reports/:sha256/read', {

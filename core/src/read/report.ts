@@ -48,6 +48,10 @@ export const ReportDraft = z.object({
 });
 export type ReportDraft = z.infer<typeof ReportDraft>;
 
+/** Another round to which labels of a report belong, and how many of them. */
+export const OtherRound = z.object({ round: z.string(), code: z.string(), name: z.string(), labels: z.number().int() });
+export type OtherRound = z.infer<typeof OtherRound>;
+
 /** A report's table, with how it was written down; or why there is none. */
 export type ReportTable = { table: LabTable; encoding: string } | { refusal: Refusal };
 

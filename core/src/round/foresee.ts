@@ -1,3 +1,4 @@
+import { sayTask } from '../act/index.ts';
 import { struck, type Aside, type Entry, type Misfit } from '../book/index.ts';
 import { stages, type SampleKind, type Stage } from '../bottles/index.ts';
 import type { VerdictState } from '../limits/index.ts';
@@ -12,7 +13,8 @@ export type Consequence =
   | { code: 'sample'; point: string; to: SampleKind }
   | { code: 'stage-back'; bottle: string; from: Stage; to: Stage }
   | { code: 'deadline'; bottle: string; to: number }
-  | { code: 'verdict'; point: string; parameter: string; to: VerdictState };
+  | { code: 'verdict'; point: string; parameter: string; to: VerdictState }
+  | { code: 'follow-up-gone'; point: string; what: string };
 
 export interface Foreseen {
   /** Why the entry itself would stand aside, or null. */
@@ -45,6 +47,14 @@ function verdictConsequences(before: RoundState, after: RoundState): Consequence
   );
 }
 
+/** Follow-ups that are open and that nothing would ask for any more. */
+function goneFollowUps(before: RoundState, after: RoundState): Consequence[] {
+  const left = new Set(after.followUps.map(({ id }) => id));
+  return before.followUps
+    .filter(({ id, done }) => done === null && !left.has(id))
+    .map(({ pointName, task }) => ({ code: 'follow-up-gone', point: pointName, what: sayTask(task).do }));
+}
+
 /** What would become of a book with one more entry: whether it fits, and what it changes beside what it says. */
 export function foresee(entries: readonly Entry[], entry: Entry): Foreseen {
   const [before, after] = [fold(entries), fold([...entries, entry])];
@@ -68,6 +78,7 @@ export function foresee(entries: readonly Entry[], entry: Entry): Foreseen {
         return was ? bottleConsequences(was, bottle) : [];
       }),
       ...verdictConsequences(before, after),
+      ...goneFollowUps(before, after),
     ],
   };
 }

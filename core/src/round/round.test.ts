@@ -362,6 +362,24 @@ describe('verdict and follow-up', () => {
     ).toBe('payload.parameter');
   });
 
+  it('says before a report is written down which open follow-up it takes away', () => {
+    book.sampleTap();
+    handOver([bacteria]);
+    reportOf([found('ecoli', 1, bacteria)], 'a');
+    const mapping = { columns: {}, replaces: { ['a'.repeat(64)]: 'whole' as const } };
+    book.write(reportReceived, { sha256: 'b'.repeat(64), name: 'b.csv', size: 1, from: 'lab', fault: null });
+    const amended = (value: number) =>
+      foresee(
+        book.entries,
+        book.make(reportRead, { sha256: 'b'.repeat(64), mapping, header: [], unread: 0, results: [found('ecoli', value, bacteria)] }),
+      ).consequences.filter(({ code }) => code === 'follow-up-gone');
+    expect(amended(0).map((one) => 'what' in one && one.what)).toEqual([
+      expect.stringContaining('Call the authority and the operator now'),
+      expect.stringContaining('look for the way in'),
+    ]);
+    expect(amended(3)).toEqual([]);
+  });
+
   it('believes neither what was told nor what is reported where they differ, until the lab says which', () => {
     book.sampleTap();
     handOver([bacteria]);

@@ -24,6 +24,7 @@ import { sha256 } from '../book/codec.ts';
 import { keepFile, keptFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, writerOf, type Route } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
+import { elsewhereOf } from './elsewhere.ts';
 import type { FileReader } from './reader.ts';
 import { resultsAt } from './record.ts';
 import { rememberedOf } from './remembered.ts';
@@ -112,7 +113,10 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
       return new SentFile(report.name, await keptFile(store, hash));
     }),
 
-    route(draftReport, ({ in: { round, sha256: hash }, body: { mapping } }) => draftOf(round, hash, mapping)),
+    route(draftReport, async ({ in: { round, sha256: hash }, body: { mapping } }) => {
+      const draft = await draftOf(round, hash, mapping);
+      return { ...draft, elsewhere: await elsewhereOf(store, round, draft) };
+    }),
 
     route(readReportWith, async ({ in: { round, sha256: hash }, body: { id, mapping }, who, response }) => {
       const known = await writtenBefore(

@@ -36,5 +36,7 @@ export function sayConsequence(one: Consequence, zone: string): string {
       return `${one.bottle} must be at the lab by ${showMoment(one.to, zone)}.`;
     case 'verdict':
       return `${one.point}, ${parameter(one.parameter as ParameterId).name}: ${verdicts[one.to]}.`;
+    case 'follow-up-gone':
+      return `${one.point}: a follow-up that is still open goes away: “${one.what}”`;
   }
 }

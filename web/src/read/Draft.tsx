@@ -4,18 +4,21 @@ import {
   draftReport,
   overlapsOf,
   readReportWith,
+  reportRead,
   sayPlace,
   unsaidOverlap,
   type Mapping,
+  type OtherRound,
   type ReportDraft,
   type Role,
   type RoundReport,
 } from '@fonte/core/read';
 import { Button } from 'antd';
-import { useRef } from 'react';
-import { useNavigate } from 'react-router';
+import { useMemo, useRef } from 'react';
+import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../api/call.ts';
+import { sayConsequence } from '../book/consequences.ts';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
@@ -95,8 +98,10 @@ export function Draft({ report }: { report: RoundReport }) {
       )}
       <FileQuestions draft={draft} answer={answer} />
       <Standing draft={draft} report={report} reports={round.reports} answer={answer} />
+      <Elsewhere rounds={answered.elsewhere} />
       <Unread draft={draft} />
       <Results draft={draft} />
+      <GoneWith draft={draft} report={report} />
       <Said say={say} />
       <div>
         <May do={readReportWith}>
@@ -114,6 +119,47 @@ export function Draft({ report }: { report: RoundReport }) {
         {isStatusOpen && <p className="field-error">Say above whether another report will follow.</p>}
       </div>
     </>
+  );
+}
+
+/** Labels of another round: its report is read there. */
+function Elsewhere({ rounds }: { rounds: readonly OtherRound[] }) {
+  return rounds.map(({ round, code, name, labels }) => (
+    <p key={round} className="finding question">
+      <Mark kind="question" />
+      <span>
+        <span className="strong">
+          {labels === 1 ? '1 label' : `${labels} labels`} of this report {labels === 1 ? 'belongs' : 'belong'} to {name}, {code}.
+        </span>{' '}
+        <Link to={`/rounds/${round}/report`}>Read it there</Link>
+      </span>
+    </p>
+  ));
+}
+
+/** Open follow-ups that this report would take away: whoever writes it down knows before. */
+function GoneWith({ draft, report: { sha256 } }: { draft: ReportDraft; report: RoundReport }) {
+  const { round, consequencesOf } = useRound();
+  const { mapping, results, unreadCount, unread } = draft;
+  const isOpen = round.followUps.some(({ done }) => done === null);
+  const gone = useMemo(() => {
+    if (!isOpen || results.length === 0) return [];
+    const payload = { sha256, mapping, results, unread: unreadCount, rows: unread, header: [] };
+    return consequencesOf(reportRead, payload).filter(({ code }) => code === 'follow-up-gone');
+  }, [isOpen, consequencesOf, sha256, mapping, results, unreadCount, unread]);
+  if (gone.length === 0) return null;
+  return (
+    <div className="finding question" role="status">
+      <Mark kind="question" />
+      <div>
+        <p className="strong">Once this report is written down:</p>
+        <ul>
+          {gone.map((one) => (
+            <li key={JSON.stringify(one)}>{sayConsequence(one, round.plan.zone)}</li>
+          ))}
+        </ul>
+      </div>
+    </div>
   );
 }
 
