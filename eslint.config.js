@@ -50,6 +50,19 @@ export default ts.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
+  // A choice of several is one control: with the bare one, Enter takes out what is chosen.
+  {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['web/src/form/ManySelect.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...systemClock,
+        ...deviceZone,
+        { selector: "JSXAttribute[name.name='mode'][value.value='multiple']", message: 'Use ManySelect.' },
+      ],
+    },
+  },
   {
     files: ['**/*.cjs'],
     languageOptions: { sourceType: 'commonjs', globals: { module: 'writable', require: 'readonly' } },

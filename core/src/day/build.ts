@@ -7,6 +7,7 @@ import {
   nthVisit,
   questionFirstWater,
   questionLab,
+  questionOutOfUse,
   startPlace,
   type DaySettings,
   type PlannedExtra,
@@ -191,12 +192,8 @@ function questionDayOf({ visits, lab }: DayOf): Finding[] {
     data: { name, minutes: usual.unknownDrive },
   });
   return [
-    ...visits.flatMap(({ point }): Finding[] => [
-      ...(point.position ? [] : [unknown('visits', point.name)]),
-      ...(point.outOfUse
-        ? [{ code: 'out-of-use', severity: 'stop' as const, field: 'visits', data: { name: point.name, reason: point.outOfUse.reason } }]
-        : []),
-    ]),
+    ...visits.flatMap(({ point }): Finding[] => [...(point.position ? [] : [unknown('visits', point.name)])]),
+    ...questionOutOfUse(visits.map(({ point }) => point)),
     ...questionFirstWater(visits),
     ...questionLab(
       lab,

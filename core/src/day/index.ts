@@ -10,6 +10,7 @@ export * from './from-here.ts';
 export * from './instead.ts';
 export { dropOffOf } from './doors.ts';
 export { wayToLab } from './way.ts';
+export * from './intake.ts';
 export * from './calendar.ts';
 export * from './words.ts';
 export { mostExact } from './solve/exact.ts';

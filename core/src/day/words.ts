@@ -20,7 +20,15 @@ export const dayFindings: FindingWords = {
     ({ name, minutes }) => `${name} is not on the map: ${minutes} min are taken for every drive to or from it.`,
     'Give it a position in the register.',
   ],
-  'out-of-use': [({ name, reason }) => `${name} is out of use: ${reason}.`, 'Take what stands in for it.'],
+  'lab-shut-too-long': [
+    ({ lab, date, kinds }) => `${lab} takes no ${kinds} in on ${showDate(String(date))}, and not before they are too old.`,
+    'Choose another day or another lab.',
+  ],
+  'lab-shut': [
+    ({ lab, date, kinds, opens, zone }) =>
+      `${lab} takes no ${kinds} in on ${showDate(String(date))}${opens ? `. It does from ${sayMoment(Number(opens), 0, String(zone))} on` : ''}.`,
+    'The bottles keep until then: plan where they stay.',
+  ],
 };
 
 /** Why a day cannot be done, as a sentence. */

@@ -5,8 +5,8 @@ import { lastDayIn, periodBefore, periodOf, shareOver, type Period } from './per
 import type { Programme } from './programme.ts';
 import type { SampleOfRecord } from './samples.ts';
 
-/** Where an analysis stands in the period of a day: nothing to do, planned, to be taken, or behind what an even spread would have. */
-export type DueState = 'done' | 'planned' | 'due' | 'behind' | 'not-now';
+/** Where an analysis stands in the period of a day: nothing to do, planned, to be taken, behind what an even spread would have, or not to be had at a point out of use. */
+export type DueState = 'done' | 'planned' | 'due' | 'behind' | 'not-now' | 'out-of-use';
 
 /** One thing that a programme counts: an analysis at a point, or over all points together (`point` null). */
 export interface DueLine {
@@ -83,8 +83,12 @@ function lineOf(
   };
 }
 
-/** Where a programme stands on a day (`YYYY-MM-DD`), line by line. */
-export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], today: string): DueLine[] {
+/** Points that are not sampled now, by their ids. */
+export type Closed = ReadonlySet<string>;
+const noneClosed: Closed = new Set();
+
+/** Where a programme stands on a day (`YYYY-MM-DD`), line by line. What a point out of use still lacks is said, and not asked for there. */
+export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], today: string, closed: Closed = noneClosed): DueLine[] {
   const known = new Map<string, SampleOfRecord[]>();
   const points = new Set(programme.points);
   const keyOf = (point: string | null, analysis: AnalysisId) => `${programme.counts === 'together' ? '' : point} ${analysis}`;
@@ -97,7 +101,11 @@ export function dueOf(programme: Programme, samples: readonly SampleOfRecord[], 
     else known.set(key, [sample]);
   }
   const line = (point: string | null) =>
-    programme.analyses.map((analysis) => lineOf(programme, point, analysis, known.get(keyOf(point, analysis)) ?? [], today));
+    programme.analyses.map((analysis): DueLine => {
+      const one = lineOf(programme, point, analysis, known.get(keyOf(point, analysis)) ?? [], today);
+      const isLacking = one.state === 'due' || one.state === 'behind' || one.state === 'planned';
+      return point !== null && closed.has(point) && isLacking ? { ...one, state: 'out-of-use' } : one;
+    });
   return programme.counts === 'together' ? line(null) : programme.points.flatMap(line);
 }
 
@@ -139,11 +147,16 @@ export interface DueVisit {
  * Visits that would take what a programme still lacks. Where points count together, those that were sampled longest ago come first:
  * so the period is spread over all of them.
  */
-export function visitsFor(programme: Programme, lines: readonly DueLine[], samples: readonly SampleOfRecord[]): DueVisit[] {
+export function visitsFor(
+  programme: Programme,
+  lines: readonly DueLine[],
+  samples: readonly SampleOfRecord[],
+  closed: Closed = noneClosed,
+): DueVisit[] {
   const visits = new Map<string, AnalysisId[]>();
   const add = (point: string, analysis: AnalysisId) => visits.set(point, [...(visits.get(point) ?? []), analysis]);
   for (const line of lines) {
-    if (line.state === 'not-now' || openOf(line) === 0) continue;
+    if (line.state === 'not-now' || line.state === 'out-of-use' || openOf(line) === 0) continue;
     if (line.point !== null) {
       add(line.point, line.analysis);
       continue;
@@ -151,6 +164,7 @@ export function visitsFor(programme: Programme, lines: readonly DueLine[], sampl
     const lastAt = (point: string) =>
       samples.reduce((last, one) => (one.point === point && one.analysis === line.analysis && one.date > last ? one.date : last), '');
     const order = programme.points
+      .filter((point) => !closed.has(point))
       .map((point) => ({ point, last: lastAt(point) }))
       .sort((a, b) => (a.last < b.last ? -1 : a.last > b.last ? 1 : 0));
     for (const { point } of order.slice(0, openOf(line))) add(point, line.analysis);
@@ -159,11 +173,16 @@ export function visitsFor(programme: Programme, lines: readonly DueLine[], sampl
 }
 
 /** What a point lacks of any programme: behind an even spread, or to be taken. Where points count together, those that would be taken next. */
-export function dueAt(programmes: readonly Programme[], samples: readonly SampleOfRecord[], today: string): Map<string, 'behind' | 'due'> {
+export function dueAt(
+  programmes: readonly Programme[],
+  samples: readonly SampleOfRecord[],
+  today: string,
+  closed: Closed = noneClosed,
+): Map<string, 'behind' | 'due'> {
   const found = new Map<string, 'behind' | 'due'>();
   for (const programme of programmes) {
-    const lines = dueOf(programme, samples, today);
-    for (const { point, analyses } of visitsFor(programme, lines, samples)) {
+    const lines = dueOf(programme, samples, today, closed);
+    for (const { point, analyses } of visitsFor(programme, lines, samples, closed)) {
       const isBehind = lines.some(
         (line) => line.state === 'behind' && analyses.includes(line.analysis) && (line.point === null || line.point === point),
       );

@@ -9,6 +9,7 @@ export const dueNames: Record<DueState, string> = {
   due: 'To be taken',
   behind: 'Behind an even spread',
   'not-now': 'Not in season now',
+  'out-of-use': 'Out of use',
 };
 export const owedNames: Record<SampleOfRecord['state'], string> = {
   planned: 'planned',

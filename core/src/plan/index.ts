@@ -11,3 +11,4 @@ export * from './labels.ts';
 export * from './code.ts';
 export * from './words.ts';
 export * from './day.ts';
+export * from './out-of-use.ts';

@@ -44,6 +44,10 @@ export const planFindings: FindingWords = {
   ],
   'lab-takes-not': [({ lab, analysis }) => `${lab} does not take ${analysisNamed(analysis)}.`, 'Choose another lab for it, or ask.'],
   'lab-never-opens': [({ lab }) => `${lab} has no intake hours: nobody takes these bottles in.`, 'Enter its hours in the register.'],
+  'out-of-use': [
+    ({ name, reason, again }) => `${name} is out of use: ${reason}.${again ? ` Look again on ${showDate(String(again))}.` : ''}`,
+    'Take what stands in for it.',
+  ],
   'day-far': [({ date, days }) => `${showDate(String(date))} is ${days} days ahead.`, 'Is that the day?'],
 };
 

@@ -14,6 +14,8 @@ export const PointPlace = z.object({
   zone: z.string().nullable(),
   position: Position.nullable(),
   outOfUse: z.boolean(),
+  /** Why it is out of use; null for one that is in use. */
+  whyOut: z.string().nullable(),
 });
 export type PointPlace = z.infer<typeof PointPlace>;
 
@@ -26,6 +28,7 @@ export const placeOf = ({ id, code, name, place, kind, zone = undefined, positio
   zone: zone ?? null,
   position: position ?? null,
   outOfUse: outOfUse !== undefined,
+  whyOut: outOfUse?.reason ?? null,
 });
 
 export const pointPlaces = reading('/api/places', {

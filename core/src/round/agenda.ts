@@ -26,18 +26,35 @@ export function roundsIn(lines: readonly RoundLine[], { state, after, limit }: z
     .slice(0, limit);
 }
 
+/**
+ * Rounds in the order in which a day asks for them: those of today, those of days before that are not done, the newest first, and those to
+ * come, the soonest first.
+ * @param day today, `YYYY-MM-DD`
+ */
+export function inWorkOrder(lines: readonly RoundLine[], day: string): RoundLine[] {
+  const rank = ({ date }: RoundLine) => (date === day ? 0 : date < day ? 1 : 2);
+  const by = (a: RoundLine, b: RoundLine) => {
+    if (a.date === b.date) return a.code < b.code ? -1 : 1;
+    return rank(a) === 1 ? (a.date < b.date ? 1 : -1) : a.date < b.date ? -1 : 1;
+  };
+  return [...lines].sort((a, b) => rank(a) - rank(b) || by(a, b));
+}
+
 /** Bottles in a cooler: with those who took them or with a colleague. What a courier, a household or a locked place has stands in `held`. */
 export const inOurHands = ({ waiting }: Pick<RoundOverview, 'waiting'>): BottleInCooler[] =>
   waiting.filter(({ holder }) => holder === null || holder.as === 'person');
 
-/** What the first page shows of all rounds at once, from the rounds themselves. */
-export function todayOf(lines: readonly RoundLine[]): Today {
+/** What the first page shows of all rounds at once, from the rounds themselves; `day` is today by the site's clock, `YYYY-MM-DD`. */
+export function todayOf(lines: readonly RoundLine[], day: string): Today {
   const agenda = <T>(items: (line: RoundLine) => readonly T[], at: (item: T) => number) => {
     const all = lines.flatMap((line) => items(line).map((item) => ({ round: line.id, item }))).sort((a, b) => at(a.item) - at(b.item));
     return { count: all.length, first: all.slice(0, listedToday) };
   };
   return {
-    rounds: roundsIn(lines, { state: 'open', after: undefined, limit: listedToday }),
+    rounds: inWorkOrder(
+      lines.filter(({ closed }) => !closed),
+      day,
+    ).slice(0, listedToday),
     clocks: agenda(
       ({ overview: { clocks } }) => clocks,
       ({ from }) => from,

@@ -57,14 +57,14 @@ describe('a chain of hands', () => {
 
   it('has each bottle in one place: what a courier has is not listed as in our cooler', () => {
     toCourier();
-    const { bottles } = todayOf([roundLine('a', state())]);
+    const { bottles } = todayOf([roundLine('a', state())], '2026-11-23');
     expect(bottles.first.map(({ item }) => [item.bottle, item.holder])).toEqual([[ammonium, null]]);
     book.write(handedOver, {
       ...fromCourier({ to: { as: 'person', name: 'Rui Costa' }, takenBy: '', received: { name: 'Rui Costa' } }, [metals]),
       from: courier,
     });
     expect(
-      todayOf([roundLine('a', state())])
+      todayOf([roundLine('a', state())], '2026-11-23')
         .bottles.first.map(({ item }) => [item.bottle, item.holder?.name])
         .sort(),
     ).toEqual([

@@ -68,6 +68,8 @@ export const RoundOverview = z.object({
   points: z.array(z.object({ name: z.string(), type: z.enum(['well', 'tap']) })),
   stages: z.array(z.enum(stages)),
   next: NextStep.nullable(),
+  /** Whether anything was measured or taken yet. */
+  isBegun: z.boolean(),
   nextPoint: z.string().nullable(),
   clocks: z.array(VisitClock),
   waiting: z.array(BottleInCooler),

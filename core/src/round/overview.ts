@@ -7,6 +7,7 @@ import type { RoundState } from './fold.ts';
 import { sayNext } from './asks.ts';
 import type { HeldBottles, RoundOverview, VisitClock } from './lines.ts';
 import { nextStep, viewOf } from './next.ts';
+import type { VisitState } from './visit.ts';
 
 /** What is with couriers, colleagues, households and in locked places, the longest first. */
 function heldBottles({ bottles }: RoundState): HeldBottles[] {
@@ -27,6 +28,13 @@ function heldBottles({ bottles }: RoundState): HeldBottles[] {
   }
   return [...held.values()].sort((a, b) => a.since - b.since);
 }
+
+/** Whether anything was measured, run or taken at a visit. */
+const isBegun = ({ level, purge, runs, unknownRuns, tests, bottles }: VisitState): boolean =>
+  (level !== null && (level.readings.length > 0 || level.leftOut !== null)) ||
+  (purge?.setUp ?? null) !== null ||
+  runs.length + unknownRuns.length + tests.length > 0 ||
+  bottles.some(({ filledAt }) => filledAt !== null);
 
 /** A round in short, for the first page and the list of rounds. */
 export function overview(round: RoundState): RoundOverview {
@@ -61,6 +69,7 @@ export function overview(round: RoundState): RoundOverview {
     zone,
     system,
     next,
+    isBegun: round.visits.some(isBegun),
     nextPoint: nameOf(next?.visit ?? null),
     clocks: [...clocks, ...onBench],
     points: round.visits.map((visit) => ({ name: visit.name, type: visit.point.type })),

@@ -11,7 +11,7 @@ import { Notes } from './notes.ts';
 import { Passkeys } from './passkeys.ts';
 import { isPassphrase } from './secrets.ts';
 import { meOf, Sessions } from './sessions.ts';
-import { houseZone } from './house-zone.ts';
+import { houseZone } from '../book/house-zone.ts';
 
 export interface AccessServices extends Services {
   books: Books;

@@ -1,5 +1,7 @@
 import { freeCode } from '@fonte/core/plan';
 import { findFreeCode, listedToday, listRounds, today } from '@fonte/core/round';
+import { wallTime } from '@fonte/core/time';
+import { houseZone } from '../book/house-zone.ts';
 import { JsonText, route, type Asked, type Route, type Services } from '../http/index.ts';
 import type { Store } from '../store/index.ts';
 import type { AgendaRow, RoundRow } from './tables.ts';
@@ -25,6 +27,16 @@ async function rounds(store: Store, { state, after, limit }: Asked<typeof listRo
   return `[${rows.map(lineOf).join(',')}]`;
 }
 
+/** Open rounds in the order of `inWorkOrder`. */
+async function openRounds(store: Store, day: string): Promise<string> {
+  const rows = await store.read<RoundRow[]>(
+    `SELECT * FROM rounds WHERE closed = 0 ORDER BY CASE WHEN date = ? THEN 0 WHEN date < ? THEN 1 ELSE 2 END,
+      CASE WHEN date < ? THEN date END DESC, date, code LIMIT ${listedToday}`,
+    [day, day, day],
+  );
+  return `[${rows.map(lineOf).join(',')}]`;
+}
+
 async function agenda(store: Store, what: AgendaRow['what']): Promise<string> {
   const rows = await store.read<AgendaRow[]>(`SELECT book, data FROM agenda WHERE what = ? ORDER BY at LIMIT ${listedToday}`, [what]);
   const [count] = await store.read<{ n: number }[]>('SELECT COUNT(*) AS n FROM agenda WHERE what = ?', [what]);
@@ -32,7 +44,7 @@ async function agenda(store: Store, what: AgendaRow['what']): Promise<string> {
 }
 
 /** Lists read the tables; no book is opened for them. */
-export const planRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
+export const planRoutes = ({ store, clock }: Pick<Services, 'store' | 'clock'>): Route[] => [
   route(listRounds, async ({ query }) => new JsonText(await rounds(store, query))),
   route(findFreeCode, async ({ query: { date } }) => {
     const prefix = date.slice(2).replaceAll('-', '');
@@ -45,8 +57,9 @@ export const planRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
     };
   }),
   route(today, async () => {
+    const day = wallTime(clock(), (await houseZone(store)) ?? 'UTC').date;
     const [open, clocks, bottles, actions] = [
-      await rounds(store, { state: 'open', limit: listedToday, after: undefined }),
+      await openRounds(store, day),
       await agenda(store, 'clock'),
       await agenda(store, 'bottle'),
       await agenda(store, 'action'),

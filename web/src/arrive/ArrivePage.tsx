@@ -17,6 +17,7 @@ import { Place } from './Place.tsx';
 import { Restore } from './Restore.tsx';
 import { Verdict } from './Verdict.tsx';
 import './arrive.css';
+import { OutOfUse } from '../book/OutOfUse.tsx';
 
 /** What may hurt here as it was seen today. */
 function Looked({ visit, again }: { visit: VisitState; again: () => void }) {
@@ -81,6 +82,7 @@ function ArriveAt({ visit }: { visit: VisitState }) {
   return (
     <div className="stack-wide">
       <VisitHead visit={visit} />
+      <OutOfUse points={[visit.point]} />
       {asksRisk ? <LookRound visit={visit} done={done} /> : <Looked visit={visit} again={() => setAgain('risk')} />}
       {asksPlace && <Place visit={visit} done={done} />}
       {!asksRisk && !asksPlace && (

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import useSWR from 'swr';
 import { readOrKept } from '../api/kept.ts';
 import { useRound } from '../book/useRound.ts';
+import { useOutOfUse } from '../book/useOutOfUse.ts';
 
 /** The last level at rest of each well of a round, by its point. */
 function useDepths(wells: readonly string[]): ReadonlyMap<string, number> {
@@ -26,7 +27,9 @@ function useDepths(wells: readonly string[]): ReadonlyMap<string, number> {
 export function useDayOf(): DayOf | null {
   const { plan, tables, extras } = useRound().round;
   const depths = useDepths(plan.visits.flatMap(({ point }) => (point.type === 'well' ? [point.id] : [])));
+  const outOfUse = useOutOfUse();
   if (!tables.bottles) return null;
-  const { date, zone, code, visits, lab } = plan;
+  const { date, zone, code, lab } = plan;
+  const visits = plan.visits.map((visit) => ({ ...visit, point: { ...visit.point, outOfUse: outOfUse(visit.point) } }));
   return { date, zone, code, visits, lab, table: tables.bottles, extras, depths };
 }

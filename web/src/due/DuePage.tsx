@@ -32,7 +32,14 @@ import { Mark, type MarkKind } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import { siteZone } from '../time/show.ts';
 
-const marks: Record<DueState, MarkKind> = { done: 'good', planned: 'note', due: 'open', behind: 'question', 'not-now': 'note' };
+const marks: Record<DueState, MarkKind> = {
+  done: 'good',
+  planned: 'note',
+  due: 'open',
+  behind: 'question',
+  'not-now': 'note',
+  'out-of-use': 'stop',
+};
 
 /** What every programme still lacks in its period, and a round that would take it. */
 export function DuePage() {
@@ -75,8 +82,9 @@ interface Props {
 }
 
 function OfProgramme({ programme, samples, names, today }: Props) {
-  const lines = dueOf(programme, samples, today);
-  const visits = visitsFor(programme, lines, samples);
+  const closed = new Set([...names.values()].filter(({ outOfUse }) => outOfUse).map(({ id }) => id));
+  const lines = dueOf(programme, samples, today, closed);
+  const visits = visitsFor(programme, lines, samples, closed);
   const { to } = periodOf(programme.per, today);
   const sum = (of: (line: DueLine) => number) => lines.reduce((total, line) => total + of(line), 0);
   const missed = sum((line) => line.missed);
@@ -113,12 +121,17 @@ function OfProgramme({ programme, samples, names, today }: Props) {
           { title: 'Analysis', render: ({ analysis }) => analysisName(table, analysis) },
           {
             title: 'State',
-            render: ({ state, owed }) => (
+            render: ({ state, owed, point }) => (
               <>
                 <span className={`word tone-${marks[state]}`}>
                   <Mark kind={marks[state]} />
                   {dueNames[state]}
                 </span>
+                {state === 'out-of-use' && point !== null && (
+                  <div className="small">
+                    {names.get(point)?.whyOut}. Sample what stands in for it; whether that counts, the programme’s authority says.
+                  </div>
+                )}
                 {owed.map((one) => (
                   <div key={`${one.visit} ${one.date}`} className="small">
                     Owed still: {showDate(one.date)} {owedNames[one.state]} <Link to={`/rounds/${one.round}`}>round</Link>

@@ -1,6 +1,7 @@
 import { refOf } from '@fonte/core/editions';
 import { limitSets, type LimitSet } from '@fonte/core/limits';
-import { Select } from 'antd';
+
+import { ManySelect } from '../form/ManySelect.tsx';
 
 interface Props {
   id?: string;
@@ -35,12 +36,10 @@ const nameAmong = (set: LimitSet, sets: readonly LimitSet[]): string =>
 /** The choice of limit sets, in order. */
 export function LimitSets({ id, label, placeholder = 'Choose at least one', value, usual = [], onChange = () => undefined, sets }: Props) {
   return (
-    <Select
+    <ManySelect
       {...(id ? { id } : {})}
       {...(label ? { 'aria-label': label } : {})}
-      mode="multiple"
       style={{ width: '100%' }}
-      size="large"
       value={[...(value ?? usual)]}
       onChange={onChange}
       maxCount={6}

@@ -1,5 +1,5 @@
 import { newId } from '@fonte/core/book';
-import { visitAdded } from '@fonte/core/plan';
+import { questionOutOfUse, visitAdded } from '@fonte/core/plan';
 import { registerLists, type Point } from '@fonte/core/registers';
 import { Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import type { z } from 'zod';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
+import { Findings } from '../findings/Findings.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
@@ -60,6 +61,7 @@ function Add({ close }: { close: () => void }) {
           options={points.map(({ id, name, code, place }) => ({ value: id, label: `${name}, ${code}, ${place}` }))}
         />
       </Field>
+      {known && <Findings of={questionOutOfUse([known])} />}
       <p className="small soft">
         It is in no register yet? <Link to="/points/new">Register it first</Link>; that works without a signal, too.
       </p>

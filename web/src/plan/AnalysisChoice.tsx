@@ -1,8 +1,9 @@
 import { analysisName, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import { suggest } from '@fonte/core/plan';
 import type { Point } from '@fonte/core/registers';
-import { Button, Checkbox, Select } from 'antd';
-import { findAnalysis, offered } from '../editions/analyses.ts';
+import { Button, Checkbox } from 'antd';
+import { offered } from '../editions/analyses.ts';
+import { ManySelect } from '../form/ManySelect.tsx';
 
 /** What is asked for most, and stands open on every plan. */
 export const everyday: readonly AnalysisId[] = ['coliforms', 'general', 'nutrients', 'metals', 'lead'];
@@ -28,13 +29,11 @@ export function AnalysisChoice({ point, table, value, onChange, name }: Props) {
         options={common.map((id) => ({ value: id, label: analysisName(table, id) }))}
         onChange={(chosen) => onChange([...chosen, ...others])}
       />
-      <Select
-        mode="multiple"
+      <ManySelect
         aria-label={`More analyses at ${name}`}
         placeholder="More analyses"
         value={others}
         options={offered(table, common)}
-        showSearch={{ filterOption: findAnalysis }}
         onChange={(chosen: AnalysisId[]) => onChange([...value.filter((id) => common.includes(id)), ...chosen])}
       />
       {missing.length > 0 && (

@@ -1,4 +1,5 @@
-import { bottleTables, cardAt } from '@fonte/core/bottles';
+import { questionIntake } from '@fonte/core/day';
+import { bottleTables, cardAt, rulesFor } from '@fonte/core/bottles';
 import { newId } from '@fonte/core/book';
 import { findFreeCode, editionsOn } from '@fonte/core/round';
 import {
@@ -8,6 +9,7 @@ import {
   nthVisit,
   questionDay,
   questionFirstWater,
+  questionOutOfUse,
   questionLab,
   roundPlanned,
 } from '@fonte/core/plan';
@@ -63,6 +65,16 @@ const lastLab = 'fonte.lab';
 const usualLab = (labs: readonly Lab[]): Lab | undefined =>
   labs.find(({ id }) => id === localStorage.getItem(lastLab)) ?? [...labs].sort((a, b) => (a.id < b.id ? -1 : 1))[0];
 
+/** What the lab of a plan does not take in on its day. */
+function intakeOf(lab: Lab | null, date: string, visits: readonly VisitDraft[]) {
+  const table = bottleTables.on('bottles', date) ?? bottleTables.newest[0]!;
+  const rules = rulesFor(
+    table,
+    visits.flatMap(({ analyses }) => analyses),
+  );
+  return questionIntake(lab, date, rules, table);
+}
+
 function PlanForm({ labs }: { labs: Lab[] }) {
   const author = useMe().id;
   const navigate = useNavigate();
@@ -92,6 +104,8 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         visits.flatMap(({ analyses }) => analyses),
       ),
       ...questionFirstWater(visits),
+      ...questionOutOfUse(visits.map(({ point }) => point)),
+      ...intakeOf(lab, date, visits),
     ],
     write: async (planned, { id, kept }) => {
       const { book } = form.values;
@@ -154,7 +168,9 @@ function PlanForm({ labs }: { labs: Lab[] }) {
           <LimitSets usual={limits} sets={setsOn(draft.date)} />
         </Field>
       </div>
-      {isDay && form.asked.length === 0 && <Findings of={questionDay(draft.date, wallTime(now(), zone).date)} />}
+      {isDay && form.asked.length === 0 && (
+        <Findings of={[...questionDay(draft.date, wallTime(now(), zone).date), ...intakeOf(lab, draft.date, visits)]} />
+      )}
       <section className="stack">
         <h2>Points</h2>
         {(points.length > 8 || search !== '') && (

@@ -10,6 +10,7 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
+import { ManySelect } from '../form/ManySelect.tsx';
 
 /** The labs that bottles of this round go to beside its own, and one more. */
 export function OtherLabs() {
@@ -63,7 +64,7 @@ function Choose({ kinds, close }: { kinds: readonly RuleId[]; close: () => void 
         <Select size="large" options={labs.map(({ id, name }) => ({ value: id, label: name }))} />
       </Field>
       <Field name="bottles" label="All bottles of these kinds">
-        <Select size="large" mode="multiple" options={kinds.map((rule) => ({ value: rule, label: cardOf(table, rule).name }))} />
+        <ManySelect options={kinds.map((rule) => ({ value: rule, label: cardOf(table, rule).name }))} />
       </Field>
       <Field name="splits" label="" isTicked>
         <Checkbox>Splits, of whatever kind</Checkbox>

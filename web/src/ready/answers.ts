@@ -29,7 +29,10 @@ import {
   type RoundState,
 } from '@fonte/core/round';
 import { addressOf, type AnyEndpoint, type Answer, type Question } from '@fonte/core/endpoints';
+import { wallTime } from '@fonte/core/time';
 import { z } from 'zod';
+import { now } from '../time/clock.ts';
+import { siteZone } from '../time/show.ts';
 import { disk } from '../disk/index.ts';
 import { inOutbox, outboxRead } from '../book/outbox.ts';
 import { ownDevice } from '../session/device.ts';
@@ -127,7 +130,7 @@ function local<E extends AnyEndpoint>(
 }
 
 export const localAnswers: ReadonlyMap<string, Local> = new Map([
-  local(today, async () => todayOf(await lines())),
+  local(today, async () => todayOf(await lines(), wallTime(now(), siteZone()).date)),
   local(listRounds, async ({ query }) => roundsIn(await lines(), z.parse(listRounds.query, query ?? {}))),
   local(findFreeCode, async ({ query: { date } }) => {
     const taken = (await keptRounds()).map(({ round }) => round.plan.code);

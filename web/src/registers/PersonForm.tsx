@@ -7,6 +7,7 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { freshId, useRegister } from './useRegister.ts';
 import { thingPage } from './ThingPage.tsx';
+import { ManySelect } from '../form/ManySelect.tsx';
 
 /** A person, with the initials that stand on labels and the role that says what may be written. */
 function PersonForm({ thing }: { thing: Person | null }) {
@@ -32,7 +33,7 @@ function PersonForm({ thing }: { thing: Person | null }) {
           </Field>
         </div>
         <Field name="trained" hint="Empty: it is not known, and nothing is said">
-          <Select size="large" mode="multiple" options={trainingIds.map((id) => ({ value: id, label: training(id).name }))} />
+          <ManySelect options={trainingIds.map((id) => ({ value: id, label: training(id).name }))} />
         </Field>
       </EntryForm>
     </>

@@ -8,6 +8,7 @@ import { FollowUps } from '../act/index.ts';
 import { KitPage, KitPanel } from '../kit/index.ts';
 import { useMe } from '../session/session.ts';
 import { stepPath } from '../visit/paths.ts';
+import { OutOfUse } from '../book/OutOfUse.tsx';
 
 /** The first page of a round; whoever has it as a kit sees the kit. */
 export function RoundPage() {
@@ -34,6 +35,7 @@ function WholeRound() {
           </Button>
         )}
       </section>
+      <OutOfUse points={round.visits.map(({ point }) => point)} />
       <KitPanel />
       <Settle />
       <Clocks />

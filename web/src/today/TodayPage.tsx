@@ -114,7 +114,7 @@ function NextUp({ round }: { round: RoundLine }) {
       <p className="soft">{showMoment(time, overview.zone)}</p>
       <p className="soft">
         {overview.name}, {overview.code}
-        {isToday ? '' : `, planned for ${showDate(round.date)}`}
+        {isToday ? '' : `, ${sayPlanned(round, time)}`}
       </p>
       <h1 id="next-up">{next ? sayNext(next) : 'All done'}</h1>
       <p className="next-where">{overview.nextPoint ?? overview.points.map((point) => point.name).join(' and ')}</p>
@@ -244,7 +244,16 @@ function WithOthers({ rounds }: { rounds: readonly RoundLine[] }) {
   );
 }
 
+/** When a round is or was to be, and that nobody has begun one of days ago. */
+function sayPlanned({ date, overview: { zone, isBegun } }: RoundLine, time: number): string {
+  const today = wallTime(time, zone).date;
+  if (date === today) return 'today';
+  const planned = `planned for ${showDate(date)}`;
+  return date < today && !isBegun ? `${planned}, not begun` : planned;
+}
+
 function Others({ rounds }: { rounds: RoundLine[] }) {
+  const time = useNow(60_000);
   return (
     <section className="stack">
       <h2>Also open</h2>
@@ -254,7 +263,7 @@ function Others({ rounds }: { rounds: RoundLine[] }) {
             {round.overview.next ? sayNext(round.overview.next) : 'All done'}
             <br />
             <span className="soft small">
-              {round.name}, {round.code}
+              {round.name}, {round.code}, {sayPlanned(round, time)}
             </span>
           </span>
           <Mark kind="note" />

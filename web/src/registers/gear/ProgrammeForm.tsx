@@ -30,6 +30,7 @@ import { wallTime } from '@fonte/core/time';
 import { thingPage } from '../ThingPage.tsx';
 import { freshId, useRegister } from '../useRegister.ts';
 import { monthName } from '../../time/show.ts';
+import { ManySelect } from '../../form/ManySelect.tsx';
 
 interface Values {
   id: string;
@@ -147,22 +148,14 @@ function ProgrammeForm({ thing }: { thing: Programme | null }) {
           <Field name="source" placeholder="the authority’s letter, or the law" />
         </div>
         <Field name="points">
-          <Select
-            mode="multiple"
-            size="large"
-            showSearch={{ onSearch: setSearch, filterOption: false }}
+          <ManySelect
+            onSearch={setSearch}
             placeholder="Name or code"
             options={points.map(({ id, name, code }) => ({ value: id, label: `${name}, ${code}` }))}
           />
         </Field>
         <Field name="analyses">
-          <Select
-            mode="multiple"
-            size="large"
-            placeholder="Analyses"
-            showSearch={{ optionFilterProp: 'label' }}
-            options={analysisIds.map((id) => ({ value: id, label: analysisName(table, id) }))}
-          />
+          <ManySelect placeholder="Analyses" options={analysisIds.map((id) => ({ value: id, label: analysisName(table, id) }))} />
         </Field>
         <div className="form-grid">
           <Field name="times">

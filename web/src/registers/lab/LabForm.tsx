@@ -5,7 +5,7 @@ import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
-import { findAnalysis, offered } from '../../editions/analyses.ts';
+import { offered } from '../../editions/analyses.ts';
 import { classes, emptyCutOff, emptyDropOff, fieldOfLab, labValues, readLab, type LabValues, type TemperatureClass } from './labValues.ts';
 import { useRegister } from '../useRegister.ts';
 import { thingPage } from '../ThingPage.tsx';
@@ -17,6 +17,7 @@ import { withHolidays } from './holidays.ts';
 import { Refusals } from './Refusals.tsx';
 import { ZoneSelect } from './ZoneSelect.tsx';
 import '../registers.css';
+import { ManySelect } from '../../form/ManySelect.tsx';
 
 /** A lab with what it takes in, when, how warm and how old: its own rules, never constants of the product. */
 function LabForm({ thing }: { thing: Lab | null }) {
@@ -86,10 +87,10 @@ function LabForm({ thing }: { thing: Lab | null }) {
             {(row) => (
               <>
                 <Field name={[row, 'bottles']}>
-                  <Select size="large" mode="multiple" options={bottles} optionFilterProp="label" />
+                  <ManySelect options={bottles} />
                 </Field>
                 <Field name={[row, 'weekdays']}>
-                  <Select size="large" mode="multiple" options={weekdaysInShort} />
+                  <ManySelect options={weekdaysInShort} />
                 </Field>
                 <Field name={[row, 'closes']}>
                   <TimeInput />
@@ -108,7 +109,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
               <>
                 <Field name={[row, 'name']} />
                 <Field name={[row, 'weekdays']} label="Days">
-                  <Select size="large" mode="multiple" options={weekdaysInShort} />
+                  <ManySelect options={weekdaysInShort} />
                 </Field>
                 <Field name={[row, 'opens']} label="From">
                   <TimeInput />
@@ -127,7 +128,7 @@ function LabForm({ thing }: { thing: Lab | null }) {
           <h2>What it wants</h2>
           <div className="form-grid">
             <Field name="takes" hint="Empty: it is not known, and nothing is said">
-              <Select size="large" mode="multiple" options={offered(table)} showSearch={{ filterOption: findAnalysis }} />
+              <ManySelect options={offered(table)} />
             </Field>
             <Field
               name="labels"

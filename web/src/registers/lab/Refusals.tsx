@@ -5,7 +5,7 @@ import { Input, Select, type SelectProps } from 'antd';
 import { Field } from '../../form/Field.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { typedOf } from '../../form/values.ts';
-import { findAnalysis } from '../../editions/analyses.ts';
+import { ManySelect } from '../../form/ManySelect.tsx';
 
 interface Props {
   bottles: NonNullable<SelectProps['options']>;
@@ -28,10 +28,10 @@ export function Refusals({ bottles, analyses }: Props) {
           </Field>
           <Field name="residualMost" />
           <Field name="asksForBlanks">
-            <Select size="large" mode="multiple" options={bottles} optionFilterProp="label" />
+            <ManySelect options={bottles} />
           </Field>
           <Field name="accredited">
-            <Select size="large" mode="multiple" options={analyses} showSearch={{ filterOption: findAnalysis }} />
+            <ManySelect options={analyses} />
           </Field>
         </div>
         <h3>How long water of standing samples may have stood</h3>

@@ -1,6 +1,6 @@
 import { dueNames } from '@fonte/core/due';
 import { findPlaces, pointKind, pointKindIds, pointPlaces, type PointPlace } from '@fonte/core/registers';
-import { Grid, Input, Segmented, Select, Table } from 'antd';
+import { Grid, Input, Segmented, Table } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useAnswer } from '../../api/useAnswer.ts';
@@ -10,6 +10,7 @@ import { RegisterHead } from '../RegisterNav.tsx';
 import { useDueAt } from './useDueAt.ts';
 import { markOf, markSvg, shapeNames, type MarkShape } from './marks.ts';
 import './map.css';
+import { ManySelect } from '../../form/ManySelect.tsx';
 
 const PointMap = later(
   async () => (await import('./PointMap.tsx')).PointMap,
@@ -73,9 +74,7 @@ function Places({ all }: { all: readonly PointPlace[] }) {
           maxLength={80}
           onChange={(event) => setText(event.target.value)}
         />
-        <Select
-          mode="multiple"
-          size="large"
+        <ManySelect
           allowClear
           aria-label="Kinds"
           placeholder="Every kind"
@@ -83,9 +82,7 @@ function Places({ all }: { all: readonly PointPlace[] }) {
           onChange={setKinds}
           options={pointKindIds.filter((id) => known.has(id)).map((id) => ({ value: id, label: pointKind(id).name }))}
         />
-        <Select
-          mode="multiple"
-          size="large"
+        <ManySelect
           allowClear
           aria-label="Zones"
           placeholder="Every zone"

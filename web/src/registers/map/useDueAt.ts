@@ -1,5 +1,5 @@
 import { dueAt, lookBack, sampleRecord } from '@fonte/core/due';
-import { registerLists } from '@fonte/core/registers';
+import { pointPlaces, registerLists } from '@fonte/core/registers';
 import { wallTime } from '@fonte/core/time';
 import { useMemo } from 'react';
 import { useAnswer } from '../../api/useAnswer.ts';
@@ -10,6 +10,10 @@ import { siteZone } from '../../time/show.ts';
 export function useDueAt(): ReadonlyMap<string, 'behind' | 'due'> | undefined {
   const { data: programmes } = useAnswer(registerLists.programmes, { query: { limit: 500 } });
   const { data: samples } = useAnswer(sampleRecord, { query: { from: wallTime(now() - lookBack, 'UTC').date } });
+  const { data: places } = useAnswer(pointPlaces, {});
   const today = wallTime(now(), siteZone()).date;
-  return useMemo(() => programmes && samples && dueAt(programmes, samples, today), [programmes, samples, today]);
+  return useMemo(() => {
+    if (!programmes || !samples || !places) return undefined;
+    return dueAt(programmes, samples, today, new Set(places.filter(({ outOfUse }) => outOfUse).map(({ id }) => id)));
+  }, [programmes, samples, places, today]);
 }

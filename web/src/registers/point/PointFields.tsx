@@ -23,6 +23,7 @@ import { FromPhone } from './FromPhone.tsx';
 import { emptyContact, emptyLayer, emptyMark, emptyNarrower, type PointValues } from './pointValues.ts';
 import { TimeInput } from '../../time/TimeInput.tsx';
 import { weekdaysInShort } from '../weekdays.ts';
+import { ManySelect } from '../../form/ManySelect.tsx';
 
 export function WellFields() {
   return (
@@ -148,10 +149,10 @@ export function WaterFields({ type }: { type: Point['type'] }) {
         <Field name="zone" />
       </div>
       <Field name="traits" hint="It decides how a sample is taken there">
-        <Select size="large" mode="multiple" options={traitIds.map((id) => ({ value: id, label: trait(id).name }))} />
+        <ManySelect options={traitIds.map((id) => ({ value: id, label: trait(id).name }))} />
       </Field>
       <Field name="surroundings" hint="It suggests what to test for">
-        <Select size="large" mode="multiple" options={surroundingIds.map((id) => ({ value: id, label: surrounding(id).name }))} />
+        <ManySelect options={surroundingIds.map((id) => ({ value: id, label: surrounding(id).name }))} />
       </Field>
     </section>
   );
@@ -172,7 +173,7 @@ export function PlaceFields({ set }: { set: (change: Pick<PointValues, 'position
         <Field name="room" hint="Taps of one room are flushed together" />
       </div>
       <Field name="hazards">
-        <Select size="large" mode="multiple" options={hazardIds.map((id) => ({ value: id, label: hazard(id).name }))} />
+        <ManySelect options={hazardIds.map((id) => ({ value: id, label: hazard(id).name }))} />
       </Field>
     </section>
   );
@@ -189,7 +190,7 @@ export function ContactFields() {
             <Field name={[row, 'name']} />
             <Field name={[row, 'call']} />
             <Field name={[row, 'weekdays']} label="Days, if not every day">
-              <Select size="large" mode="multiple" options={weekdaysInShort} />
+              <ManySelect options={weekdaysInShort} />
             </Field>
             <Field name={[row, 'from']} label="There from">
               <TimeInput />
@@ -224,7 +225,7 @@ export function UseFields({ self, isOut }: { self: string; isOut: boolean }) {
         </Field>
         <Field name={['siting', 'number']} />
         <Field name="alternatives">
-          <Select size="large" mode="multiple" options={others} optionFilterProp="label" />
+          <ManySelect options={others} />
         </Field>
         <Field name={['outOfUse', 'is']} label="State" isTicked>
           <Checkbox>Out of use now</Checkbox>
