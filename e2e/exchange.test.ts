@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, overflow, phone, see, shows, tick } from './browser.ts';
+import { click, desk, option, overflow, phone, see, shows, tick } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 
@@ -40,14 +40,14 @@ describe.sequential('points as a file', () => {
       ].join('\n'),
     );
     await see(page, 'name: Market hall → Market hall and quay');
-    await see(page, '“tap” is no word of the register.');
+    await see(page, '“tap” is not one of: ');
     await see(page, 'the other way round it is among them');
     await see(page, 'The same 1');
     await see(page, 'Write 2 points down');
     expect(await seriousBarriers(page)).toEqual([]);
-    await tick(page, 'The place that is asked about is right');
+    await tick(page, 'The row that is asked about is right');
     await see(page, 'Write 3 points down');
-    await tick(page, 'The place that is asked about is right');
+    await tick(page, 'The row that is asked about is right');
     await click(page, 'Write 2 points down');
     await see(page, '2 of 5 rows were written down');
     await click(page, 'To the points', 'link');
@@ -65,6 +65,13 @@ describe.sequential('points as a file', () => {
       '{ "features": [{ "geometry": null, "properties": { "code": "SH1", "name": "Sports hall, showers" } }] }',
     );
     await see(page, 'name: Sports hall → Sports hall, showers');
+    await click(page, 'Leave the register as it is');
+    await bring('kode.csv', 'Kode;Name\nSH1;Sports hall');
+    await option(page, 'Column Kode', 'code');
+    await see(page, 'name: Sports hall, showers → Sports hall');
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await bring('kode.csv', 'Kode;Name\nSH1;Sports hall, left');
+    await see(page, 'Sports hall, left');
     await click(page, 'Leave the register as it is');
     await page.setViewport(phone);
     await see(page, 'Bring them in');

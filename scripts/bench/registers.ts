@@ -160,7 +160,7 @@ export async function exchange(): Promise<void> {
   const ids = points.map(({ id }) => id);
   let faults = 0;
   const compared = await timed(() => {
-    const rows = previewPoints(readPoints(lines.join('\r\n')).rows, points.slice(0, 5000), ids);
+    const rows = previewPoints(readPoints(lines.join('\r\n')), points.slice(0, 5000), ids);
     faults = rows.filter(({ state }) => state === 'fault').length;
   });
   if (faults !== 40) throw new Error(`${faults} rows are broken, not 40.`);

@@ -1,8 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { idOf, tapPoint, wellPoint } from '../../test/script.ts';
+import { questionBuilt } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
-import { isWritable, pointColumns, pointsToCsv, pointsToGeoJson, previewPoints, readPoints, sayCell, type PreviewRow } from './index.ts';
+import { sayAbout } from '../round/index.ts';
+import {
+  isWritable,
+  pointColumns,
+  pointsToCsv,
+  pointsToGeoJson,
+  previewPoints,
+  readPoints,
+  sayCell,
+  type PreviewRow,
+  type SaidColumns,
+} from './index.ts';
 
 const ids = Array.from({ length: 50 }, (_, index) => idOf(900 + index));
 const well: Point = {
@@ -27,7 +39,8 @@ const spring: Point = {
   tap: { outlet: 'Spout', residualMinimum: null },
 };
 const register = [well, tap, spring];
-const preview = (text: string, known: readonly Point[] = register) => previewPoints(readPoints(text).rows, known, ids);
+const preview = (text: string, known: readonly Point[] = register, said: SaidColumns = {}) =>
+  previewPoints(readPoints(text, said), known, ids, (point) => (point.type === 'well' ? questionBuilt(point.well) : []));
 const states = (rows: readonly PreviewRow[]) => rows.map(({ state }) => state);
 const head = 'code,name,place,kind,use,outlet,least_free_chlorine_mg_L';
 
@@ -146,6 +159,56 @@ describe('a file that comes in', () => {
       expect([isWritable(row, false), isWritable(row, true)]).toEqual([false, true]);
     }
     expect(codes('36.53', '-31.04').asked).toEqual([]);
+  });
+
+  it('asks what the form of a point asks: inches for millimetres, feet for metres', () => {
+    const says = (text: string) => preview(text)[0]!.asked.map((finding) => sayAbout(finding).says);
+    const [row] = preview('code,inside_diameter_mm\nMW3,2');
+    expect([row!.asked.map(({ code }) => code), isWritable(row!, false), isWritable(row!, true)]).toEqual([
+      expect.arrayContaining(['narrow']) as unknown,
+      false,
+      true,
+    ]);
+    // 18 m are 59.06 ft.
+    expect(says('code,bottom_m\nMW3,59.06')).toEqual(['bottom_m: 59.06 m? The register has 18 m, which is 59.06 ft.']);
+    expect(says('code,bottom_m\nMW3,19')).toEqual([]);
+  });
+
+  it('says where a feature has a line or an area for its place: nothing is lost in silence', () => {
+    const feature = (geometry: object | null) =>
+      preview(
+        JSON.stringify({
+          type: 'FeatureCollection',
+          features: [{ type: 'Feature', geometry, properties: { code: 'MW3', name: 'Lower' } }],
+        }),
+      )[0]!;
+    const line = feature({
+      type: 'LineString',
+      coordinates: [
+        [-31, 36],
+        [-31.1, 36.1],
+      ],
+    });
+    expect([line.state, sayCell(line.faults[0]!)]).toEqual([
+      'fault',
+      'geometry: Its place is a LineString. A point needs one position: draw it as a point.',
+    ]);
+    expect(feature(null).state).toBe('changed');
+  });
+
+  it('names the words that are allowed beside one that is not', () => {
+    const [kind, hazard] = [preview(`${head}\nNEW1,A,B,tap,supply,Tap,none`), preview('code,hazards\nMW3,insects;dragons')].map(([row]) =>
+      sayCell(row!.faults[0]!),
+    );
+    expect(kind).toMatch(/^kind: “tap” is not one of: .*house-tap/);
+    expect(hazard).toMatch(/^hazards: “dragons” is not one of: .*insects/);
+  });
+
+  it('takes a column of any name for one of ours once somebody says so, in another unit too', () => {
+    const text = 'Kode;Tiefe (Fuß)\nMW3;66';
+    expect(readPoints(text)).toMatchObject({ fault: 'no-code', unknown: ['Kode', 'Tiefe (Fuß)'] });
+    const [row] = preview(text, register, { kode: { name: 'code' }, tiefefuß: { name: 'bottom_m', unit: 'ft' } });
+    expect(row).toMatchObject({ state: 'changed', changes: [{ column: 'bottom_m', before: '18', after: '20.1168' }], asked: [] });
   });
 
   it.each([

@@ -1,8 +1,8 @@
 import type { Coded, Finding } from '../findings/index.ts';
 import { centreOf, Point, pointKind, pointKindIds, questionFrom, type PointKind, type Position } from '../registers/index.ts';
-import { readStyled, styleShown, toBase, type NumberStyle } from '../units/index.ts';
+import { convert, fromBase, readStyled, styleShown, toBase, type NumberStyle, type UnitId } from '../units/index.ts';
 import { at, withAt } from './paths.ts';
-import type { FileRow } from './rows.ts';
+import type { FileRow, ReadFile } from './rows.ts';
 import { pointColumns, type PointColumn } from './tables/columns.ts';
 import { cellOf, none } from './write.ts';
 
@@ -28,15 +28,22 @@ export interface PreviewRow {
 const styleOf = (rows: readonly FileRow[]): NumberStyle =>
   styleShown(rows.flatMap(({ cells }) => pointColumns.flatMap(({ name, is }) => (is === 'number' && cells[name] ? [cells[name]] : []))));
 
+/** How a file is read, and what is asked about a point as it would be. */
+interface Reading {
+  style: NumberStyle;
+  units: ReadFile['units'];
+  question: (point: Point) => readonly Finding[];
+}
+
 /** A number of a cell in base units; or what is wrong with it. */
-function numberIn(cell: string, { unit }: PointColumn, style: NumberStyle): number | Coded {
+function numberIn(cell: string, unit: UnitId | undefined, style: NumberStyle): number | Coded {
   const reading = readStyled(cell, style);
   if (!reading.ok) return { code: reading.code === 'two-ways' ? 'which-mark' : 'no-number' };
   // 52 mm are 0.052 m, and not what binary makes of the product.
   return unit ? Number(toBase(reading.value, unit).toPrecision(12)) : reading.value;
 }
 
-function valueIn(cell: string, column: PointColumn, style: NumberStyle): { value: unknown } | Coded {
+function valueIn(cell: string, column: PointColumn, { style, units }: Reading): { value: unknown } | Coded {
   if (cell === none && column.path === 'tap.residualMinimum') return { value: null };
   if (column.is === 'list')
     return {
@@ -50,7 +57,7 @@ function valueIn(cell: string, column: PointColumn, style: NumberStyle): { value
       ],
     };
   if (column.is !== 'number') return { value: cell };
-  const number = numberIn(cell, column, style);
+  const number = numberIn(cell, units[column.name] ?? column.unit, style);
   return typeof number === 'number' ? { value: number } : number;
 }
 
@@ -64,20 +71,46 @@ const columnAt = (path: string) =>
   pointColumns.find((column) => column.path === path) ??
   pointColumns.find((column) => path.startsWith(`${column.path}.`) || column.path.startsWith(`${path}.`));
 
+const wordAt = (draft: object, path: readonly PropertyKey[]): string => String(at(draft, path.map(String).join('.')) ?? '').slice(0, 60);
+
+/** How many of one unit are one of another, where a number of a file is easily in the other one. */
+const slips: readonly { unit: UnitId; other: UnitId; code: string }[] = [
+  { unit: 'm', other: 'ft', code: 'likely-feet' },
+  { unit: 'mm', other: 'in', code: 'likely-inches' },
+];
+/** So near, as a part of it, a number in another unit comes to the one that is registered. */
+const near = 0.02;
+
+/** Numbers that are those of the register in another unit. */
+function unitSlips(known: Point, point: Point): Finding[] {
+  return pointColumns.flatMap((column): Finding[] => {
+    const slip = slips.find(({ unit }) => unit === column.unit);
+    const [before, after] = [at(known, column.path), at(point, column.path)];
+    if (!slip || typeof before !== 'number' || typeof after !== 'number' || before === after || after === 0) return [];
+    const as = convert(fromBase(after, slip.unit), slip.other, slip.unit);
+    const was = fromBase(before, slip.unit);
+    if (Math.abs(as - was) > near * Math.abs(was)) return [];
+    return [
+      { code: slip.code, severity: 'question', field: column.path, data: { column: column.name, was, is: fromBase(after, slip.unit) } },
+    ];
+  });
+}
+
 function previewRow(
-  { line, cells }: FileRow,
+  { line, cells, shape }: FileRow,
   known: Point | undefined,
   centre: Position | null,
-  style: NumberStyle,
+  reading: Reading,
   id: string,
 ): PreviewRow {
   const code = cells['code'] ?? '';
   const row = { line, code, changes: [], asked: [], faults: [] as CellFault[], point: null };
   const fault = (faults: CellFault[]): PreviewRow => ({ ...row, state: 'fault', faults });
+  if (shape !== undefined) return fault([{ column: 'geometry', code: 'not-a-point', data: { shape } }]);
   const kind = cells['kind'];
   if (!known && !kind) return fault([{ column: 'kind', code: 'no-kind' }]);
   if (kind && !(pointKindIds as readonly string[]).includes(kind))
-    return fault([{ column: 'kind', code: 'unknown-word', data: { word: kind } }]);
+    return fault([{ column: 'kind', code: 'unknown-word', data: { word: kind, allowed: pointKindIds.join(', ') } }]);
   const type = kind ? pointKind(kind as PointKind).type : known!.type;
   if (known && known.type !== type) return fault([{ column: 'kind', code: 'other-type', data: { type: known.type } }]);
   let draft: object = known ?? bare(kind as PointKind, id);
@@ -90,20 +123,24 @@ function previewRow(
       faults.push({ column: column.name, code: 'not-of-type', data: { type } });
       continue;
     }
-    const read = valueIn(cell, column, style);
+    const read = valueIn(cell, column, reading);
     if ('code' in read) faults.push({ column: column.name, ...read });
     // What reads the same as the register says is the same: no digit is lost on the way round.
-    else if (!known || cellOf(known, column) !== cell) draft = withAt(draft, column.path, read.value);
+    else if (!known || reading.units[column.name] !== undefined || cellOf(known, column) !== cell)
+      draft = withAt(draft, column.path, read.value);
   }
   if (faults.length > 0) return fault(faults);
   const parsed = Point.safeParse(draft);
   if (!parsed.success)
     return fault(
-      parsed.error.issues.map(({ path, message }) => ({
-        column: columnAt(path.join('.'))?.name ?? path.join('.'),
-        code: 'refused',
-        data: { message: message.startsWith('Invalid') ? '' : message },
-      })),
+      parsed.error.issues.map((issue): CellFault => {
+        const { path, message } = issue;
+        const column = columnAt(path.join('.'))?.name ?? path.join('.');
+        // A word that is none comes with those that are.
+        if (issue.code === 'invalid_value')
+          return { column, code: 'unknown-word', data: { word: wordAt(draft, path), allowed: issue.values.map(String).join(', ') } };
+        return { column, code: 'refused', data: { message: message.startsWith('Invalid') ? '' : message } };
+      }),
     );
   const point = parsed.data;
   if (point.disinfection === 'none' && point.type === 'tap' && point.tap.residualMinimum !== null)
@@ -117,7 +154,12 @@ function previewRow(
     (!known?.position ||
       at(known, 'position.latitude') !== point.position.latitude ||
       at(known, 'position.longitude') !== point.position.longitude);
-  const asked = isMoved ? questionFrom(point.position!, centre) : [];
+  const isBuiltAnew = changes.some(({ column }) => pointColumns.some(({ name, of }) => name === column && of === 'well'));
+  const asked = [
+    ...(isMoved ? questionFrom(point.position!, centre) : []),
+    ...(isBuiltAnew ? reading.question(point) : []),
+    ...(known ? unitSlips(known, point) : []),
+  ];
   return { ...row, state: !known ? 'new' : changes.length === 0 ? 'same' : 'changed', point, changes, asked };
 }
 
@@ -125,8 +167,14 @@ function previewRow(
  * What a file would do to the register, row by row. Rows are told apart by their code; an empty cell leaves what is registered as it
  * is.
  * @param ids one for each row, for those that are new
+ * @param question what the form of a point asks about it as well
  */
-export function previewPoints(rows: readonly FileRow[], registered: readonly Point[], ids: readonly string[]): PreviewRow[] {
+export function previewPoints(
+  { rows, units }: Pick<ReadFile, 'rows' | 'units'>,
+  registered: readonly Point[],
+  ids: readonly string[],
+  question: Reading['question'] = () => [],
+): PreviewRow[] {
   const byCode = new Map(registered.map((point) => [point.code, point]));
   const style = styleOf(rows);
   const own = registered.flatMap(({ position }) => position ?? []);
@@ -150,7 +198,7 @@ export function previewPoints(rows: readonly FileRow[], registered: readonly Poi
     });
     if (code === '') return fault('no-code');
     if (times.get(code)! > 1) return fault('code-twice');
-    return previewRow(row, byCode.get(code), centre, style, ids[index]!);
+    return previewRow(row, byCode.get(code), centre, { style, units, question }, ids[index]!);
   });
 }
 

@@ -4,10 +4,11 @@ import type { ReadFile } from './rows.ts';
 
 const faultWords: Words = {
   'no-kind': 'A point that is new needs its kind.',
-  'unknown-word': ({ word }) => `“${word}” is no word of the register.`,
+  'unknown-word': ({ word, allowed }) => `“${word}” is not one of: ${allowed}.`,
+  'not-a-point': ({ shape }) => `Its place is a ${shape}. A point needs one position: draw it as a point.`,
   'other-type': ({ type }) => `It is registered as a ${type}: what it is cannot change.`,
   'not-of-type': ({ type }) => `A ${type} has no such thing.`,
-  'no-number': 'This is no number.',
+  'no-number': 'Not a number.',
   'which-mark': 'Is the mark a decimal one, or of thousands? Write it without thousands, and with other than three digits behind the mark.',
   'no-code': 'A row without a code belongs to no point.',
   'code-twice': 'This code stands in the file twice.',

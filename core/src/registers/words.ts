@@ -38,11 +38,21 @@ export const registerSays: readonly Says[] = [
   ),
 ];
 
+const plain = (number: unknown): string => String(Number(Number(number).toPrecision(6)));
+
 const place = ({ latitude, longitude }: Readonly<Record<string, string | number>>) => `${latitude}°, ${longitude}°`;
 
 export const registerFindings: FindingWords = {
   'serial-known': [({ name }) => `${name} has this serial number.`, 'Is it the same instrument? Its checks are recorded there.'],
   'position-nowhere': [() => 'Latitude and longitude are both 0: that is in the open sea.', 'Is that the place?'],
+  'likely-feet': [
+    ({ column, was, is }) => `${column}: ${plain(is)} m? The register has ${plain(was)} m, which is ${plain(is)} ft.`,
+    'Look at the unit of the column, and say so above the rows.',
+  ],
+  'likely-inches': [
+    ({ column, was, is }) => `${column}: ${plain(is)} mm? The register has ${plain(was)} mm, which is ${plain(is)} in.`,
+    'Look at the unit of the column, and say so above the rows.',
+  ],
   'position-swapped': [
     (data) => `${place(data)} is ${data['away']} km from the other points; the other way round it is among them.`,
     'Are latitude and longitude swapped?',

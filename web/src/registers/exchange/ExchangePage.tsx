@@ -1,7 +1,7 @@
-import { isWritable, sayCell, sayFile, type PreviewRow, type ReadFile } from '@fonte/core/exchange';
+import { isWritable, sayCell, sayFile, type NamedColumn, type PreviewRow, type ReadFile, type SaidColumns } from '@fonte/core/exchange';
 import { sayAbout } from '@fonte/core/round';
 import { InboxOutlined } from '@ant-design/icons';
-import { Button, Checkbox, Progress, Segmented, Table, Upload } from 'antd';
+import { Button, Checkbox, Progress, Segmented, Select, Table, Upload } from 'antd';
 import { wrap, type Remote } from 'comlink';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -12,6 +12,7 @@ import { useAction } from '../../feedback/useAction.ts';
 import { useMe } from '../../session/session.ts';
 import { Mark, type MarkKind } from '../../theme/Mark.tsx';
 import { RegisterHead, useMayRegister } from '../RegisterNav.tsx';
+import { columnChoices, rememberColumn, rememberedColumns } from './saidColumns.ts';
 import { allPoints, freshIds, writePoints, type NotTaken } from './points.ts';
 import type { Exchange } from './exchange.worker.ts';
 import './exchange.css';
@@ -29,6 +30,7 @@ const largestFile = 40 << 20;
 
 interface Preview {
   name: string;
+  text: string;
   rows: PreviewRow[];
   unknown: string[];
   fault: ReadFile['fault'];
@@ -61,12 +63,14 @@ export function ExchangePage() {
   const { busy, run, say } = useAction();
   const [preview, setPreview] = useState<Preview | null>(null);
   const may = useMayRegister('points');
+  const read = async (name: string, text: string, said: SaidColumns) => {
+    const points = await allPoints();
+    const count = await worker().count(text, said);
+    setPreview({ name, text, ...(await worker().preview(text, points, freshIds(count), said)) });
+  };
   const take = async (file: File) => {
     if (file.size > largestFile) throw new Error('This file is too large: a table of points has at most 40 MB.');
-    const text = await file.text();
-    const points = await allPoints();
-    const count = await worker().count(text);
-    setPreview({ name: file.name, ...(await worker().preview(text, points, freshIds(count))) });
+    await read(file.name, await file.text(), rememberedColumns());
   };
   const give = (as: 'csv' | 'geojson') =>
     run(async () => save(await worker().write(await allPoints(), as), `points.${as}`, as === 'csv' ? 'text/csv' : 'application/geo+json'));
@@ -110,6 +114,12 @@ export function ExchangePage() {
             </p>
           </Upload.Dragger>
           <Said say={say} />
+          {preview && preview.unknown.length > 0 && (
+            <Unknown
+              heads={preview.unknown}
+              say={(head, column) => void run(() => read(preview.name, preview.text, rememberColumn(head, column)))}
+            />
+          )}
           {preview && <Rows key={preview.name + preview.rows.length} preview={preview} close={() => setPreview(null)} />}
         </section>
       )}
@@ -117,7 +127,35 @@ export function ExchangePage() {
   );
 }
 
-function Rows({ preview: { name, rows, unknown, fault }, close }: { preview: Preview; close: () => void }) {
+/** Columns of a file that have another name than ours: what each of them is, is said once and remembered on this device. */
+function Unknown({ heads, say }: { heads: readonly string[]; say: (head: string, column: NamedColumn | null) => void }) {
+  return (
+    <section className="stack" aria-label="Columns that are not read">
+      <p className="finding note small">
+        <Mark kind="note" />
+        <span>These columns are not read. Say what they are if they belong to a point; it is remembered on this device.</span>
+      </p>
+      <div className="form-grid">
+        {heads.slice(0, 40).map((head) => (
+          <label key={head}>
+            {head}
+            <Select
+              size="large"
+              aria-label={`Column ${head}`}
+              placeholder="Not read"
+              showSearch={{ optionFilterProp: 'label' }}
+              style={{ width: '100%' }}
+              options={columnChoices.map(({ value, label }) => ({ value, label }))}
+              onChange={(chosen: string) => say(head, columnChoices.find(({ value }) => value === chosen)?.column ?? null)}
+            />
+          </label>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function Rows({ preview: { name, rows, fault }, close }: { preview: Preview; close: () => void }) {
   const me = useMe();
   const { mutate } = useSWRConfig();
   const { busy, run, say } = useAction();
@@ -169,12 +207,6 @@ function Rows({ preview: { name, rows, unknown, fault }, close }: { preview: Pre
   return (
     <div className="stack">
       <h3>{name}</h3>
-      {unknown.length > 0 && (
-        <p className="finding note small">
-          <Mark kind="note" />
-          <span>Columns that are not read: {unknown.join(', ')}</span>
-        </p>
-      )}
       <Segmented
         aria-label="Which rows"
         value={shown}
@@ -215,7 +247,7 @@ function Rows({ preview: { name, rows, unknown, fault }, close }: { preview: Pre
       />
       {asked > 0 && (
         <Checkbox checked={isConfirmed} onChange={(event) => setConfirmed(event.target.checked)}>
-          {asked === 1 ? 'The place that is asked about is right' : `The ${asked} places that are asked about are right`}
+          {asked === 1 ? 'The row that is asked about is right' : `The ${asked} rows that are asked about are right`}
         </Checkbox>
       )}
       <Said say={say} />
