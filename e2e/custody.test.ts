@@ -10,6 +10,10 @@ import { choose, click, desk, option, overflow, phone, press, see, shows, tick, 
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 import * as walk from './walk.ts';
+import { newId, writeEntry } from '@fonte/core/book';
+import { personRegistered } from '@fonte/core/registers';
+import { signed } from '../core/test/keys.ts';
+import { demoCaller } from './people.ts';
 
 let server: Running;
 let page: Page;
@@ -228,6 +232,26 @@ describe.sequential('from hand to hand', () => {
     await page.reload();
     await see(page, 'With us: 5');
     await see(page, 'With Ana Reis: 2');
+  });
+
+  it('has a first page for the courier: what to bring, by when, and what waits to be fetched', async () => {
+    const caller = await demoCaller(server);
+    const ana = { id: newId(Date.now()), name: 'Ana Reis', initials: 'AR', role: 'courier' as const };
+    const pen = { book: ana.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
+    expect((await caller.post(`/api/books/${ana.id}/entries`, signed(writeEntry(pen, personRegistered, ana)))).status).toBe(201);
+    await page.goto(server.address, { waitUntil: 'domcontentloaded' });
+    await option(page, 'Who writes', 'Ana Reis, courier');
+    await see(page, 'With you: 2 bottles');
+    await see(page, '5 bottles of');
+    expect(await shows(page, 'Go on')).toBe(false);
+    expect(await seriousBarriers(page)).toEqual([]);
+    await click(page, 'Hand over');
+    await see(page, 'With Ana Reis: 2');
+    await page.goto(round, { waitUntil: 'domcontentloaded' });
+    await see(page, 'Points and analyses');
+    await option(page, 'Who writes', 'Inês Faria, technician');
+    await page.goto(`${round}/custody`, { waitUntil: 'domcontentloaded' });
+    await see(page, 'With us: 5');
   });
 
   it('hands the rest over at the desk of the first lab, which refuses what was foretold', async () => {

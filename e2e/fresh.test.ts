@@ -53,7 +53,7 @@ describe.sequential('an empty database, on a phone', () => {
     await type(page, 'Name', 'First round');
     await type(page, 'System or site', 'Village');
     await tick(page, 'Fire station');
-    await click(page, 'Plan it');
+    await walk.planIt(page);
     await see(page, 'Look round before you touch anything');
     await see(page, 'No lab: levels only, or bring the samples to a lab of your own.');
   });

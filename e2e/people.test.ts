@@ -274,6 +274,10 @@ describe.sequential('a reader', () => {
     await type(page, 'Passphrase', secrets.reader);
     await click(page, 'Come in');
     await see(page, 'Round KIT');
+    // Today says where each round stands, and leads to no page on which there is nothing for a reader to do.
+    await see(page, 'rounds are open');
+    expect(await shows(page, 'Go on')).toBe(false);
+    expect(await seriousBarriers(page)).toEqual([]);
     await page.goto(`${address}/rounds/${kit}`, { waitUntil: 'domcontentloaded' });
     await see(page, 'Points and analyses');
     for (const offer of ['Add a point', 'Give this round up', 'labelled and packed']) expect(await shows(page, offer), offer).toBe(false);
@@ -313,6 +317,23 @@ describe.sequential('a reader', () => {
     await see(page, 'forged.book.json is not what was written');
     await see(page, 'level reading: what it says was changed.');
     await page.setOfflineMode(false);
+  });
+
+  it('signs out without a signal: the device forgets who it was, and the server hears of it at the next contact', async () => {
+    await page.goto(address, { waitUntil: 'domcontentloaded' });
+    await see(page, 'rounds are open');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.setOfflineMode(true);
+    await click(page, 'Teresa Pinho');
+    await click(page, 'Sign out on this device');
+    await page.waitForFunction(() => !document.body.innerText.includes('Teresa Pinho'), { timeout: 20_000, polling: 100 });
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await new Promise((resolve) => setTimeout(resolve, 2000));
+    expect(await shows(page, 'Teresa Pinho')).toBe(false);
+    await page.setOfflineMode(false);
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await see(page, 'Sign in');
+    expect(await shows(page, 'Teresa Pinho')).toBe(false);
   });
 });
 

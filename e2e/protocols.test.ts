@@ -111,7 +111,7 @@ describe.each(all.filter(([, , inShort]) => isLong || inShort))('%s', (id, place
     await only(name, wanted);
     await type(page, 'Name', `Walk of ${id}`);
     await type(page, 'System or site', 'Marenta');
-    await click(page, 'Plan it');
+    await walk.planIt(page);
     await see(page, 'Field book');
     const hasBlank = id.startsWith('pfas');
     if (hasBlank) {
@@ -148,7 +148,7 @@ describe.runIf(isLong)('coliforms-well', () => {
     await only('Waterworks well', 'Coliforms + E. coli');
     await type(page, 'Name', 'Raw water');
     await type(page, 'System or site', 'Marenta');
-    await click(page, 'Plan it');
+    await walk.planIt(page);
     await see(page, 'Field book');
     await click(page, 'Go on');
     await walk.arrive(page);

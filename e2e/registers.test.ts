@@ -134,7 +134,7 @@ describe.sequential('a well of which only the mark is known', () => {
     await tick(page, 'General chemistry');
     await type(page, 'Name', 'Old well alone');
     await type(page, 'System or site', 'Pedrinha');
-    await click(page, 'Plan it');
+    await walk.planIt(page);
     await see(page, 'Old well alone');
     await click(page, 'Go on');
     await walk.arrive(page);

@@ -93,6 +93,18 @@ export async function waitClock(page: Page, say: string, wait = () => skip(page,
 /** Says that what was asked about is so. */
 export const said = (page: Page): Promise<void> => tick(page, 'It is so');
 
+/** Plans the round that the form holds; where its lab is shut on the day on which the test runs, that is so. */
+export async function planIt(page: Page): Promise<void> {
+  await click(page, 'Plan it');
+  const came = await page.waitForFunction(
+    () => (location.pathname !== '/rounds/new' ? 'planned' : document.body.innerText.includes('It is so') ? 'asked' : null),
+    { timeout: 20_000, polling: 80 },
+  );
+  if ((await came.jsonValue()) !== 'asked') return;
+  await said(page);
+  await click(page, 'Plan it');
+}
+
 /** Opens what lies folded under a line. */
 export async function unfold(page: Page, line: string): Promise<void> {
   const summary = await page.waitForFunction(

@@ -91,6 +91,15 @@ describe('every route', () => {
     expect((await fresh.get('/api/rounds')).status).toBe(401);
   });
 
+  it('has a cookie of its own for each port of a host: two servers share none', async () => {
+    const cookie = (name: string) => `${name}=${technician.id}_${phone}_undefined`;
+    const ask = (host: string, name: string) => at.nobody.get('/api/rounds').set('host', host).set('cookie', cookie(name));
+    expect((await ask('127.0.0.1:3000', `${cookieName}-3000`)).status).toBe(200);
+    expect((await ask('127.0.0.1:4000', `${cookieName}-3000`)).status).toBe(401);
+    // One that was opened before cookies said their port is good until it ends.
+    expect((await ask('127.0.0.1:4000', cookieName)).status).toBe(200);
+  });
+
   it('does not answer a page of another site, whatever cookie it has', async () => {
     const cookie = `${cookieName}=${technician.id}_${phone}_undefined`;
     expect((await at.nobody.get('/api/rounds').set('cookie', cookie)).status).toBe(200);

@@ -21,12 +21,12 @@ export const dayFindings: FindingWords = {
     'Give it a position in the register.',
   ],
   'lab-shut-too-long': [
-    ({ lab, date, kinds }) => `${lab} takes no ${kinds} in on ${showDate(String(date))}, and not before they are too old.`,
+    ({ lab, date, kinds }) => `${lab} accepts no ${kinds} on ${showDate(String(date))}, and when it does they are too old.`,
     'Choose another day or another lab.',
   ],
   'lab-shut': [
     ({ lab, date, kinds, opens, zone }) =>
-      `${lab} takes no ${kinds} in on ${showDate(String(date))}${opens ? `. It does from ${sayMoment(Number(opens), 0, String(zone))} on` : ''}.`,
+      `${lab} accepts no ${kinds} on ${showDate(String(date))}${opens ? `. It does from ${sayMoment(Number(opens), 0, String(zone))}` : ''}.`,
     'The bottles keep until then: plan where they stay.',
   ],
 };

@@ -94,17 +94,17 @@ describe('a lab that is shut', () => {
   it('is said while a closed day is planned: what keeps waits for the next, bacteria are too old on a Saturday', () => {
     // Filled on Wednesday noon, bacteria may wait 24 h or more; on Saturday noon Monday 08:00 is 44 h away.
     expect(says('2026-11-25', ['metals'])).toEqual([
-      `${lab.name} takes no metals in on 25 November 2026. It does from 08:00 on 26 November 2026 on.`,
+      `${lab.name} accepts no metals on 25 November 2026. It does from 08:00 on 26 November 2026.`,
     ]);
     expect(says('2026-11-28', ['coliforms'])).toEqual([
-      `${lab.name} takes no bacteria in on 28 November 2026, and not before they are too old.`,
+      `${lab.name} accepts no bacteria on 28 November 2026, and when it does they are too old.`,
     ]);
   });
 
   it('is said for bacteria alone where they have a door of their own', () => {
     const noFriday = { ...shut, cutOffs: [{ bottles: ['bacteria' as const], weekdays: [5], closes: null }] };
     expect(says('2026-11-27', ['coliforms', 'metals'], noFriday)).toEqual([
-      `${lab.name} takes no bacteria in on 27 November 2026, and not before they are too old.`,
+      `${lab.name} accepts no bacteria on 27 November 2026, and when it does they are too old.`,
     ]);
   });
 });

@@ -14,6 +14,7 @@ import { prepareRoom } from '../prepare/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom } from '../read/index.ts';
 import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
+import type { Role } from '../roles/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { StepRoom } from './lines.ts';
 
@@ -46,6 +47,12 @@ export const roundKinds: readonly AnyKind[] = [
   struck,
   madeUnreadable,
 ];
+
+/** Whether a role may write anything in a room: nobody is led to a page on which there is nothing for them to do. */
+export function mayWorkIn(room: StepRoom, role: Role): boolean {
+  const rooms: Partial<Record<StepRoom, { kinds: readonly AnyKind[] }>> = { ...visitRooms, ...roundRooms };
+  return rooms[room]?.kinds.some(({ by }) => (by as readonly string[]).includes(role)) ?? false;
+}
 
 const byName = new Map([...roundKinds, ...registerKinds, accessNoted].map((kind) => [kind.kind, kind]));
 export const allKinds: readonly AnyKind[] = [...byName.values()];

@@ -11,6 +11,18 @@ import { digestOf, newToken } from './secrets.ts';
 /** The name of the cookie that holds a session's token: no script of a page can read it, no other site has it sent. */
 export const cookieName = 'fonte-session';
 
+/** Browsers send a cookie to every port of a host: one that says its port belongs to one server. The usual ports go without. */
+function cookieOf(request: Request): string {
+  const [, port] = /:(\d{1,5})$/.exec(request.headers.host ?? '') ?? [];
+  return port === undefined || port === '80' || port === '443' ? cookieName : `${cookieName}-${port}`;
+}
+
+/** The token that a browser sends; of a session that was opened before cookies said their port, too. */
+function tokenOf(request: Request): string | undefined {
+  const cookies = parse(request.headers.cookie ?? '');
+  return cookies[cookieOf(request)] ?? cookies[cookieName];
+}
+
 /** How far apart, in ms, a session's use is written down. */
 const seenEvery = 10 * 60_000;
 
@@ -35,7 +47,7 @@ export class Sessions {
 
   /** Who a request comes from, or null. A session that was not used for long, or whose person has left, is none. */
   async of(request: Request): Promise<Who | null> {
-    const token = parse(request.headers.cookie ?? '')[cookieName];
+    const token = tokenOf(request);
     if (!token || token.length > 100) return null;
     const [row] = await this.store.read<SessionRow[]>('SELECT * FROM sessions WHERE id = ?', [digestOf(token)]);
     if (!row || this.clock() - Number(row.seen) > sessionLasts) return null;
@@ -61,7 +73,7 @@ export class Sessions {
     person: Person,
     { scope = null, proven = true }: { scope?: Scope | null; proven?: boolean } = {},
   ): Promise<Who> {
-    const before = parse(request.headers.cookie ?? '')[cookieName];
+    const before = tokenOf(request);
     const token = newToken();
     const now = this.clock();
     const row: SessionRow = {
@@ -88,7 +100,13 @@ export class Sessions {
       ]);
       await query('UPDATE accounts SET seen = ? WHERE person = ?', [now, person.id]);
     });
-    response.cookie(cookieName, token, { httpOnly: true, sameSite: 'strict', secure: request.secure, path: '/', maxAge: sessionLasts });
+    response.cookie(cookieOf(request), token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+      maxAge: sessionLasts,
+    });
     return { session: row.id, person, device: null, provenAt: proven ? now : 0, scope };
   }
 
@@ -109,7 +127,7 @@ export class Sessions {
 
   async end(response: Response | null, id: string): Promise<void> {
     await this.store.write((query) => query('DELETE FROM sessions WHERE id = ?', [id]));
-    response?.clearCookie(cookieName, { path: '/' });
+    for (const name of response ? [cookieName, cookieOf(response.req)] : []) response?.clearCookie(name, { path: '/' });
   }
 
   /** Ends all sessions of a person, or on a device, but one. */

@@ -5,6 +5,7 @@ import { Button, Input, Modal } from 'antd';
 import { useState, type FormEvent } from 'react';
 import { Link } from 'react-router';
 import { call } from '../api/call.ts';
+import { useConnection } from '../api/connection.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
@@ -72,6 +73,7 @@ function ByPin({ person, close }: { person: Person; close: () => void }) {
   const { become } = useSession();
   const [pin, setPin] = useState('');
   const [fault, setFault] = useState<keyof typeof pinSays | null>(null);
+  const { isLost } = useConnection();
   const { busy, run, say } = useAction();
   const check = (event: FormEvent) => {
     event.preventDefault();
@@ -86,7 +88,9 @@ function ByPin({ person, close }: { person: Person; close: () => void }) {
   if (fault === 'locked' || fault === 'none')
     return (
       <>
-        <p role="alert">{pinSays[fault]} The passphrase opens it.</p>
+        <p role="alert">
+          {pinSays[fault]} The passphrase opens it{isLost ? ', and needs a signal: there is none now' : ''}.
+        </p>
         <ByPassphrase name={person.name} close={close} />
       </>
     );

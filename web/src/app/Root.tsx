@@ -1,16 +1,16 @@
-import { joinPath, signOut as signOutOf, type Session as Told } from '@fonte/core/access';
+import { joinPath, type Session as Told } from '@fonte/core/access';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router';
 import useSWR, { preload, SWRConfig, useSWRConfig } from 'swr';
-import { call, NoConnection, onSignedOut, whereUnknown } from '../api/call.ts';
+import { NoConnection, onSignedOut, whereUnknown } from '../api/call.ts';
 import { useConnection } from '../api/connection.ts';
 import { answerLocally } from '../api/kept.ts';
 import { keepSending, sendAfter, sendDue } from '../book/send.ts';
 import { inOutbox, outboxRead, tryAgain } from '../book/outbox.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { later } from '../feedback/later.tsx';
-import { catchUp, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
+import { catchUp, endSession, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
 import { forgetHere } from '../disk/index.ts';
 import { SessionContext, type Session } from '../session/session.ts';
 import { antdTheme } from '../theme/antd.ts';
@@ -76,7 +76,7 @@ function WithSession() {
         await accept(await took(answer));
       },
       signOut: async (everywhere) => {
-        await call(signOutOf, { body: { everywhere } });
+        await endSession(everywhere);
         await forgetDrafts();
         await outboxRead();
         if (inOutbox().length === 0) await forgetHere();

@@ -2,7 +2,12 @@ import type { Finding } from '@fonte/core/findings';
 import { expect, it } from 'vitest';
 import { isAnswered } from './useEntryForm.ts';
 
-const question = (by: number, box = 'Cooler'): Finding => ({ code: 'record-ahead', severity: 'question', field: 'recording', data: { by, box } });
+const question = (by: number, box = 'Cooler'): Finding => ({
+  code: 'record-ahead',
+  severity: 'question',
+  field: 'recording',
+  data: { by, box },
+});
 
 it('takes an answer for a question whose number moves with the clock, and for no other', () => {
   const answered = { questions: [question(1000)], values: 'a' };

@@ -1,4 +1,4 @@
-import { nextStep, sayNext } from '@fonte/core/round';
+import { mayWorkIn, nextStep, sayNext } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
 import { Clocks, Settle } from '../book/Settle.tsx';
@@ -19,6 +19,7 @@ export function RoundPage() {
 /** What blocks the next step, and the plan with its bottles. */
 function WholeRound() {
   const { id, round } = useRound();
+  const { role } = useMe();
   const navigate = useNavigate();
   const next = nextStep(round);
   const where = round.visits.find((visit) => visit.id === next?.visit)?.name;
@@ -29,7 +30,7 @@ function WholeRound() {
           <h1>{next ? sayNext(next) : round.givenUp ? 'This round was given up' : 'This round is done'}</h1>
           {where && <p className="soft">{where}</p>}
         </div>
-        {next && next.room !== 'plan' && next.room !== 'kit' && (
+        {next && next.room !== 'plan' && next.room !== 'kit' && mayWorkIn(next.room, role) && (
           <Button type="primary" size="large" onClick={() => void navigate(stepPath(id, next))}>
             Go on
           </Button>

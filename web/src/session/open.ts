@@ -1,4 +1,4 @@
-import { changePerson, demoPerson, registerDevice, session, type Session } from '@fonte/core/access';
+import { changePerson, demoPerson, registerDevice, session, signOut, type Session } from '@fonte/core/access';
 import { registerLists, type Person } from '@fonte/core/registers';
 import { ApiProblem, call, NoConnection } from '../api/call.ts';
 import { note, noted } from '../disk/index.ts';
@@ -51,8 +51,41 @@ export async function took(answer: Session, ahead?: Promise<Person[]>): Promise<
   return { told: answer, people, isFromDisk: false };
 }
 
+const owed = 'fonte.sign-out-owed';
+const isSignOutOwed = (): boolean => {
+  try {
+    return localStorage.getItem(owed) !== null;
+  } catch {
+    return false;
+  }
+};
+
+/** Signs out, also without a signal: then this device forgets who it was at once, and the server is told at the next contact. @throws ApiProblem */
+export async function endSession(everywhere: boolean): Promise<void> {
+  try {
+    await call(signOut, { body: { everywhere } });
+  } catch (failure) {
+    if (!(failure instanceof NoConnection)) throw failure;
+    localStorage.setItem(owed, everywhere ? 'everywhere' : 'here');
+  }
+  await note(keptUnder, null).catch(() => undefined);
+  await note(personUnder, null).catch(() => undefined);
+}
+
+/** Tells the server that somebody has signed out here meanwhile. @throws NoConnection */
+async function paySignOut(): Promise<void> {
+  try {
+    await call(signOut, { body: { everywhere: localStorage.getItem(owed) === 'everywhere' } });
+  } catch (failure) {
+    // A session that has ended by itself is no reason to stay signed in.
+    if (failure instanceof NoConnection) throw failure;
+  }
+  localStorage.removeItem(owed);
+}
+
 /** Who is signed in here: as the server says, and without a signal as it said last. @throws NoConnection, ApiProblem */
 export async function openSession(): Promise<Opened> {
+  if (isSignOutOwed()) await paySignOut();
   try {
     // Whoever was signed in before most likely still is: both questions are asked at once.
     const ahead = wasSignedIn() ? call(registerLists.people, { query: { limit: 500 } }) : undefined;

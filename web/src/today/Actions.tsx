@@ -1,0 +1,58 @@
+import { sayTask, type FollowUp } from '@fonte/core/act';
+import { Link } from 'react-router';
+import { Mark } from '../theme/Mark.tsx';
+import { Deadline } from '../time/Countdown.tsx';
+import { useNow } from '../time/useNow.ts';
+import { roomPath } from '../visit/paths.ts';
+import type { Agenda } from './agenda.ts';
+
+/** What people may be drinking comes before any round: late follow-ups on health, first. */
+export function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
+  const time = useNow(10_000);
+  const late = first.filter(({ item }) => item.isHealth && item.due < time);
+  if (late.length === 0) return null;
+  return (
+    <section className="today-late stack" aria-labelledby="late">
+      <h1 id="late" className="word tone-stop">
+        <Mark kind="stop" />
+        {late.length === 1 ? 'Overdue, and people drink this water' : `${late.length} things are overdue, and people drink this water`}
+      </h1>
+      {late.map(({ round, item: action }) => (
+        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
+          <span>
+            <span className="strong">{sayTask(action.task).do}</span>
+            <br />
+            <span className="soft small">
+              {action.pointName}: {sayTask(action.task).because}
+            </span>
+          </span>
+          <Deadline at={action.due} now={time} />
+        </Link>
+      ))}
+    </section>
+  );
+}
+
+/** Follow-ups that are open, the soonest first. */
+export function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
+  const time = useNow(10_000);
+  if (count === 0) return null;
+  return (
+    <section className="stack">
+      <h2>To do</h2>
+      {first.map(({ round, item: action }) => (
+        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
+          <span>
+            {sayTask(action.task).do}
+            <br />
+            <span className="soft small">
+              {action.pointName}: {sayTask(action.task).because}
+            </span>
+          </span>
+          <Deadline at={action.due} now={time} />
+        </Link>
+      ))}
+      {count > first.length && <p className="soft">and {count - first.length} more, due later</p>}
+    </section>
+  );
+}
