@@ -10,10 +10,6 @@ import { choose, click, desk, option, overflow, phone, press, see, shows, tick, 
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 import * as walk from './walk.ts';
-import { newId, writeEntry } from '@fonte/core/book';
-import { personRegistered } from '@fonte/core/registers';
-import { signed } from '../core/test/keys.ts';
-import { demoCaller } from './people.ts';
 
 let server: Running;
 let page: Page;
@@ -235,10 +231,13 @@ describe.sequential('from hand to hand', () => {
   });
 
   it('has a first page for the courier: what to bring, by when, and what waits to be fetched', async () => {
-    const caller = await demoCaller(server);
-    const ana = { id: newId(Date.now()), name: 'Ana Reis', initials: 'AR', role: 'courier' as const };
-    const pen = { book: ana.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
-    expect((await caller.post(`/api/books/${ana.id}/entries`, signed(writeEntry(pen, personRegistered, ana)))).status).toBe(201);
+    await option(page, 'Who writes', 'Rui Vale, coordinator');
+    await page.goto(`${server.address}/people/new`, { waitUntil: 'domcontentloaded' });
+    await type(page, 'Name', 'Ana Reis');
+    await type(page, 'Initials', 'AR');
+    await option(page, 'Role', 'Courier');
+    await click(page, 'Register it');
+    await see(page, 'Ana Reis');
     await page.goto(server.address, { waitUntil: 'domcontentloaded' });
     await option(page, 'Who writes', 'Ana Reis, courier');
     await see(page, 'With you: 2 bottles');

@@ -66,6 +66,10 @@ export const custodyFindings: FindingWords = {
   ],
   'cold-against': [({ cold, box }) => `${box} is kept cold by ${cold}: these want real ice alone.`, 'Change to wet ice in bags.'],
   'intake-closed': [({ bottle, opens }) => `The lab takes no ${bottle} in then. Intake opens in ${span(opens)}.`, intake],
+  'intake-too-late': [
+    ({ bottle, opens }) => `The lab accepts no ${bottle} then, and these are too old when its intake opens in ${span(opens)}.`,
+    'Call the lab: will it accept them now? If not, take them again.',
+  ],
   'no-intake': [({ bottle }) => `The lab takes no ${bottle} in then. No intake in the next two weeks.`, intake],
   'label-unseen': ['Its label was not looked at, as those of others were.', 'Read it against the form, or scan it.'],
   'sample-spoilt': ['A step of its protocol spoilt this sample.', 'Take it again; a lab’s number of it would prove nothing.'],
@@ -150,6 +154,7 @@ export const refusalNames: Words = {
   'too-cold': 'too cold',
   'cold-against': 'kept cold by the wrong thing',
   'intake-closed': 'intake closed',
+  'intake-too-late': 'too old when intake opens',
   'no-intake': 'no intake',
   'residual-missing': 'residual missing',
   'residual-high': 'too much chlorine',

@@ -201,7 +201,7 @@ export const judgedAnew = entryKind('judged-anew', 'Judged by another edition', 
 });
 
 /** The rest of a round will not be done, and why. What was taken so far stays as it is, and keeps its clocks. */
-export const roundGivenUp = entryKind('round-given-up', 'Round given up', z.object({ reason }), {
+export const roundGivenUp = entryKind('round-given-up', 'Round abandoned', z.object({ reason }), {
   stands: 'in-book',
   by: field,
   correction: 'strike',

@@ -18,7 +18,7 @@ import { dayPlanned } from './day-settings.ts';
 
 export const planWords: Words = {
   'no-plan': 'There is no such round.',
-  'given-up': 'This round was given up already.',
+  'given-up': 'This round was abandoned already.',
   'planned-already': 'This round is planned already.',
   'no-such-visit': 'This round has no such point.',
   'in-plan': 'It is in the plan already.',

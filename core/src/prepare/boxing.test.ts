@@ -44,6 +44,8 @@ describe('bottles and boxes', () => {
   it('are asked about where two colds share a box, or it is too small', () => {
     const all = (one: BoxOfBook) => new Map(groups.flatMap(({ bottles }) => bottles.map((id) => [id, one] as const)));
     expect(questionBoxes(groups, all(box(1, 30))).map(({ code, severity }) => [code, severity])).toEqual([['box-two-colds', 'stop']]);
+    const narrow = groups.filter(({ temperature }) => temperature === 'bacteria' || temperature === 'cool');
+    expect(questionBoxes(narrow, all(box(1, 30))).map(({ code, severity }) => [code, severity])).toEqual([['box-narrow-cold', 'question']]);
     expect(questionBoxes(groups.slice(0, 1), all(box(1, 0.2))).map(({ code }) => code)).toEqual(['box-too-small']);
     expect(questionBoxes(groups, new Map())).toEqual([]);
   });

@@ -67,18 +67,20 @@ export function proposeBoxes(groups: readonly BoxGroup[], boxes: readonly BoxOfB
 
 /** What is wrong with boxes as they are packed: two colds in one, more than it holds. One finding a box. */
 export function questionBoxes(groups: readonly BoxGroup[], boxed: ReadonlyMap<string, BoxOfBook>): Finding[] {
-  const boxes = new Map<string, { box: BoxOfBook; climates: Set<string>; space: number }>();
+  const boxes = new Map<string, { box: BoxOfBook; classes: Set<TemperatureClass>; space: number }>();
   for (const { temperature, bottles, space } of groups)
     for (const id of bottles) {
       const box = boxed.get(id);
       if (!box) continue;
-      const one = boxes.get(box.id) ?? { box, climates: new Set(), space: 0 };
-      boxes.set(box.id, { ...one, climates: one.climates.add(climateOf[temperature]), space: one.space + space / bottles.length });
+      const one = boxes.get(box.id) ?? { box, classes: new Set<TemperatureClass>(), space: 0 };
+      boxes.set(box.id, { ...one, classes: one.classes.add(temperature), space: one.space + space / bottles.length });
     }
-  return [...boxes.values()].flatMap(({ box: { name, holds }, climates, space }): Finding[] => [
-    ...(climates.has('ice') && climates.has('mild')
+  return [...boxes.values()].flatMap(({ box: { name, holds }, classes, space }): Finding[] => [
+    ...(classes.has('cool') && classes.has('chilled')
       ? [{ code: 'box-two-colds', severity: 'stop' as const, field: 'bottles', data: { name } }]
-      : []),
+      : classes.has('cool') && classes.has('bacteria')
+        ? [{ code: 'box-narrow-cold', severity: 'question' as const, field: 'bottles', data: { name } }]
+        : []),
     ...(space > holds + slack
       ? [{ code: 'box-too-small', severity: 'question' as const, field: 'bottles', data: { name, holds, space } }]
       : []),

@@ -23,6 +23,10 @@ export const prepareFindings: FindingWords = {
     ({ name }) => `${name} holds bottles that want ice, and such that ice spoils.`,
     'Put what is kept at 6 to 20 °C into a box of its own.',
   ],
+  'box-narrow-cold': [
+    ({ name }) => `${name} holds what wants 6 to 20 °C and bacteria that want less than 10 °C.`,
+    'Keep it at 6 to 10 °C with a thermometer in it and no ice at the bottles, or take two boxes.',
+  ],
   'box-too-small': [
     ({ name, holds, space }) => `${name} holds ${show(Number(holds), 'L', 0)}; with ice these bottles take ${show(Number(space), 'L', 0)}.`,
     'Take another box for some of them.',

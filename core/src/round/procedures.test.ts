@@ -23,7 +23,7 @@ describe('a round that is given up', () => {
     book.write(roundGivenUp, { reason: 'storm, the road is closed' });
     expect(state().givenUp).toMatchObject({ reason: 'storm, the road is closed' });
     expect(nextStep(state())).toMatchObject({ code: 'hand-over', data: { count: 1 } });
-    expect(misfit(book.make(roundGivenUp, { reason: 'again' }))?.message).toBe('This round was given up already.');
+    expect(misfit(book.make(roundGivenUp, { reason: 'again' }))?.message).toBe('This round was abandoned already.');
   });
 
   it('is done at once when nothing was taken, and goes on when that is struck', () => {

@@ -6,8 +6,9 @@ import { residualLeast, type Point } from '../registers/index.ts';
 import { base, convert, readNumber, unit as unitOf, type Typed, type UnitId } from '../units/index.ts';
 import { second } from '../time/index.ts';
 import type { StepAnswer } from './entries.ts';
-import type { CheckItem, Effect, MeasureStop, Step, Stop } from './protocol.ts';
+import type { CheckItem, Effect, MeasureStop, Protocol, Step, Stop } from './protocol.ts';
 import type { RunStep } from './run-step.ts';
+import { usualByAnalysis, usualByWater, type UsualTemperature } from './tables/usual-temperatures.ts';
 
 const isOfDimension = (one: UnitId, other: UnitId) => unitOf(one).dimension === unitOf(other).dimension;
 
@@ -67,9 +68,33 @@ export function stopsOf(step: Step, answer: StepAnswer, point: Point, before: An
   return [];
 }
 
-/** What is odd about the numbers of an answer, before it is written down: the parameter's own questions, and the step's. */
-export function questionStep({ act }: Step, answer: StepAnswer): Finding[] {
+/** The run that a step is of, with the answers that it has so far. */
+interface OfRun {
+  protocol: Pick<Protocol, 'steps'>;
+  steps: readonly { step: Pick<Step, 'id'>; answer: StepAnswer | null }[];
+}
+
+/** What is usual for the temperature that a run asks for: by which water was said to come, else by what the run is for. */
+function usualTemperature({ protocol, steps }: OfRun): UsualTemperature | null {
+  const chosen = steps.find(({ step }) => step.id === 'water')?.answer;
+  if (chosen?.type === 'choose' && Object.hasOwn(usualByWater, chosen.option)) return usualByWater[chosen.option]!;
+  const analyses = protocol.steps.flatMap(({ act }) => (act.type === 'fill' ? [act.analysis] : []));
+  return analyses.flatMap((analysis) => usualByAnalysis[analysis] ?? [])[0] ?? null;
+}
+
+/**
+ * What is odd about the numbers of an answer, before it is written down: the parameter's own questions, and the step's.
+ * @param run the run that the step is of: what is usual for hot water is not so for cold
+ */
+export function questionStep({ act }: Step, answer: StepAnswer, run?: OfRun): Finding[] {
   if (act.type !== 'measure' && act.type !== 'constant') return [];
+  const usual = run && act.type === 'measure' && act.parameter === 'temperature' ? usualTemperature(run) : null;
+  if (usual) {
+    const degrees = measuredIn(answer, 'degC');
+    return degrees !== null && (degrees < usual.least || degrees > usual.most)
+      ? [{ code: 'asked-above', severity: 'question', field: 'temperature', data: { says: usual.says } }]
+      : [];
+  }
   const readings = answer.type === 'measure' ? [answer.reading] : answer.type === 'constant' ? answer.readings : [];
   const found = readings.flatMap((reading) => questionReading(act.parameter, reading)).filter(({ severity }) => severity === 'question');
   const asked = act.type === 'measure' ? act.asked : undefined;

@@ -328,6 +328,23 @@ describe('what a step asks about', () => {
     const codes = (text: string) => questionStep(step, { type: 'measure', reading: degrees(text) }).map(({ code }) => code);
     expect([codes('17'), codes('26'), codes('31')]).toEqual([[], ['asked-above'], ['unusual', 'asked-above']]);
   });
+
+  // HSG274 Part 2: hot water over 50 °C after a minute, cold under 20 °C after two (from memory).
+  it.each([
+    ['hot', 'legionella-post-flush', ['55', '62', '45'], ['17', '30', '80']],
+    ['cold', 'legionella-post-flush', ['14', '22'], ['31', '52']],
+    ['mixed', 'legionella-post-flush', ['38', '45'], ['12']],
+    [null, 'legionella-tank', ['52', '12', '65'], ['90']],
+  ] as const)('is a temperature that is unusual for the water that comes: %s', (water, id, fine, odd) => {
+    const protocol = named(id);
+    const step = protocol.steps.find((one) => one.id === 'temperature')!;
+    const steps = protocol.steps.map((one) => ({
+      step: one,
+      answer: one.id === 'water' && water ? { type: 'choose' as const, option: water } : null,
+    }));
+    const asks = (text: string) => questionStep(step, { type: 'measure', reading: degrees(text) }, { protocol, steps }).length > 0;
+    expect([fine.map(asks), odd.map(asks)]).toEqual([fine.map(() => false), odd.map(() => true)]);
+  });
 });
 
 describe('tests that meet at one tap', () => {

@@ -28,6 +28,7 @@ interface Props {
     /** Where it stands, and what taking it back is called. */
     stood: string;
     what: string;
+    undo?: string;
   };
   children?: ReactNode;
 }
@@ -42,7 +43,7 @@ export function Reasoned({ kind, stood, at: visit, keep, words, children }: Prop
           <span className="strong">{words.stood}.</span> {stood.reason}
         </p>
         <div>
-          <Correct entry={stood.entry} kind={kind} what={words.what} label="Take it back" />
+          <Correct entry={stood.entry} kind={kind} what={words.what} label={words.undo ?? 'Take it back'} />
         </div>
       </div>
     );

@@ -21,7 +21,7 @@ import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { asTyped } from '../form/values.ts';
 import { labsOf, type RoundState } from '@fonte/core/round';
-import { showTime } from '../time/show.ts';
+import { showNear } from '../time/show.ts';
 import { useMe } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { MomentInput } from '../time/MomentInput.tsx';
@@ -166,7 +166,7 @@ export function HandOverForm({ holder, lines: all }: Props) {
             <p>
               {way === null
                 ? 'The drive cannot be worked out: point or lab has no position on the map.'
-                : `Off now, at the lab at ${showTime(arrival, round.plan.zone)}.`}
+                : `Off now, at the lab at ${showNear(arrival, now, round.plan.zone)}.`}
             </p>
           )}
           <p className="soft">

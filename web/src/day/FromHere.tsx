@@ -7,6 +7,7 @@ import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { useNow } from '../time/useNow.ts';
 import { useDayOf } from './useDayOf.ts';
+import { showNear } from '../time/show.ts';
 
 /** So near to the latest moment (ms) it is said louder. */
 const soon = 20 * minute;
@@ -46,7 +47,7 @@ function OnTheWay({ visit }: { visit: VisitState }) {
     );
   return (
     <p className={latest - now <= soon ? 'strong tone-question' : 'soft'}>
-      Begin here at the latest {wallTime(latest, zone).time}. {day}
+      Begin here at the latest {showNear(latest, now, zone)}. {day}
     </p>
   );
 }

@@ -8,6 +8,7 @@ import { showMinutes, wallTime } from '@fonte/core/time';
 import { Button } from 'antd';
 import { Fragment } from 'react';
 import { Drive } from './Drive.tsx';
+import { showNear } from '../time/show.ts';
 
 interface Props {
   told: DayTold;
@@ -57,7 +58,7 @@ export function StopList({ told, zone, doors, move, drive }: Props) {
                   <Between
                     zone={zone}
                     from={day.midway.handOver}
-                    says={`Hand over: ${doors.midway}${problem.midway?.reaches === undefined ? '' : `, at the lab ${wallTime(problem.midway.reaches, zone).time}`}`}
+                    says={`Hand over: ${doors.midway}${problem.midway?.reaches === undefined ? '' : `, at the lab ${showNear(problem.midway.reaches, day.midway.handOver, zone)}`}`}
                   >
                     <Drive {...ways(stop, door, `from ${nameOf(stop)} to ${doors.midway}`)} />
                   </Between>

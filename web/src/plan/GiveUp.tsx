@@ -2,7 +2,7 @@ import { roundGivenUp } from '@fonte/core/plan';
 import { Reasoned } from '../book/Reasoned.tsx';
 import { useRound } from '../book/useRound.ts';
 
-/** Gives the rest of a round up, with a reason; says so where it was. */
+/** Abandons the rest of a round, with a reason; says so where it was, and resumes it. */
 export function GiveUp() {
   const { id, round } = useRound();
   return (
@@ -11,13 +11,14 @@ export function GiveUp() {
       stood={round.givenUp}
       keep={`give-up.${id}`}
       words={{
-        open: 'Give this round up',
-        title: 'Give the rest of this round up',
+        open: 'Abandon this round',
+        title: 'Abandon the rest of this round',
         why: 'Why',
-        write: 'Give it up',
-        back: 'Go on with it',
-        stood: 'Given up',
-        what: 'giving the round up',
+        write: 'Abandon it',
+        back: 'Continue it',
+        stood: 'Abandoned',
+        what: round.plan.code,
+        undo: 'Resume the round',
       }}
     >
       <p>Nothing more is asked for in the field. Bottles that are filled stay, with their clocks.</p>

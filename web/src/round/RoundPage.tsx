@@ -27,7 +27,7 @@ function WholeRound() {
     <>
       <section className="row between">
         <div>
-          <h1>{next ? sayNext(next) : round.givenUp ? 'This round was given up' : 'This round is done'}</h1>
+          <h1>{next ? sayNext(next) : round.givenUp ? 'This round was abandoned' : 'This round is done'}</h1>
           {where && <p className="soft">{where}</p>}
         </div>
         {next && next.room !== 'plan' && next.room !== 'kit' && mayWorkIn(next.room, role) && (

@@ -3,6 +3,8 @@ import { Link, Outlet, useMatch, useParams } from 'react-router';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
 import { useRoundBook, type RoundBook } from '../book/useRound.ts';
 import { useMe } from '../session/session.ts';
+import { Mark } from '../theme/Mark.tsx';
+import { showMoment } from '../time/show.ts';
 import { Stream } from './Stream.tsx';
 
 /** Follows one round's book for every page below it. */
@@ -51,6 +53,15 @@ export function RoundShell() {
         </div>
       )}
       {!isInside && !isHousehold && <Stream id={id} round={round} />}
+      {round.givenUp && !isHousehold && (
+        <div className="finding question">
+          <Mark kind="question" />
+          <p>
+            <span className="strong">This round was abandoned {showMoment(round.givenUp.at, round.plan.zone)}.</span> {round.givenUp.reason}
+          </p>
+          <p className="small">Nothing more is asked for in the field. To measure or sample after all, resume it and say why.</p>
+        </div>
+      )}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />
     </>
   );

@@ -118,7 +118,7 @@ export function StepNow({
       if (detour) return [];
       const answer = answerFrom(step, draft);
       const since = runHere ? readableFrom(runHere) : 0;
-      return [...questionStep(step, answer), ...questionClock(now, time), ...questionBesideTests(act, answer, visit.tests, since)];
+      return [...questionStep(step, answer, runHere), ...questionClock(now, time), ...questionBesideTests(act, answer, visit.tests, since)];
     },
     at: (path) =>
       path === 'reason' ? 'departure' : path.replace(/^answer\.(?:lasted|reading)\b/, 'reading').replace(/^answer\.readings\b/, 'readings'),

@@ -6,10 +6,13 @@ import { useNow } from '../time/useNow.ts';
 import { roomPath } from '../visit/paths.ts';
 import type { Agenda } from './agenda.ts';
 
+/** What is overdue while people may be drinking the water. */
+const isUrgent = ({ isHealth, due }: FollowUp, time: number): boolean => isHealth && due < time;
+
 /** What people may be drinking comes before any round: late follow-ups on health, first. */
 export function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
   const time = useNow(10_000);
-  const late = first.filter(({ item }) => item.isHealth && item.due < time);
+  const late = first.filter(({ item }) => isUrgent(item, time));
   if (late.length === 0) return null;
   return (
     <section className="today-late stack" aria-labelledby="late">
@@ -36,11 +39,13 @@ export function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
 /** Follow-ups that are open, the soonest first. */
 export function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }) {
   const time = useNow(10_000);
-  if (count === 0) return null;
+  // What leads the page already stands there once.
+  const rest = first.filter(({ item }) => !isUrgent(item, time));
+  if (rest.length === 0) return null;
   return (
     <section className="stack">
       <h2>To do</h2>
-      {first.map(({ round, item: action }) => (
+      {rest.map(({ round, item: action }) => (
         <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
           <span>
             {sayTask(action.task).do}

@@ -46,6 +46,9 @@ export const timeChecks: readonly BottleCheck[] = [
       if (!lab || isIntakeOpen(lab, arrival, bottle.rule)) return [];
       const next = nextIntake(lab, arrival, bottle.rule);
       const data = { bottle: bottle.card.name.toLowerCase() };
+      // A way out that comes too late is none.
+      const { deadline } = holdingOf(bottle.rule, bottle.card, bottle.filledAt ?? now, lab);
+      if (next && next.opens > deadline) return [stop('intake-too-late', bottle.id, { ...data, opens: next.opens - now })];
       return [next ? stop('intake-closed', bottle.id, { ...data, opens: next.opens - now }) : stop('no-intake', bottle.id, data)];
     },
   },
