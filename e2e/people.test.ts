@@ -246,6 +246,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     await click(tablet, 'Strike it');
     await walk.closed(tablet);
     await see(tablet, 'Abandon this round');
+    await walk.handedIn(tablet);
     await tablet.setOfflineMode(true);
     await tablet.goto(`${address}/rounds/${round}/at/${visits.tap}/pictures`);
     await see(tablet, 'No picture of this visit yet');
@@ -282,7 +283,7 @@ describe.sequential('a reader', () => {
     await click(page, 'Come in');
     await see(page, 'Round KIT');
     // Today says where each round stands, and leads to no page on which there is nothing for a reader to do.
-    await see(page, '1 round is open');
+    await see(page, 'Next: With House at the bend');
     expect(await shows(page, 'Go on')).toBe(false);
     expect(await seriousBarriers(page)).toEqual([]);
     await page.goto(`${address}/rounds/${kit}`, { waitUntil: 'domcontentloaded' });
@@ -328,7 +329,7 @@ describe.sequential('a reader', () => {
 
   it('signs out without a signal: the device forgets who it was, and the server hears of it at the next contact', async () => {
     await page.goto(address, { waitUntil: 'domcontentloaded' });
-    await see(page, '1 round is open');
+    await see(page, 'Next: With House at the bend');
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await page.setOfflineMode(true);
     await click(page, 'Teresa Pinho');

@@ -11,6 +11,7 @@ import { hasPin } from '../session/pins.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { siteZone, showMoment } from '../time/show.ts';
+import { now } from '../time/clock.ts';
 import { useNow } from '../time/useNow.ts';
 import { isInstalled, storageRoom, type StorageRoom } from './device.ts';
 import { makeReady, readyNote, type ReadyNote, type Step } from './fetch.ts';
@@ -38,6 +39,8 @@ const steps: Record<Step['name'], string> = {
 
 /** What was fetched longer ago than this, in ms, may have changed: said before a person leaves. */
 const stale = 12 * 3_600_000;
+/** What was fetched longer ago than this, in ms, is fetched again when somebody asks whether all is there. */
+const renewAfter = 30_000;
 /** So much room, in bytes, a day with pictures takes at the most. */
 const dayNeeds = 150 << 20;
 
@@ -75,6 +78,19 @@ export function ReadyPage() {
     ]);
     setOwn({ note, installed, room, pin });
   }, [me.id]);
+  // What was fetched a while ago is not all there is: it is looked up again before anything is called ready.
+  const [isLooking, setLooking] = useState(!isLost);
+  useEffect(() => {
+    if (!isLooking) return;
+    const renew = async () => {
+      const known = await readyNote().catch(() => undefined);
+      if (known && now() - known.at > renewAfter) await makeReady(() => undefined);
+    };
+    void renew()
+      .catch(() => undefined)
+      .then(look)
+      .finally(() => setLooking(false));
+  }, [isLooking, look]);
   useEffect(() => {
     void look();
     void ownDevice().then(({ id }) => setKnown(session.device?.id === id));
@@ -93,6 +109,8 @@ export function ReadyPage() {
   if (!own) return <p className="waiting">Looking at this device …</p>;
   const { note, installed, room, pin } = own;
   const isOld = note !== undefined && time - note.at > stale;
+  const fetched: Check['state'] = !note ? 'missing' : isOld || isLooking ? 'advice' : 'good';
+  const asOf = note ? ` As of ${showMoment(note.at, siteZone())}${isLooking ? '; what is new is being fetched' : ''}.` : '';
   const waiting = kept.filter(({ state }) => state === 'waiting').length;
   const checks: Check[] = [
     {
@@ -104,13 +122,13 @@ export function ReadyPage() {
     },
     {
       name: 'Rounds',
-      state: note ? (isOld ? 'advice' : 'good') : 'missing',
+      state: fetched,
       says: note ? (
         <>
           {note.rounds.length === 0
             ? 'none is open.'
-            : `${note.rounds.map(({ name, points }) => `${name} (${count(points, names.points)})`).join('; ')}.`}{' '}
-          As of {showMoment(note.at, siteZone())}.
+            : `${note.rounds.map(({ name, points }) => `${name} (${count(points, names.points)})`).join('; ')}.`}
+          {asOf}
         </>
       ) : (
         'none of the open rounds is on this device.'
@@ -118,14 +136,14 @@ export function ReadyPage() {
     },
     {
       name: 'Registers',
-      state: note ? 'good' : 'missing',
+      state: fetched,
       says: note
-        ? `${registerNames.map((register) => count(note.things[register], names[register])).join(', ')}.`
+        ? `${registerNames.map((register) => count(note.things[register], names[register])).join(', ')}.${asOf}`
         : 'are not on this device.',
     },
     {
       name: 'Levels and pictures',
-      state: note ? 'good' : 'missing',
+      state: fetched,
       says: note
         ? `the record of ${count(note.levels, ['well', 'wells'])}, ${count(
             note.rounds.reduce((sum, { pictures }) => sum + pictures, 0),
@@ -173,11 +191,13 @@ export function ReadyPage() {
   return (
     <div className="stack-wide ready">
       <header className="stack">
-        <h1>{missing === 0 ? 'Ready to go without signal' : 'Not ready to go without signal'}</h1>
+        <h1>{missing > 0 ? 'Not ready to go without signal' : isLooking ? 'Looking at what is new …' : 'Ready to go without signal'}</h1>
         <p>
-          {missing === 0
-            ? 'The whole day can be worked on this device with the signal gone. What you write goes out when it is back.'
-            : `${missing === 1 ? 'One thing is' : `${missing} things are`} missing on this device.`}
+          {missing === 0 && isLooking
+            ? 'What lies on this device is compared with the server.'
+            : missing === 0
+              ? 'The whole day can be worked on this device with the signal gone. What you write goes out when it is back.'
+              : `${missing === 1 ? 'One thing is' : `${missing} things are`} missing on this device.`}
         </p>
       </header>
       <div className="row">
