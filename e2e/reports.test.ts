@@ -81,7 +81,7 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'Write 13 results down');
     await click(page, 'Write 13 results down');
     await see(page, 'Bacteria pending');
-    expect(await headline()).toBe('Bacteria pending, 1 row not understood, 13 results are preliminary, 3 results are inconclusive.');
+    expect(await headline()).toBe('Bacteria pending; 1 row not understood; 13 results are preliminary; 3 results are inconclusive.');
     await see(page, '13 of 15 results are reported');
     await see(page, 'Zinc');
   });
@@ -93,12 +93,12 @@ describe.sequential('several reports of one round', () => {
     await click(page, 'Save the call');
     await see(page, 'Choose what was measured.');
     await option(page, 'What was measured', 'E. coli');
-    await choose(page, 'What was said', 'Found');
+    await option(page, 'What was said', 'Found');
     await type(page, 'Who told it', 'the lab, by telephone');
     expect(await seriousBarriers(page)).toEqual([]);
     await click(page, 'Save the call');
     await see(page, 'Call the authority and the operator now');
-    expect(await headline()).toContain('E. coli found at School, coliform bacteria pending');
+    expect(await headline()).toContain('E. coli found at School; coliform bacteria pending');
     await see(page, 'by Mon 30 Nov, 23:59');
     await walk.skip(page, '1 d');
     await page.goto(server.address, { waitUntil: 'domcontentloaded' });
@@ -127,7 +127,7 @@ describe.sequential('several reports of one round', () => {
     await click(page, 'Write 1 results down');
     await see(page, 'exceeds a health value at');
     expect(await headline()).toBe(
-      'E. coli found at School, coliform bacteria found at School, lead exceeds a health value at School, 1 row not understood, 12 results are preliminary, 2 results are inconclusive.',
+      'E. coli found at School; coliform bacteria found at School; lead exceeds a health value at School; 1 row not understood; 12 results are preliminary; 2 results are inconclusive.',
     );
     expect(await shows(page, 'pending')).toBe(false);
     await see(page, '± 1.5');

@@ -24,12 +24,14 @@ export interface ReadFile {
   rows: FileRow[];
   /** Columns that nobody here knows, and of which nobody said what they are. */
   unknown: string[];
+  /** Columns with a name of their own, and what a person said that they are. */
+  said: { head: string; column: NamedColumn }[];
   /** The units of numbers that are in others than those of the columns' names. */
   units: Readonly<Record<string, UnitId>>;
   fault: 'empty' | 'no-code' | 'not-json' | 'no-features' | 'column-twice' | null;
 }
 
-const failed = (fault: ReadFile['fault'], unknown: string[] = []): ReadFile => ({ rows: [], unknown, units: {}, fault });
+const failed = (fault: ReadFile['fault'], unknown: string[] = []): ReadFile => ({ rows: [], unknown, said: [], units: {}, fault });
 
 /** A head as it is compared: without case, blanks and marks; letters of any alphabet stay. */
 export const plain = (head: string): string => head.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');
@@ -38,6 +40,7 @@ const byHead = new Map(pointColumns.map(({ name }) => [plain(name), name]));
 interface Heads {
   names: (string | null)[];
   unknown: string[];
+  said: ReadFile['said'];
   units: Record<string, UnitId>;
   fault: ReadFile['fault'];
 }
@@ -54,7 +57,11 @@ function named(heads: readonly string[], said: SaidColumns): Heads {
     }),
   );
   const fault = !known.includes('code') ? 'no-code' : new Set(known).size !== known.length ? 'column-twice' : null;
-  return { names, unknown, units, fault };
+  const byPerson = heads.flatMap((head) => {
+    const column = byHead.has(plain(head)) ? null : saidOf(head);
+    return column ? [{ head, column }] : [];
+  });
+  return { names, unknown, said: byPerson, units, fault };
 }
 
 /** A text that was made harmless for a table program is itself again. */
@@ -65,13 +72,13 @@ export function readCsv(text: string, said: SaidColumns = {}): ReadFile {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const [heads, ...lines] = data;
   if (!heads || lines.length === 0) return failed('empty');
-  const { names, unknown, units, fault } = named(heads, said);
-  if (fault) return failed(fault, unknown);
+  const { names, unknown, units, said: byPerson, fault } = named(heads, said);
+  if (fault) return { ...failed(fault, unknown), said: byPerson };
   const rows = lines.map((line, index): FileRow => ({
     line: index + 2,
     cells: Object.fromEntries(line.flatMap((cell, place) => (names[place] ? [[names[place], itself(cell)]] : []))),
   }));
-  return { rows, unknown, units, fault: null };
+  return { rows, unknown, said: byPerson, units, fault: null };
 }
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value.trim() : typeof value === 'number' ? String(value) : '');
@@ -91,8 +98,8 @@ export function readGeoJson(text: string, said: SaidColumns = {}): ReadFile {
   }[];
   if (features.length === 0) return failed('empty');
   const heads = [...new Set(features.flatMap((feature) => Object.keys(feature?.properties ?? {})))];
-  const { names, unknown, units, fault } = named(heads, said);
-  if (fault) return failed(fault, unknown);
+  const { names, unknown, units, said: byPerson, fault } = named(heads, said);
+  if (fault) return { ...failed(fault, unknown), said: byPerson };
   const rows = features.map((feature, index): FileRow => {
     const { geometry, properties } = feature ?? {};
     const cells = Object.fromEntries(
@@ -106,7 +113,7 @@ export function readGeoJson(text: string, said: SaidColumns = {}): ReadFile {
       ...(geometry && geometry.type !== 'Point' ? { shape: String(geometry.type).slice(0, 40) } : {}),
     };
   });
-  return { rows, unknown, units, fault: null };
+  return { rows, unknown, said: byPerson, units, fault: null };
 }
 
 /** Reads a file by what is in it, whatever it is called. */

@@ -74,23 +74,23 @@ it('puts bacteria first, then health, what cannot be told, and the rest', () => 
   expect(
     say([result('iron', 340), result('arsenic', 20, 'below'), result('nitrate', 60), result('lead', 12), result('coliforms', 2)]),
   ).toBe(
-    'Coliform bacteria found at P, nitrate exceeds a health value at P, lead exceeds a health value at P, arsenic cannot be decided at P, iron exceeds an indicator value at P.',
+    'Coliform bacteria found at P; nitrate exceeds a health value at P; lead exceeds a health value at P; arsenic cannot be decided at P; iron exceeds an indicator value at P.',
   );
   expect(say([result('arsenic', 20, 'below')])).toBe('Arsenic cannot be decided at P.');
   expect(say([result('lead', 16), result('iron', 400)], set('us-40-cfr'))).toBe(
-    'Lead exceeds the action level at P, iron exceeds a value for taste or looks at P.',
+    'Lead exceeds the action level at P; iron exceeds a value for taste or looks at P.',
   );
 });
 
 it('names a few substances and counts the rest, and names a bottle without a result', () => {
   const over = [result('lead', 12), result('nitrate', 60), result('arsenic', 20), result('nickel', 90), result('cadmium', 9)];
-  expect(say(over)).toMatch(/^(?:[^,]+ exceeds a health value at P, ){3}2 more results exceed a health value\.$/);
+  expect(say(over)).toMatch(/^(?:[^;]+ exceeds a health value at P; ){3}2 more results exceed a health value\.$/);
   const lost: RoundVerdict['gaps']['lost'] = [
     { bottle: 'A-M', how: 'refused' },
     { bottle: 'A-N', how: 'missing' },
   ];
   expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, lost } })).toBe(
-    'No result of A-M (rejected by the lab), no result of A-N (missing); the rest meets.',
+    'No result of A-M (rejected by the lab); no result of A-N (missing); the rest meets.',
   );
 });
 
@@ -103,12 +103,12 @@ it('says that a blank was not clean, also where everything meets', () => {
 it('says first what was asked for and is not there', () => {
   const pending = (parameters: LabResult['parameter'][]) => [{ bottle: 'B', visit: 'v', pointName: 'P', parameters }];
   const gaps = { ...noGaps, pending: pending(['coliforms', 'ecoli']), rows: 3 };
-  expect(say([result('iron', 100)], undefined, [], { gaps })).toBe('Bacteria pending, 3 rows not understood; the rest meets.');
+  expect(say([result('iron', 100)], undefined, [], { gaps })).toBe('Bacteria pending; 3 rows not understood; the rest meets.');
   expect(say([result('iron', 100), result('calcium', 80)], undefined, [], { gaps: { ...noGaps, pending: pending(['lead']) } })).toBe(
     '1 result pending; the rest meets where it has a value.',
   );
   expect(say([result('ecoli', 2), result('iron', 340)], undefined, [], { gaps })).toBe(
-    'E. coli found at P, coliform bacteria pending, 3 rows not understood, iron exceeds an indicator value at P.',
+    'E. coli found at P; coliform bacteria pending; 3 rows not understood; iron exceeds an indicator value at P.',
   );
   expect(say([result('iron', 100)], undefined, [], { gaps: { ...noGaps, without: 2 } })).toBe('2 results will not come; the rest meets.');
 });

@@ -119,7 +119,8 @@ export function headline(verdict: RoundVerdict): string {
   if (parts.length === 0 && all.length === 0) return 'What was compared by hand meets its limits.';
   if (parts.length === 0)
     return unset > 0 ? `Every result that has a value meets it; ${plural(unset, 'has', 'have')} none.` : 'Every result meets its value.';
-  const text = parts.join(', ');
+  // A point's name may have a comma of its own.
+  const text = parts.join('; ');
   // Only where nothing but gaps stands before it, it is said that the rest is well.
   const end =
     parts.length > gaps.length || inState('meets', all).length === 0

@@ -123,9 +123,9 @@ export function Told({ of, close }: { of: readonly ToldOf[]; close: () => void }
         />
       </Field>
       <Field name="form" label="What was said">
-        <Segmented
-          aria-label="What was said"
-          className="to-whom"
+        <Select
+          size="large"
+          placeholder="Choose"
           options={toldFormIds
             .filter((one) => one !== 'uncountable' || id === null || parameter(id).unit === 'per100mL')
             .map((value) => ({ value, label: toldForms[value].name }))}

@@ -36,13 +36,14 @@ function WholeRound() {
           </Button>
         )}
       </section>
+      {round.givenUp && <GiveUp />}
       <OutOfUse points={round.visits.map(({ point }) => point)} />
       <KitPanel />
       <Settle />
       <Clocks />
       {round.followUps.length > 0 && <FollowUps />}
       <PlanPanel />
-      <GiveUp />
+      {!round.givenUp && <GiveUp />}
     </>
   );
 }

@@ -53,13 +53,16 @@ export function RoundShell() {
         </div>
       )}
       {!isInside && !isHousehold && <Stream id={id} round={round} />}
-      {round.givenUp && !isHousehold && (
+      {round.givenUp && isInside && !isHousehold && (
         <div className="finding question">
           <Mark kind="question" />
           <p>
             <span className="strong">This round was abandoned {showMoment(round.givenUp.at, round.plan.zone)}.</span> {round.givenUp.reason}
           </p>
-          <p className="small">Nothing more is asked for in the field. To measure or sample after all, resume it and say why.</p>
+          <p className="small">
+            Nothing more is asked for in the field. To measure or sample after all, <Link to={`/rounds/${id}`}>resume the round</Link> and
+            say why.
+          </p>
         </div>
       )}
       <Outlet context={{ ...book, entries, round } satisfies RoundBook} />

@@ -21,8 +21,19 @@ function describe(bottle: BottleState, now: number): string {
   return `${name}: ${stageNames[bottle.stage].toLowerCase()}${left}`;
 }
 
-function VisitLine({ visit, round, now }: { visit: VisitState; round: string; now: number }) {
-  const next = nextAtVisit(visit);
+interface LineProps {
+  visit: VisitState;
+  round: string;
+  now: number;
+  /** The round was abandoned: nothing is asked for at its points. */
+  isAbandoned: boolean;
+}
+
+function VisitLine({ visit, round, now, isAbandoned }: LineProps) {
+  const next = isAbandoned ? null : nextAtVisit(visit);
+  const isEmpty = visit.bottles.every(({ filledAt }) => filledAt === null);
+  // Once its bottles were fetched, they are where the round says.
+  const isWithHousehold = visit.household !== null && (isEmpty || visit.bottles.some(({ holder }) => holder?.party.as === 'household'));
   const going = visit.bottles.filter((bottle) => !bottle.lost);
   const front = Math.max(0, ...going.map((bottle) => stages.indexOf(bottle.stage)));
   const home: StepRoom = visit.point.type === 'well' ? 'level' : runsOf(visit).length > 0 ? 'tap' : 'fill';
@@ -32,15 +43,17 @@ function VisitLine({ visit, round, now }: { visit: VisitState; round: string; no
       <div className="stream-point">
         <Link to={next && next.room !== 'plan' ? stepPath(round, next) : roomPath(round, home, visit.id)}>{visit.name}</Link>
         <span className="small soft">
-          {visit.household !== null
+          {isWithHousehold
             ? `With ${visit.household}`
-            : abandoned && !next
-              ? 'Abandoned: take the alternative tap'
-              : next
-                ? sayNext(next)
-                : visit.bottles.length > 0
-                  ? 'Done here'
-                  : 'Level taken'}
+            : isAbandoned && isEmpty && visit.bottles.length > 0
+              ? 'Not sampled'
+              : abandoned && !next
+                ? 'Abandoned: take the alternative tap'
+                : next
+                  ? sayNext(next)
+                  : visit.bottles.length > 0
+                    ? 'Done here'
+                    : 'Level taken'}
         </span>
       </div>
       {stages.map((stage, index) => (
@@ -106,7 +119,7 @@ export function Stream({ id, round }: { id: string; round: RoundState }) {
           );
         })}
         {round.visits.map((visit) => (
-          <VisitLine key={visit.id} visit={visit} round={id} now={now} />
+          <VisitLine key={visit.id} visit={visit} round={id} now={now} isAbandoned={round.givenUp !== null} />
         ))}
       </div>
       <Legend bottles={round.bottles} />

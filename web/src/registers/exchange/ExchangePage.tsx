@@ -33,6 +33,7 @@ interface Preview {
   text: string;
   rows: PreviewRow[];
   unknown: string[];
+  said: ReadFile['said'];
   fault: ReadFile['fault'];
 }
 
@@ -114,9 +115,10 @@ export function ExchangePage() {
             </p>
           </Upload.Dragger>
           <Said say={say} />
-          {preview && preview.unknown.length > 0 && (
+          {preview && preview.unknown.length + preview.said.length > 0 && (
             <Unknown
-              heads={preview.unknown}
+              heads={[...preview.said.map(({ head }) => head), ...preview.unknown]}
+              said={preview.said}
               say={(head, column) => void run(() => read(preview.name, preview.text, rememberColumn(head, column)))}
             />
           )}
@@ -128,12 +130,21 @@ export function ExchangePage() {
 }
 
 /** Columns of a file that have another name than ours: what each of them is, is said once and remembered on this device. */
-function Unknown({ heads, say }: { heads: readonly string[]; say: (head: string, column: NamedColumn | null) => void }) {
+interface UnknownProps {
+  heads: readonly string[];
+  said: ReadFile['said'];
+  say: (head: string, column: NamedColumn | null) => void;
+}
+function Unknown({ heads, said, say }: UnknownProps) {
+  const chosen = (head: string) => {
+    const column = said.find((one) => one.head === head)?.column;
+    return column && columnChoices.find((one) => one.column.name === column.name && one.column.unit === column.unit)?.value;
+  };
   return (
-    <section className="stack" aria-label="Columns that are not read">
+    <section className="stack" aria-label="Columns with names of their own">
       <p className="finding note small">
         <Mark kind="note" />
-        <span>These columns are not read. Say what they are if they belong to a point; it is remembered on this device.</span>
+        <span>These columns have names of their own. Choose what they are if they belong to a point; this device remembers it.</span>
       </p>
       <div className="form-grid">
         {heads.slice(0, 40).map((head) => (
@@ -143,10 +154,12 @@ function Unknown({ heads, say }: { heads: readonly string[]; say: (head: string,
               size="large"
               aria-label={`Column ${head}`}
               placeholder="Not read"
+              allowClear
+              value={chosen(head) ?? null}
               showSearch={{ optionFilterProp: 'label' }}
               style={{ width: '100%' }}
               options={columnChoices.map(({ value, label }) => ({ value, label }))}
-              onChange={(chosen: string) => say(head, columnChoices.find(({ value }) => value === chosen)?.column ?? null)}
+              onChange={(value: string | null) => say(head, columnChoices.find((one) => one.value === value)?.column ?? null)}
             />
           </label>
         ))}
