@@ -6,6 +6,7 @@ import {
   bandOfBox,
   boxRead,
   comparedWith,
+  doorFor,
   drawnLength,
   foretell,
   foretoldOf,
@@ -177,6 +178,18 @@ describe('the way to the lab', () => {
     expect(codes(situation({ lines }))).not.toContain('holding-over');
     expect(codes(situation({ lines, now: monday + 1 }))).toContain('holding-over');
   });
+});
+
+it('says until when a kind of bottle is accepted today, by the cut-off of its weekday, and else from when on', () => {
+  const door = { ...lab, cutOffs: [{ bottles: ['bacteria' as const], weekdays: [1], closes: '12:00' }] };
+  const at = (time: string, rule: RuleId) => doorFor(door, azores('2026-11-23', time), rule);
+  const closes = azores('2026-11-23', '16:00');
+  expect([at('09:00', 'bacteria'), at('09:00', 'metals')]).toEqual([{ until: azores('2026-11-23', '12:00') }, { until: closes }]);
+  expect([at('12:00', 'bacteria'), at('12:01', 'bacteria')]).toEqual([
+    { until: azores('2026-11-23', '12:00') },
+    { opens: azores('2026-11-24', '08:00') },
+  ]);
+  expect(doorFor({ ...door, intake: [] }, monday, 'metals')).toBeNull();
 });
 
 describe('what the lab would refuse', () => {

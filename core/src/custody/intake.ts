@@ -69,3 +69,14 @@ export function latestHandOver(lab: Door, from: number, deadline: number, rule: 
     if (noon < from - 86_400_000) return null;
   }
 }
+
+/**
+ * Until when a lab accepts a kind of bottle on the day of a moment (ms), where its door is open yet or opens still; else when it opens next.
+ * Null for a lab that opens for it in none of the next two weeks.
+ */
+export function doorFor(lab: Door, moment: number, rule: string): { until: number } | { opens: number } | null {
+  const last = intakesOn(lab, moment, rule).at(-1);
+  if (last && last.closes >= moment) return { until: last.closes };
+  const next = nextIntake(lab, moment, rule);
+  return next && { opens: next.opens };
+}

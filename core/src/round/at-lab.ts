@@ -2,6 +2,7 @@ import { openResults, standingResults, type BottleAtLab, type BottlesByLabel } f
 import { wallTime } from '../time/index.ts';
 import type { BottleState } from './bottle.ts';
 import type { RoundState } from './fold.ts';
+import { filledOnForm } from './form.ts';
 import type { OpenBottle } from './gaps.ts';
 
 const atLab = (round: RoundState) => {
@@ -9,8 +10,11 @@ const atLab = (round: RoundState) => {
   return ({ id, lost }: BottleState) => handed.has(id) && lost === null;
 };
 
-const forReport = (round: RoundState, { id, visit, card: { name, parameters }, filledAt }: BottleState): [string, BottleAtLab] => {
-  const filled = wallTime(filledAt ?? 0, round.plan.zone);
+const forReport = (round: RoundState, bottle: BottleState): [string, BottleAtLab] => {
+  const { id, visit, card } = bottle;
+  const { name, parameters } = card;
+  // What a lab reports of a blind duplicate is the time that its form said.
+  const filled = wallTime(filledOnForm(bottle) ?? 0, round.plan.zone);
   return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5) }];
 };
 

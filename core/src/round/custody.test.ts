@@ -6,7 +6,7 @@ import { answerTaken, boxRead, boxStates, CustodyForm, formCsv, handedOver, head
 import { bottleDiscarded, bottleFilled, bottleLabelled, readCode } from '../fill/index.ts';
 import { extraPlanned, labAdded } from '../plan/index.ts';
 import { bottlesBoxed } from '../prepare/index.ts';
-import { custodyForm, fold, formLines, labsOf, overview, roundLine, todayOf } from './index.ts';
+import { bottlesForReport, custodyForm, fold, formLines, labsOf, overview, roundLine, todayOf } from './index.ts';
 
 let book: Script;
 const { state, misfit, purged, fill } = atTheWell(() => book);
@@ -182,6 +182,8 @@ describe('a blind duplicate', () => {
     const twin = formLines(state()).find((line) => line.bottle.id === nitrogen)!;
     const earlier = (bottle(blind.id).filledAt! - onForm.filledAt!) / 60_000;
     expect([earlier >= 11 && earlier <= 29, fields.collectedAt === twin.fields.collectedAt]).toEqual([true, false]);
+    // The lab reports the time that its form said: it is held against that one.
+    expect(bottlesForReport(state()).get(blind.id)?.filledTime).toBe(fields.collectedAt);
     expect([fields.point, fields.pointCode, fields.purpose]).toEqual(['Fountain of the upper square', 'ZB4', 'Sample']);
     expect(JSON.stringify(fields)).not.toMatch(/MW3|Tannery|Lomba/);
     expect([blind.visit, blind.purpose]).toEqual([book.well, 'blind-duplicate']);

@@ -152,7 +152,7 @@ function blanksOf(round: RoundState, visit: VisitState, bottle: BottleState): Fo
  * When a bottle was filled as its lab gets to know it, in ms: a blind duplicate 11 to 29 minutes before its time, since the minute of its
  * twin would give it away. Earlier, so that no time that it may wait is stretched; the book keeps the true one.
  */
-function filledOnForm({ id, blind, filledAt }: Pick<BottleState, 'id' | 'blind' | 'filledAt'>): number | null {
+export function filledOnForm({ id, blind, filledAt }: Pick<BottleState, 'id' | 'blind' | 'filledAt'>): number | null {
   if (!blind || filledAt === null) return filledAt;
   const earlier = 11 + [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 19, 0);
   return filledAt - earlier * minute;

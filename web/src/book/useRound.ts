@@ -116,7 +116,7 @@ export function useRoundBook(id: string) {
       // The form that made this entry was sent before, and the answer was lost.
       if (standing) return kept?.();
       // Somebody who did not know it may write; whoever sees that the round was abandoned resumes it first, and says why.
-      if (kind.stands === 'at-visit' && fold(before)?.givenUp)
+      if (kind.stands === 'at-visit' && !isHousehold && fold(before)?.givenUp)
         throw new ApiProblem(422, 'This round was abandoned. Resume it on its first page first, and say why.', []);
       const { misfit } = foresee(before, entry);
       if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);

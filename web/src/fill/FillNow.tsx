@@ -1,5 +1,5 @@
 import { purpose, whyHere } from '@fonte/core/bottles';
-import { foretell } from '@fonte/core/custody';
+import { doorFor, foretell } from '@fonte/core/custody';
 import { wayToLab } from '@fonte/core/day';
 import { bottleFilled, type FactId } from '@fonte/core/fill';
 import { formLine, type BottleState, type RoundState } from '@fonte/core/round';
@@ -10,6 +10,7 @@ import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
 import { Findings } from '../findings/Findings.tsx';
 import { May } from '../session/May.tsx';
+import { showNear, showTime } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { useDraft } from '../units/useDraft.ts';
 import { useSettled } from '../time/useSettled.ts';
@@ -38,6 +39,20 @@ function refusedIfFilled(round: RoundState, bottle: BottleState, now: number) {
     said: {},
     counted: null,
   });
+}
+
+/** Until when its lab accepts a bottle today: known before it is opened. */
+function LabDoor({ bottle: { lab, rule }, now }: { bottle: BottleState; now: number }) {
+  const door = lab && doorFor(lab, now, rule);
+  if (!lab || !door) return null;
+  return (
+    <p className="small">
+      {lab.name} accepts it{' '}
+      {'until' in door
+        ? `today until ${showTime(door.until, lab.zone)}.`
+        : `from ${showNear(door.opens, now, lab.zone)} on, not today any more.`}
+    </p>
+  );
 }
 
 /** Which of the samples at its point a bottle is, in the order of filling. */
@@ -108,6 +123,7 @@ export function FillNow({ bottle }: { bottle: BottleState }) {
         <LabelOn bottle={bottle} key={bottle.id} />
         <Facts card={rule} said={said} say={setSaid} />
         <RuleCard bottle={bottle} />
+        <LabDoor bottle={bottle} now={time} />
         <Findings of={refusedIfFilled(round, bottle, time)} />
         <Said say={say} />
         <May do={bottleFilled}>
