@@ -215,6 +215,8 @@ describe.sequential('a day without signal', () => {
     await killBrowser();
     page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);
     await type(page, 'Measure the water temperature', '16.9');
+    // What is typed reaches the disk within half a second.
+    await new Promise((resolve) => setTimeout(resolve, 1500));
     await page.close();
     // What was typed in a tab that is gone is there in the next, which asks about it.
     page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);

@@ -145,7 +145,7 @@ describe.sequential('the other pages', () => {
     await click(page, 'Take it back');
     await see(page, 'may be a thousand or a decimal');
     await click(page, 'Write 14 results down');
-    await see(page, '1 result pending, 1 row not understood');
+    await see(page, '1 result pending; 1 row not understood');
     // Flushed water says nothing of what comes out of the pipes.
     await see(page, 'Only water that stood in the pipes tells what comes out of them.');
     expect(await shows(page, 'Coliform bacteria found')).toBe(false);

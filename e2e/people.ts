@@ -18,7 +18,11 @@ export interface Caller {
 }
 
 async function callerOf(server: Pick<Running, 'address'>, first: Response): Promise<Caller> {
-  const cookie = first.headers.getSetCookie()[0]!.split(';')[0]!;
+  // Without the port in its name it is good at another server on the same database, too.
+  const cookie = first.headers
+    .getSetCookie()[0]!
+    .split(';')[0]!
+    .replace(/^fonte-session-\d+=/, 'fonte-session=');
   const { me } = (await first.json()) as Session;
   const ask = (path: string, init: RequestInit = {}, address = server.address) => {
     const headers = { cookie, ...(init.body ? { 'content-type': 'application/json' } : {}) };
