@@ -146,7 +146,8 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     const other = { ...tapPoint, id: newId(Date.now()), code: 'FO1', name: 'Font' };
     expect((await hand([writeEntry(pen(other.id), pointRegistered, other)])).results[0]!.status).toBe(201);
     await page.setOfflineMode(false);
-    await see(page, '1 entry was refused');
+    // The background may be at it: its request has a minute.
+    await page.waitForFunction(() => document.body.innerText.includes('1 entry was refused'), { timeout: 90_000, polling: 200 });
     await page.goto(`${server.address}/outbox`);
     await click(page, 'Give it another code');
     await click(page, 'Write it with this code');
