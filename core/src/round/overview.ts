@@ -30,7 +30,7 @@ function heldBottles({ bottles }: RoundState): HeldBottles[] {
 }
 
 /** Whether anything was measured, run or taken at a visit. */
-const isBegun = ({ level, purge, runs, unknownRuns, tests, bottles }: VisitState): boolean =>
+export const isBegun = ({ level, purge, runs, unknownRuns, tests, bottles }: VisitState): boolean =>
   (level !== null && (level.readings.length > 0 || level.leftOut !== null)) ||
   (purge?.setUp ?? null) !== null ||
   runs.length + unknownRuns.length + tests.length > 0 ||

@@ -1,5 +1,5 @@
 import { fromHere, sayFault, usualSettings } from '@fonte/core/day';
-import { nextAtVisit, type VisitState } from '@fonte/core/round';
+import { isBegun, nextAtVisit, type VisitState } from '@fonte/core/round';
 import { minute, wallTime } from '@fonte/core/time';
 import { Link } from 'react-router';
 import { useRound } from '../book/useRound.ts';
@@ -11,13 +11,6 @@ import { showNear } from '../time/show.ts';
 
 /** So near to the latest moment (ms) it is said louder. */
 const soon = 20 * minute;
-
-/** Whether anything was measured or taken at a visit yet. */
-const isBegun = ({ level, purge, runs, bottles }: VisitState) =>
-  (level?.readings.length ?? 0) > 0 ||
-  (purge?.setUp ?? null) !== null ||
-  runs.length > 0 ||
-  bottles.some(({ filledAt }) => filledAt !== null);
 
 /** Until when the work here may begin, from the lab's door: said before anything is opened, on the day itself. */
 export function FromHere({ visit }: { visit: VisitState }) {

@@ -9,6 +9,23 @@ import type { Agenda } from './agenda.ts';
 /** What is overdue while people may be drinking the water. */
 const isUrgent = ({ isHealth, due }: FollowUp, time: number): boolean => isHealth && due < time;
 
+/** One follow-up with its point and its time, and the way to it. */
+function Action({ round, action, now, isStrong = false }: { round: string; action: FollowUp; now: number; isStrong?: boolean }) {
+  const { do: what, because } = sayTask(action.task);
+  return (
+    <Link className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
+      <span>
+        {isStrong ? <span className="strong">{what}</span> : what}
+        <br />
+        <span className="soft small">
+          {action.pointName}: {because}
+        </span>
+      </span>
+      <Deadline at={action.due} now={now} />
+    </Link>
+  );
+}
+
 /** What people may be drinking comes before any round: late follow-ups on health, first. */
 export function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
   const time = useNow(10_000);
@@ -21,16 +38,7 @@ export function Overdue({ actions: { first } }: { actions: Agenda<FollowUp> }) {
         {late.length === 1 ? 'Overdue, and people drink this water' : `${late.length} things are overdue, and people drink this water`}
       </h1>
       {late.map(({ round, item: action }) => (
-        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
-          <span>
-            <span className="strong">{sayTask(action.task).do}</span>
-            <br />
-            <span className="soft small">
-              {action.pointName}: {sayTask(action.task).because}
-            </span>
-          </span>
-          <Deadline at={action.due} now={time} />
-        </Link>
+        <Action key={`${round} ${action.id}`} round={round} action={action} now={time} isStrong />
       ))}
     </section>
   );
@@ -46,16 +54,7 @@ export function Due({ actions: { count, first } }: { actions: Agenda<FollowUp> }
     <section className="stack">
       <h2>To do</h2>
       {rest.map(({ round, item: action }) => (
-        <Link key={`${round} ${action.id}`} className="tile due" to={`${roomPath(round, 'verdict', null)}#follow-up`}>
-          <span>
-            {sayTask(action.task).do}
-            <br />
-            <span className="soft small">
-              {action.pointName}: {sayTask(action.task).because}
-            </span>
-          </span>
-          <Deadline at={action.due} now={time} />
-        </Link>
+        <Action key={`${round} ${action.id}`} round={round} action={action} now={time} />
       ))}
       {count > first.length && <p className="soft">and {count - first.length} more, due later</p>}
     </section>
