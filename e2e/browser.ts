@@ -118,20 +118,32 @@ export async function tick(page: Page, text: string): Promise<void> {
 export const choose = (page: Page, group: string, option: string): Promise<void> => onWhatStands(() => chooseOnce(page, group, option));
 
 async function chooseOnce(page: Page, group: string, option: string): Promise<void> {
-  const found = await page.waitForFunction(
-    (name, text) => {
-      const around = [...document.querySelectorAll('.ant-segmented, .ant-radio-group')].find(
-        (one) => one.getAttribute('aria-label') === name && one.checkVisibility(),
-      );
-      return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim().split('\n')[0] === text) ?? null;
-    },
-    { timeout: patience, polling },
-    group,
-    option,
-  );
+  const found = await page
+    .waitForFunction(
+      (name, text) => {
+        const around = [...document.querySelectorAll('.ant-segmented, .ant-radio-group')].find(
+          (one) => one.getAttribute('aria-label') === name && one.checkVisibility(),
+        );
+        return [...(around?.querySelectorAll('label') ?? [])].find((one) => one.innerText.trim().split('\n')[0] === text) ?? null;
+      },
+      { timeout: patience, polling },
+      group,
+      option,
+    )
+    .catch(async () => {
+      const shown = await page.evaluate(() => document.body.innerText);
+      throw new Error(`“${option}” of “${group}” is not on ${page.url()}:\n${shown}`);
+    });
   const segment = found as unknown as ElementHandle<HTMLLabelElement>;
-  await segment.click();
-  // The page may move under the finger, as an error goes; where the choice is made, it may be gone as well.
+  // Looked at and clicked in one go: between the two the page may move, and a finger would be on something else.
+  await segment.evaluate((one) => {
+    if (!one.isConnected) throw new Error('detached');
+    one.scrollIntoView({ block: 'center' });
+    const { left, top, width, height } = one.getBoundingClientRect();
+    if (!one.contains(document.elementFromPoint(left + width / 2, top + height / 2))) throw new Error('not clickable');
+    one.click();
+  });
+  // Where the choice is made, it may be gone.
   const isChosen = (one: HTMLLabelElement) => !one.isConnected || /-(item-selected|wrapper-checked)/.test(one.className);
   await page
     .waitForFunction(isChosen, { timeout: 2000, polling }, segment)

@@ -1,6 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { expect, it } from 'vitest';
 import { desk } from './browser.ts';
+import { patience } from './find.ts';
 import type { Running } from './harness.ts';
 import { demoCaller } from './people.ts';
 import { onDemo, type Stage } from './stage.ts';
@@ -41,14 +42,19 @@ async function everyPage(server: Running): Promise<string[]> {
   ];
 }
 
-/** The times of day and days that a page shows once it has come to rest, in words and in its fields. */
-async function timesOn(page: Page, path: string): Promise<string[]> {
-  await page.goto(stage.server.address + path, { waitUntil: 'networkidle0' });
+/** The times of day and days that a page shows now, in words and in its fields. */
+async function timesOn(page: Page): Promise<string[]> {
   const shown = await page.evaluate(() =>
     [document.body.innerText, ...[...document.querySelectorAll('input')].map(({ value }) => value)].join('\n'),
   );
   return shown.match(/\b\d{1,2} [A-Z][a-z]{2,8}(?: \d{4})?\b|\b\d{4}-\d\d-\d\d\b|\b\d\d:\d\d\b/g) ?? [];
 }
+
+/** Whether a page has drawn what it asked the server for. */
+const isAtRest = (page: Page) =>
+  page.evaluate(
+    () => (document.querySelector('main')?.innerText ?? '').length > 40 && !document.querySelector('.ant-skeleton, .ant-spin-spinning'),
+  );
 
 /** Hours and minutes that are about now move while the pages are looked at. */
 const minutesOf = (time: string) => (/^\d\d:\d\d$/.test(time) ? Number(time.slice(0, 2)) * 60 + Number(time.slice(3)) : null);
@@ -56,6 +62,8 @@ function isSame(a: string, b: string): boolean {
   const [one, other] = [minutesOf(a), minutesOf(b)];
   return one !== null && other !== null ? Math.abs(one - other) <= 10 : a === b;
 }
+
+const areSame = (one: string[], other: string[]) => one.length === other.length && one.every((time, place) => isSame(time, other[place]!));
 
 it('shows the site’s wall clock on every page, whatever zone a device is set to', async () => {
   const zones = ['Atlantic/Azores', 'Pacific/Auckland', 'America/Los_Angeles', 'Asia/Kathmandu'];
@@ -70,12 +78,20 @@ it('shows the site’s wall clock on every page, whatever zone a device is set t
   const off: string[] = [];
   let seen = 0;
   for (const path of paths) {
-    const [own, ...others] = await Promise.all(pages.map((page) => timesOn(page, path)));
-    seen += own!.length;
-    others.forEach((other, at) => {
-      if (own!.length !== other.length || !own!.every((time, place) => isSame(time, other[place]!)))
-        off.push(`${path} in ${zones[at + 1]}: ${own!.join(' ')} | ${other.join(' ')}`);
-    });
+    await Promise.all(pages.map((page) => page.goto(stage.server.address + path, { waitUntil: 'networkidle0' })));
+    // A page on a busy machine may still be drawing: what differs is looked at again before it is called so.
+    for (const until = Date.now() + patience; ; await new Promise((resolve) => setTimeout(resolve, 300))) {
+      const [own, ...others] = await Promise.all(pages.map(timesOn));
+      const isLate = Date.now() > until;
+      if (!isLate && !(await Promise.all(pages.map(isAtRest))).every(Boolean)) continue;
+      const differ = others.flatMap((other, at) =>
+        areSame(own!, other) ? [] : [`${path} in ${zones[at + 1]}: ${own!.join(' ')} | ${other.join(' ')}`],
+      );
+      if (differ.length > 0 && !isLate) continue;
+      seen += own!.length;
+      off.push(...differ);
+      break;
+    }
   }
   expect(off).toEqual([]);
   expect(seen).toBeGreaterThan(40);
