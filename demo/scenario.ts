@@ -229,6 +229,8 @@ export function todayRound(start: number): Entry[] {
   checkInstruments(round, [
     ['photometer-zero', '0.00'],
     ['photometer-standard', '0.98'],
+    ['photometer-total-zero', '0.01'],
+    ['photometer-total-standard', '1.02'],
     ['probe-ph7', '7.03'],
     ['probe-ph-slope', '4.04'],
     ['probe-conductivity', '1398'],

@@ -96,7 +96,7 @@ describe.sequential('a round of eight mixed points', () => {
     await see(page, 'Which bottle in which box');
     await click(page, 'Pack as proposed');
     await page.waitForFunction(() => !document.body.innerText.includes('Pack as proposed'));
-    await click(page, 'Check: Blue photometer Chlorine standard');
+    await click(page, 'Check: Blue photometer Standard of free chlorine');
     await option(page, 'Standard of the register', 'Chlorine standard, lot CL-2207');
     await type(page, 'Reads', '0.61');
     await see(page, 'Fails: ±0.10 mg/L');

@@ -76,6 +76,12 @@ describe.sequential('A photometer', () => {
     await see(page, 'Combined chlorine, total − free');
   });
 
+  it('waits for the check of its own range: chlorine that reads right says nothing of pH', async () => {
+    await test('pH', 'pH by photometer, 6.5 to 8.4');
+    await see(page, 'Photometer: not checked for pH.');
+    await click(page, 'Something else');
+  });
+
   it('over its range says to dilute, and takes a diluted sample so many times', async () => {
     await test('Total chlorine', 'Total chlorine, 0 to 2 mg/L');
     await tick(page, 'The sample is diluted');

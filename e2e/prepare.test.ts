@@ -68,12 +68,12 @@ describe.sequential('before the van leaves', () => {
   it('fails a photometer that reads too low, by number and by a standard that is out of date', async () => {
     await click(page, 'Prepare', 'link');
     await see(page, 'Before the van leaves');
-    await click(page, 'Check: Blue photometer Zero');
+    await click(page, 'Check: Blue photometer Zero of free chlorine');
     await type(page, 'Reads', '0,01');
     await see(page, 'Passes: ±0.02 mg/L');
     await click(page, 'Write it down');
     await walk.closed(page);
-    await click(page, 'Check: Blue photometer Chlorine standard');
+    await click(page, 'Check: Blue photometer Standard of free chlorine');
     await option(page, 'Standard of the register', 'Chlorine standard, old set');
     await type(page, 'Reads', '0.98');
     await see(page, 'Standard out of date');
@@ -136,7 +136,7 @@ describe.sequential('before the van leaves', () => {
     await click(page, 'PFAS by EPA Method 533', 'link');
     await click(page, 'Done');
     await walk.waitClock(page, 'Run cold water; all taps of this room that are sampled together');
-    await see(page, 'Photometer: failed.');
+    await see(page, 'Photometer: failed for free chlorine.');
     expect(await shows(page, 'Leave this step out')).toBe(true);
     await walk.useUnchecked(page, 'Photometer');
     await walk.measureStep(page, 'Measure free chlorine', '0.34');
@@ -171,7 +171,7 @@ describe.sequential('the registers of gear', () => {
     await see(page, '24 L');
     await page.goto(`${server.address}/instruments`, { waitUntil: 'domcontentloaded' });
     await click(page, 'Blue photometer', 'link');
-    await see(page, 'Chlorine standard. 3 checks');
+    await see(page, 'Standard of free chlorine. 3 checks');
     expect(await seriousBarriers(page)).toEqual([]);
   });
 });
@@ -187,8 +187,8 @@ describe.sequential('a second round of the day', () => {
     await see(page, 'Field book');
     await click(page, 'Prepare', 'link');
     await see(page, 'Checked in another round:');
-    await see(page, 'Chlorine standard: fails at 0.71 mg/L');
-    await click(page, 'Use these 2 checks');
+    await see(page, 'Standard of free chlorine: fails at 0.71 mg/L');
+    await click(page, 'Use these 4 checks');
     await page.waitForFunction(() => !document.body.innerText.includes('Checked in another round:'));
     await see(page, 'Failed');
     await page.reload({ waitUntil: 'domcontentloaded' });

@@ -144,6 +144,7 @@ export const instruments: Instrument[] = [
 export const lots: Lot[] = [
   { id: id(51), name: 'Chlorine standard', use: 'standard', lot: 'CL-2207', expires: '2031-06-30', parameter: 'freeChlorine', nominal: 1.02 },
   { id: id(52), name: 'Chlorine standard, old set', use: 'standard', lot: 'CL-1904', expires: '2026-03-31', parameter: 'freeChlorine', nominal: 0.98 },
+  { id: id(50), name: 'Total chlorine standard', use: 'standard', lot: 'CT-2208', expires: '2031-06-30', parameter: 'totalChlorine', nominal: 1.05 },
   { id: id(53), name: 'Buffer pH 7', use: 'standard', lot: 'B7-118', expires: '2031-01-31', parameter: 'ph', nominal: 7 },
   { id: id(54), name: 'Buffer pH 4', use: 'standard', lot: 'B4-090', expires: '2031-01-31', parameter: 'ph', nominal: 4.01 },
   { id: id(55), name: 'Conductivity standard', use: 'standard', lot: 'EC-771', expires: '2030-11-30', parameter: 'conductivity', nominal: 1413 },

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { Script, tapPoint } from '../../test/script.ts';
 import { parameter } from '../parameters/index.ts';
-import { checkOverridden } from '../prepare/index.ts';
+import { checkOverridden, checkRow, checksFor } from '../prepare/index.ts';
 import { fold, sayEntry } from '../round/index.ts';
 import { overview } from '../round/overview.ts';
 import { second } from '../time/index.ts';
@@ -49,10 +49,16 @@ const reading = (id: MethodId, test: string, text: string, seconds: number, more
 describe('the methods', () => {
   it('read in a unit of their parameter, tell less than they show, and have a source', () => {
     for (const id of methodIds) {
-      const { range, step, chart, guide, source, clock, parameter: of, unit } = method(id);
+      const { instrument, range, step, chart, guide, source, clock, parameter: of, unit } = method(id);
       expect(source.length, id).toBeGreaterThan(10);
       expect(guide.length, id).toBeGreaterThan(0);
       if (range && step) expect(step, id).toBeLessThan(range[1] / 10);
+      // Nothing that a photometer reads stands on another range's check.
+      if (instrument === 'photometer')
+        expect(
+          checksFor('photometer', [of], '2026-11-23').map((one) => checkRow(one).name.split(' ')[0]),
+          id,
+        ).toEqual(['Zero', 'Standard']);
       if (clock) expect(clock.most, id).toBeGreaterThan(clock.least);
       if (chart)
         expect(
@@ -76,6 +82,10 @@ describe('what a test tells', () => {
     ['free-chlorine-low', shows('1.3'), 10, '13.00 mg/L'],
     ['free-chlorine-low', { is: 'over' }, 10, '> 20.00 mg/L'],
     ['free-chlorine-low', shows('0'), 10, '< 0.20 mg/L'],
+    // Phenol red is yellow up to 6.4 and red from 8.2 (handbooks of indicators, from memory): at its ends it tells a side.
+    ['ph-colour', { is: 'number', reading: { text: '7.4', unit: 'pH' } }, 1, '7.40 pH'],
+    ['ph-colour', { is: 'number', reading: { text: '8.4', unit: 'pH' } }, 1, '> 8.40 pH'],
+    ['ph-colour', { is: 'number', reading: { text: '6.3', unit: 'pH' } }, 1, '< 6.50 pH'],
     ['fluoride-colour', { is: 'class', from: 1, to: 1.5 }, 1, '1.00 to 1.50 mg/L'],
     ['fluoride-colour', { is: 'class', from: 1, to: 1 }, 1, '1.00 mg/L'],
   ])('%s', (id, shown, parts, says) => {

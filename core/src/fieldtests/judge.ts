@@ -33,10 +33,10 @@ function numberShown(id: MethodId, reading: Typed, { compensation, temperature }
 
 /**
  * What a test tells. Below the method's step it is not told from nothing; over its range it is only known to be more. A sample that was
- * made up to n parts has n times as much. Null for a text that is no number.
+ * made up to n parts has n times as much. At an end of what a dye tells, it is known only to be there or beyond. Null for a text that is no number.
  */
 export function tell(id: MethodId, shown: Shown, beside: Beside = {}): Told | null {
-  const { parameter: of, step, range } = method(id);
+  const { parameter: of, step, range, tells } = method(id);
   const { parts = 1 } = beside;
   const told = (form: Told['form'], low: number, high: number): Told => ({ parameter: of, form, low: low * parts, high: high * parts });
   if (shown.is === 'class') return told('class', own(id, shown.from), own(id, shown.to));
@@ -45,6 +45,8 @@ export function tell(id: MethodId, shown: Shown, beside: Beside = {}): Told | nu
   const value = numberShown(id, shown.reading, beside);
   if (value === null) return null;
   if (value > most) return told('above', most, Infinity);
+  if (tells && value >= tells[1]) return told('above', tells[1], Infinity);
+  if (tells && value <= tells[0]) return told('below', 0, tells[0]);
   return step !== undefined && value < own(id, step) * (1 - 1e-9) ? told('below', 0, own(id, step)) : told('value', value, value);
 }
 
@@ -106,8 +108,10 @@ export function questionTest(id: MethodId, shown: Shown, beside: Beside, { isRaw
   const range = ranges.find((one) => one.parameter === of);
   if (range && told.form === 'value' && (told.low / (beside.parts ?? 1) < range.from || told.high / (beside.parts ?? 1) > range.to))
     ask('instrument-range', { from: range.from, to: range.to, unit: parameter(of).unit });
-  if (told.form === 'below') note('not-from-zero', { high: told.high, unit: parameter(of).unit });
-  if (told.form === 'above') note('dilute', { low: told.low, unit: parameter(of).unit });
+  const { tells } = method(id);
+  if (tells && told.form !== 'value') note('end-of-dye', { least: tells[0], most: tells[1] });
+  else if (told.form === 'below') note('not-from-zero', { high: told.high, unit: parameter(of).unit });
+  else if (told.form === 'above') note('dilute', { low: told.low, unit: parameter(of).unit });
   if (chart && shown.is === 'class' && shown.from !== shown.to) note('between-steps', { to: shown.to, unit: method(id).unit });
   return found;
 }

@@ -119,9 +119,9 @@ export function chartOf(by: MethodId, test: Pick<FieldTest, 'kit'> | null): read
 
 /** With an instrument that was to be checked and was not, or failed, what is read at a moment (ms) proves nothing. */
 function isUnchecked(by: MethodId, at: number, { prepare, zone }: FieldTestsAround, hasInstrument: boolean): boolean {
-  const { instrument } = method(by);
+  const { instrument, parameter: of } = method(by);
   if (instrument === null) return false;
-  const readiness = kindReadiness(instrument, prepare, { at, zone });
+  const readiness = kindReadiness(instrument, [of], prepare, { at, zone });
   return readiness === 'overridden' || isShut(instrument, readiness, hasInstrument);
 }
 

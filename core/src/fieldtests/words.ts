@@ -29,6 +29,10 @@ export const fieldTestFindings: FindingWords = {
     ({ low, unit }) => `More than ${with2(low, unit)}, and nobody knows how much more.`,
     'Take the higher range, or make a new portion up with water that has none of it, and test that.',
   ],
+  'end-of-dye': [
+    ({ least, most }) => `The dye tells ${showNumber(Number(least), 1)} from ${showNumber(Number(most), 1)}, and nothing beyond.`,
+    'Read it with a probe.',
+  ],
   'between-steps': [({ to, unit }) => `Between two steps: it counts as up to ${with2(to, unit)}.`],
 };
 

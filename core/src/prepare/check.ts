@@ -11,6 +11,17 @@ export const checkRow = (id: CheckId): CheckRow => checks[id];
 export const checksOf = (kind: InstrumentKind): CheckId[] => checkIds.filter((id) => checks[id].kind === kind);
 
 /**
+ * The checks that a reading of these parameters rests on, on a day (`YYYY-MM-DD`): those of every reading of the instrument and those of
+ * its range. Before ranges were told apart, all checks of the day stood for all readings.
+ * @example checksFor('photometer', ['totalChlorine'], '2026-11-23') // ['photometer-total-zero', 'photometer-total-standard']
+ */
+export const checksFor = (kind: InstrumentKind, of: readonly ParameterId[], date: string): CheckId[] => {
+  const asked = checksOf(kind).filter((id) => (checkRow(id).since ?? date) <= date);
+  const areRangesApart = asked.some((id) => checkRow(id).since !== undefined);
+  return areRangesApart ? asked.filter((id) => checkRow(id).of?.some((one) => of.includes(one)) ?? true) : asked;
+};
+
+/**
  * What came of a check: it passes; it fails by the reading or the answer; or it proves nothing, as the standard was out of date, or is
  * one for another check.
  */

@@ -5,6 +5,7 @@ import { bottleTables, type AnalysisId } from '../bottles/index.ts';
 import { bottleFilled } from '../fill/index.ts';
 import { analysisAdded, extraPlanned, type PlannedVisit } from '../plan/index.ts';
 import type { Point } from '../registers/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
 import {
   callsToMake,
   checkedElsewhere,
@@ -20,7 +21,7 @@ import {
   judgeCheck,
   kindReadiness,
   kitTicked,
-  neededKinds,
+  neededInstruments,
   packingList,
   unproven,
   readinessOf,
@@ -102,10 +103,10 @@ describe('an instrument before it is used', () => {
       instrument: photometer,
       check: id,
       reading: mg(reading),
-      ...(id === 'photometer-standard' ? { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-7', expires } } : {}),
+      ...(id.endsWith('-standard') ? { nominal: mg('1.00'), standard: { name: 'Chlorine', lot: 'C-7', expires } } : {}),
     });
   const noon = { at: Date.parse('2026-11-23T12:00:00Z'), zone: 'UTC' };
-  const photometers = (when = noon) => kindReadiness('photometer', state().prepare, when);
+  const photometers = (when = noon) => kindReadiness('photometer', ['freeChlorine'], state().prepare, when);
   beforeEach(() => {
     book = new Script().plan();
   });
@@ -118,10 +119,33 @@ describe('an instrument before it is used', () => {
     expect(photometers()).toBe('checked');
     check('photometer-standard', '0.70');
     expect(photometers()).toBe('failed');
-    expect(readinessOf(photometer, state().prepare.checks, noon)).toBe('failed');
+    expect(readinessOf(photometer, ['freeChlorine'], state().prepare.checks, noon)).toBe('failed');
     // Adjusted and checked once more.
     check('photometer-standard', '1.02');
     expect(photometers()).toBe('checked');
+  });
+
+  it('is checked for what its own range was checked for, and for no other', () => {
+    check('photometer-zero', '0.00');
+    check('photometer-standard', '0.98');
+    const stands = (of: ParameterId, when = noon) => kindReadiness('photometer', [of], state().prepare, when);
+    // Common practice: each range has a curve, and a dye, of its own.
+    expect(stands('freeChlorine')).toBe('checked');
+    for (const other of ['totalChlorine', 'monochloramine', 'fluoride', 'ph'] as const) expect(stands(other), other).toBe('unchecked');
+    check('photometer-total-standard', '1.40');
+    expect(stands('totalChlorine')).toBe('failed');
+    expect(stands('freeChlorine')).toBe('checked');
+    check('photometer-total-standard', '1.05');
+    expect(stands('totalChlorine')).toBe('unchecked');
+    check('photometer-total-zero', '0.01');
+    expect(stands('totalChlorine')).toBe('checked');
+    // Both are read there: both are asked for.
+    expect(kindReadiness('photometer', ['freeChlorine', 'ph'], state().prepare, noon)).toBe('unchecked');
+    // What was read before ranges were told apart stands on the checks of its day.
+    const before = { at: Date.parse('2026-11-19T12:00:00Z'), zone: 'UTC' };
+    const made = state().prepare.checks.map((one) => ({ ...one, at: before.at - 3_600_000 }));
+    const free = made.filter(({ check: id }) => !id.includes('total'));
+    expect(readinessOf(photometer, ['totalChlorine'], free, before)).toBe('checked');
   });
 
   it('holds for its day; from the evening before for the next one; a failure until it passes', () => {
@@ -237,9 +261,15 @@ describe('an instrument before it is used', () => {
   });
 
   it('is needed by what is planned', () => {
+    const neededKinds = (...said: Parameters<typeof neededInstruments>) => neededInstruments(...said).map(({ kind }) => kind);
     expect(neededKinds([visit(tapPoint, 'coliforms')])).toEqual(['photometer', 'thermometer']);
     expect(neededKinds([visit(wellPoint)])).toEqual(['tape']);
     expect(neededKinds([visit(wellPoint, 'general')])).toEqual(['probe', 'thermometer', 'tape', 'pump']);
+    // Its ranges, where its protocol reads them: what is checked before leaving.
+    expect(neededInstruments([visit(tapPoint, 'coliforms')], () => ['totalChlorine', 'temperature'])).toEqual([
+      { kind: 'photometer', of: ['freeChlorine', 'totalChlorine'] },
+      { kind: 'thermometer', of: ['temperature'] },
+    ]);
     // A protocol that asks for chlorine at a well needs a photometer there, wherever its water comes from.
     expect(neededKinds([visit(wellPoint, 'general')], () => ['freeChlorine'])).toContain('photometer');
     expect(packingList([visit(wellPoint, 'general')], table, () => ['freeChlorine'])).toContain('chlorine-kit');

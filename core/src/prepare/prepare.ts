@@ -1,11 +1,12 @@
 import { isDisinfected } from '../registers/index.ts';
 import { misfit, type Room } from '../book/index.ts';
 import { cardOf, gearRow, rulesFor, type BottleRule, type BottleTable, type GearId, type SampleReason } from '../bottles/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
 import type { PlannedVisit } from '../plan/index.ts';
 import type { Instrument, InstrumentKind } from '../registers/index.ts';
-import { millis } from '../time/index.ts';
+import { millis, wallTime } from '../time/index.ts';
 import { checkHolds, type When } from './holds.ts';
-import { checkRow, checksOf, instrumentFor, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
+import { checkRow, checksFor, instrumentFor, judgeCheck, type CheckId, type CheckMade, type CheckOutcome } from './check.ts';
 import { calls, type CallRow } from './tables/calls.ts';
 import { shutAt } from './tables/checks.ts';
 import { bottlesBoxed, callMade, checkOverridden, gearChecked, instrumentChecked, kitTicked, type callAnswers } from './entries.ts';
@@ -118,27 +119,36 @@ function lastOf(checks: readonly Check[], instrument: string): Map<CheckId, Chec
 }
 
 /**
- * Where one instrument stands: every check that is asked for has passed and still holds, one has failed, or some are missing. One that
- * failed has failed until it passes.
+ * Where one instrument stands for readings of these parameters: every check that they rest on has passed and still holds, one has failed,
+ * or some are missing. One that failed has failed until it passes.
  */
 export function readinessOf(
   instrument: Pick<Instrument, 'id' | 'kind'>,
+  of: readonly ParameterId[],
   checks: readonly Check[],
   when: When,
 ): Exclude<Readiness, 'overridden'> {
   const last = lastOf(checks, instrument.id);
-  if ([...last.values()].some(({ outcome }) => outcome !== 'pass')) return 'failed';
+  const asked = checksFor(instrument.kind, of, wallTime(when.at, when.zone).date);
+  if (asked.some((id) => last.has(id) && last.get(id)!.outcome !== 'pass')) return 'failed';
   const holds = (id: CheckId) => last.has(id) && checkHolds(last.get(id)!.at, when);
-  return checksOf(instrument.kind).every((id) => checkRow(id).isOptional || holds(id)) ? 'checked' : 'unchecked';
+  return asked.every((id) => checkRow(id).isOptional || holds(id)) ? 'checked' : 'unchecked';
 }
 
 /**
- * Where the instruments of a kind stand for a round at a moment: one that is ready is enough; what somebody took on themselves counts only
- * as that and for its day, and a check that fails after it takes it back.
+ * Where the instruments of a kind stand for readings of these parameters in a round at a moment: one that is ready is enough; what somebody
+ * took on themselves counts only as that and for its day, and a check that fails after it takes it back.
+ * @param of what is read; of a kind whose checks bear on all that it reads it may be empty
  */
-export function kindReadiness(kind: InstrumentKind, { checks, overridden }: PrepareBook, when: When): Readiness {
-  const own = checks.filter((one) => one.instrument.kind === kind);
-  const each = [...new Map(own.map((one) => [one.instrument.id, one.instrument])).values()].map((one) => readinessOf(one, own, when));
+export function kindReadiness(
+  kind: InstrumentKind,
+  of: readonly ParameterId[],
+  { checks, overridden }: PrepareBook,
+  when: When,
+): Readiness {
+  const asked = checksFor(kind, of, wallTime(when.at, when.zone).date);
+  const own = checks.filter((one) => one.instrument.kind === kind && asked.includes(one.check));
+  const each = [...new Map(own.map((one) => [one.instrument.id, one.instrument])).values()].map((one) => readinessOf(one, of, own, when));
   if (each.includes('checked')) return 'checked';
   const lastFail = Math.max(-Infinity, ...own.filter(({ outcome }) => outcome !== 'pass').map(({ at }) => at));
   if (overridden.some((one) => one.kind === kind && one.at > lastFail && checkHolds(one.at, when))) return 'overridden';
@@ -162,21 +172,30 @@ export function unproven(kind: InstrumentKind, readiness: Readiness, isKept: boo
   return isKept ? 'unchecked' : 'not-kept';
 }
 
-/** The kinds of instruments that a plan needs: by what is visited and sampled, and by what the protocols there measure. */
-export function neededKinds(visits: readonly PlannedVisit[], measuredAt: MeasuredAt = () => []): InstrumentKind[] {
-  const onTheWay = new Set(visits.flatMap((visit) => measuredAt(visit).flatMap((id) => instrumentFor(id) ?? [])));
+/** A kind of instrument that a plan needs, and what of it is read where its checks are told apart by that. */
+export interface NeededInstrument {
+  kind: InstrumentKind;
+  of: readonly ParameterId[];
+}
+
+/** The instruments that a plan needs: by what is visited and sampled, and by what the protocols there measure. */
+export function neededInstruments(visits: readonly PlannedVisit[], measuredAt: MeasuredAt = () => []): NeededInstrument[] {
+  const onTheWay = new Set(visits.flatMap((visit) => [...measuredAt(visit)]));
   const isAt = (type: 'well' | 'tap') => visits.some(({ point }) => point.type === type);
   const isPurged = visits.some(({ point, analyses }) => point.type === 'well' && analyses.length > 0);
   const isResidualRead = visits.some(({ point, analyses }) => isDisinfected(point) && analyses.length > 0);
   const isSampled = visits.some(({ analyses }) => analyses.length > 0);
-  return [
-    ...(isResidualRead || onTheWay.has('photometer') ? (['photometer'] as const) : []),
-    ...(onTheWay.has('turbidimeter') ? (['turbidimeter'] as const) : []),
-    ...(isPurged || onTheWay.has('probe') ? (['probe'] as const) : []),
-    ...(isSampled || isAt('tap') || onTheWay.has('thermometer') ? (['thermometer'] as const) : []),
-    ...(isAt('well') ? (['tape'] as const) : []),
-    ...(isPurged ? (['pump'] as const) : []),
+  const readWith = (kind: InstrumentKind) => [...onTheWay].filter((id) => instrumentFor(id) === kind);
+  const chlorine = new Set<ParameterId>([...(isResidualRead ? (['freeChlorine'] as const) : []), ...readWith('photometer')]);
+  const each: [InstrumentKind, boolean, readonly ParameterId[]][] = [
+    ['photometer', chlorine.size > 0, [...chlorine]],
+    ['turbidimeter', readWith('turbidimeter').length > 0, readWith('turbidimeter')],
+    ['probe', isPurged || readWith('probe').length > 0, readWith('probe')],
+    ['thermometer', isSampled || isAt('tap') || readWith('thermometer').length > 0, readWith('thermometer')],
+    ['tape', isAt('well'), []],
+    ['pump', isPurged, []],
   ];
+  return each.flatMap(([kind, isNeeded, of]) => (isNeeded ? [{ kind, of }] : []));
 }
 
 /** What gear the bottles of a plan ask for, each once. */

@@ -101,7 +101,8 @@ function New({
 }) {
   const ways = of ? methodsFor(of) : [];
   const chosen = by && ways.includes(by) ? by : ways.length === 1 ? ways[0]! : null;
-  const isShut = useShut(chosen ? method(chosen).instrument : null);
+  const reads = { kind: chosen && method(chosen).instrument, of: of ? [of] : [] };
+  const isShut = useShut(reads);
   const isBegun = visit.tests.some((test) => isRunning(test) && test.method === chosen);
   return (
     <section className="panel stack new-test">
@@ -135,8 +136,8 @@ function New({
           options={ways.map((id) => ({ value: id, label: method(id).name }))}
         />
       )}
-      {chosen && isShut && <Unchecked kind={method(chosen).instrument!} />}
-      {chosen && <Unproven kind={method(chosen).instrument} />}
+      {isShut && reads.kind && <Unchecked kind={reads.kind} of={reads.of} />}
+      <Unproven {...reads} />
       {chosen && !isShut && isBegun && <p className="soft">One of these is running above.</p>}
       {chosen && !isShut && !isBegun && (
         <div className="test-guided">

@@ -1,4 +1,5 @@
-import { isShut, kindReadiness, readinessNames, unproven } from '@fonte/core/prepare';
+import { checkRow, checksOf, isShut, kindReadiness, readinessNames, unproven } from '@fonte/core/prepare';
+import { parameter, type ParameterId } from '@fonte/core/parameters';
 import { instrumentKind, registerLists, type InstrumentKind } from '@fonte/core/registers';
 import { minute } from '@fonte/core/time';
 import type { ReactNode } from 'react';
@@ -16,23 +17,29 @@ function useKept(kind: InstrumentKind | null): boolean | null {
   return data ? data.some((one) => one.kind === kind && !one.outOfUse) : null;
 }
 
-/** Whether work with an instrument waits for its check; nothing waits for none. */
-export function useShut(kind: InstrumentKind | null): boolean {
+/** An instrument, and what is read with it. */
+interface Of {
+  kind: InstrumentKind | null;
+  of?: readonly ParameterId[];
+}
+
+/** Whether reading something with an instrument waits for its check; nothing waits for none. */
+export function useShut({ kind, of = [] }: Of): boolean {
   const { round } = useRound();
   const isKept = useKept(kind) ?? false;
   const time = useNow(minute);
-  return kind !== null && isShut(kind, kindReadiness(kind, round.prepare, { at: time, zone: round.plan.zone }), isKept);
+  return kind !== null && isShut(kind, kindReadiness(kind, of, round.prepare, { at: time, zone: round.plan.zone }), isKept);
 }
 
 /** That nothing shows that an instrument reads right with which work goes on. */
-export function Unproven({ kind }: { kind: InstrumentKind | null }) {
+export function Unproven({ kind, of = [] }: Of) {
   const { id, round } = useRound();
   const isKept = useKept(kind);
   const time = useNow(minute);
   const why =
     kind === null || isKept === null
       ? null
-      : unproven(kind, kindReadiness(kind, round.prepare, { at: time, zone: round.plan.zone }), isKept);
+      : unproven(kind, kindReadiness(kind, of, round.prepare, { at: time, zone: round.plan.zone }), isKept);
   if (kind === null || why === null) return null;
   const { name } = instrumentKind(kind);
   return (
@@ -50,22 +57,26 @@ export function Unproven({ kind }: { kind: InstrumentKind | null }) {
   );
 }
 
+const hasRanges = (kind: InstrumentKind) => checksOf(kind).some((id) => checkRow(id).of);
+const nameOf = (id: ParameterId) => parameter(id).name.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase());
+
 /** What is measured with an instrument: it waits until that one is checked, or somebody says why not. */
 export function Checked({ kind, children }: { kind: InstrumentKind; children: ReactNode }) {
-  return useShut(kind) ? <Unchecked kind={kind} /> : children;
+  return useShut({ kind }) ? <Unchecked kind={kind} /> : children;
 }
 
 /** That an instrument is not ready, the way to its check, and the way on without one. */
-export function Unchecked({ kind }: { kind: InstrumentKind }) {
+export function Unchecked({ kind, of = [] }: Of & { kind: InstrumentKind }) {
   const { id, round } = useRound();
-  const readiness = kindReadiness(kind, round.prepare, { at: now(), zone: round.plan.zone });
+  const readiness = kindReadiness(kind, of, round.prepare, { at: now(), zone: round.plan.zone });
   return (
     <div className="finding stop" role="alert">
       <Mark kind="stop" />
       <div className="stack">
         <p>
           <span className="strong">
-            {instrumentKind(kind).name}: {readinessNames[readiness].toLowerCase()}.
+            {instrumentKind(kind).name}: {readinessNames[readiness].toLowerCase()}
+            {hasRanges(kind) ? ` for ${of.map(nameOf).join(' and ')}` : ''}.
           </span>{' '}
           What it reads now would prove nothing.
         </p>

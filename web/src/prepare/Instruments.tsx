@@ -1,15 +1,17 @@
 import {
   checkOverridden,
   checkRow,
+  checksFor,
   checksOf,
   instrumentChecked,
   kindReadiness,
   outcomeNames,
   readinessNames,
   type CheckId,
+  type NeededInstrument,
   type Readiness,
 } from '@fonte/core/prepare';
-import { instrumentKind, registerLists, type Instrument, type InstrumentKind } from '@fonte/core/registers';
+import { instrumentKind, registerLists, type Instrument } from '@fonte/core/registers';
 import { fieldMoment, instrumentsFor } from '@fonte/core/round';
 import { Link } from 'react-router';
 import { showTyped } from '@fonte/core/units';
@@ -33,16 +35,16 @@ export function Instruments() {
   return (
     <section className="stack">
       <h2>Instruments</h2>
-      {instrumentsFor(round.plan).map((kind) => (
-        <Kind key={kind} kind={kind} instruments={data.filter((one) => one.kind === kind && !one.outOfUse)} />
+      {instrumentsFor(round.plan).map(({ kind, of }) => (
+        <Kind key={kind} kind={kind} of={of} instruments={data.filter((one) => one.kind === kind && !one.outOfUse)} />
       ))}
     </section>
   );
 }
 
-function Kind({ kind, instruments }: { kind: InstrumentKind; instruments: readonly Instrument[] }) {
+function Kind({ kind, of, instruments }: NeededInstrument & { instruments: readonly Instrument[] }) {
   const { round } = useRound();
-  const readiness = kindReadiness(kind, round.prepare, { at: fieldMoment(round, now()), zone: round.plan.zone });
+  const readiness = kindReadiness(kind, of, round.prepare, { at: fieldMoment(round, now()), zone: round.plan.zone });
   const overridden = round.prepare.overridden.findLast((one) => one.kind === kind);
   return (
     <div className="panel">
@@ -59,7 +61,7 @@ function Kind({ kind, instruments }: { kind: InstrumentKind; instruments: readon
         </p>
       )}
       {instruments.map((one) => (
-        <One key={one.id} instrument={one} />
+        <One key={one.id} instrument={one} of={of} />
       ))}
       {readiness === 'overridden' && overridden && (
         <p className="small">
@@ -76,7 +78,10 @@ function Kind({ kind, instruments }: { kind: InstrumentKind; instruments: readon
   );
 }
 
-function One({ instrument }: { instrument: Instrument }) {
+function One({ instrument, of }: { instrument: Instrument; of: NeededInstrument['of'] }) {
+  const { round } = useRound();
+  const needed = checksFor(instrument.kind, of, round.plan.date);
+  const others = checksOf(instrument.kind).filter((id) => !needed.includes(id));
   return (
     <div>
       <p>
@@ -88,10 +93,20 @@ function One({ instrument }: { instrument: Instrument }) {
       </p>
       <Elsewhere instrument={instrument} />
       <ul className="plain checks">
-        {checksOf(instrument.kind).map((id) => (
+        {needed.map((id) => (
           <CheckLine key={id} id={id} instrument={instrument} />
         ))}
       </ul>
+      {others.length > 0 && (
+        <details className="small">
+          <summary>Other ranges: check those that are read today</summary>
+          <ul className="plain checks">
+            {others.map((id) => (
+              <CheckLine key={id} id={id} instrument={instrument} />
+            ))}
+          </ul>
+        </details>
+      )}
     </div>
   );
 }

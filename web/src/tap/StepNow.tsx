@@ -80,9 +80,10 @@ export function StepNow({
   const runHere = visit.runs.find((one) => one.procedure === procedure);
   /** Where an interrupted run begins again, if it was flushed. */
   const flush = runHere ? (flushOf(runHere)?.step ?? null) : null;
-  const instrument = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;
+  const measured = act.type === 'measure' || act.type === 'constant' ? act.parameter : null;
+  const reads = { kind: measured && instrumentFor(measured), of: measured ? [measured] : [] };
   // Leaving the step out, or giving up, needs no instrument.
-  const isShut = useShut(instrument) && !detour;
+  const isShut = useShut(reads) && !detour;
   const problemOf = (draft: StepDraft): FieldProblem | null => {
     if ((act.type === 'measure' || act.type === 'since') && numberError(draft.reading))
       return { path: 'reading', message: numberError(draft.reading)! };
@@ -187,8 +188,8 @@ export function StepNow({
         />
       </May>
       <Said say={say} />
-      {isShut && instrument && <Unchecked kind={instrument} />}
-      {!detour && <Unproven kind={instrument} />}
+      {isShut && reads.kind && <Unchecked kind={reads.kind} of={reads.of} />}
+      {!detour && <Unproven {...reads} />}
       {act.type === 'fill' && bottle && fill(bottle)}
       {!(act.type === 'fill' && bottle) && (
         <EntryForm

@@ -17,6 +17,8 @@ export interface MethodRow {
   instrument: InstrumentKind | null;
   /** What it shows in one piece, its parameter's range; above it is diluted. Left out where the instrument's own range is all there is. */
   range?: readonly [least: number, most: number];
+  /** Between what its dye changes colour: at an end it is known only to be there or beyond, and no dilution helps. */
+  tells?: readonly [least: number, most: number];
   /** The smallest amount that it tells from nothing. */
   step?: number;
   reagent?: string;
@@ -133,6 +135,17 @@ export const methods = {
     ],
     source: `Standard Methods 4500-F D (from memory). ${practice}`,
   },
+  'ph-colour': {
+    ...photometer,
+    unit: 'pH',
+    name: 'pH by photometer, 6.5 to 8.4',
+    parameter: 'ph',
+    tells: [6.5, 8.4],
+    reagent: 'Phenol red',
+    clock: { least: 10, most: 120 },
+    guide: [fresh, cuvette, zero, swirl],
+    source: `Phenol red, yellow at 6.4 and red at 8.2 (from memory). Much chlorine bleaches it. ${practice}`,
+  },
   temperature: {
     name: 'Temperature',
     parameter: 'temperature',
@@ -141,7 +154,14 @@ export const methods = {
     guide: [settle('it')],
     source: practice,
   },
-  ph: { name: 'pH', parameter: 'ph', unit: 'pH', instrument: 'probe', guide: [settle('it')], source: 'ISO 10523:2008 (from memory)' },
+  ph: {
+    name: 'pH by probe',
+    parameter: 'ph',
+    unit: 'pH',
+    instrument: 'probe',
+    guide: [settle('it')],
+    source: 'ISO 10523:2008 (from memory)',
+  },
   conductivity: {
     name: 'Conductivity',
     parameter: 'conductivity',

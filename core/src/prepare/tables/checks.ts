@@ -14,6 +14,10 @@ export interface CheckRow {
   /** What is done, in the imperative. */
   do: string;
   why: string;
+  /** What readings it bears on: another range has its own dye, cuvette and curve. Left out where it bears on all that the instrument reads. */
+  of?: readonly ParameterId[];
+  /** Asked for from this day on (`YYYY-MM-DD`); what was read before it is judged by the checks of its day. */
+  since?: string;
   /** What is read; a check without it is answered by yes or no. */
   parameter?: ParameterId;
   /** What it should read, in the parameter's own unit, where that is always the same; else the standard says it. */
@@ -31,28 +35,72 @@ export interface CheckRow {
 const nfm = 'USGS National Field Manual, chapter A6';
 const practice = 'Common practice';
 
-/** Tolerances are those of the sources or common practice; the maker's and the employer's own come first. */
-export const checks = {
-  'photometer-zero': {
-    kind: 'photometer',
-    name: 'Zero',
-    do: 'Clean dry cuvette with blank water: read',
-    why: 'A scratched or wet cuvette reads as chlorine.',
-    parameter: 'freeChlorine',
+/** Every range of a photometer is checked by itself since this day; before it the free chlorine range stood for all. */
+const ofRanges = '2026-11-20';
+
+const photometer = { kind: 'photometer' } as const;
+
+/** What a range reads of blank water: no more than a cuvette's own mark. */
+const zeroOf = <const T extends ParameterId>(parameter: T, what: string, most: number) =>
+  ({
+    ...photometer,
+    of: [parameter],
+    name: `Zero of ${what}`,
+    do: 'Clean dry cuvette with blank water, this range: read',
+    why: `A scratched or wet cuvette reads as ${what}.`,
+    parameter,
     nominal: 0,
     standards: [[0, 0]],
-    tolerance: { absolute: 0.02 },
+    tolerance: { absolute: most },
     source: practice,
-  },
-  'photometer-standard': {
-    kind: 'photometer',
-    name: 'Chlorine standard',
-    do: 'Read the secondary standard in its own cuvette',
-    why: 'Lamp and filter drift.',
-    parameter: 'freeChlorine',
+  }) as const;
+
+const standardOf = <const T extends ParameterId>(parameter: T, what: string) =>
+  ({
+    ...photometer,
+    of: [parameter],
+    name: `Standard of ${what}`,
+    do: `Read the standard of ${what} in its own cuvette, this range`,
+    why: 'Lamp and filter drift, and every range has a curve of its own.',
+    parameter,
     tolerance: { absolute: 0.1, relative: 0.1 },
     isOfLot: true,
     source: 'Common practice: 1.00 mg/L passes at ±0.10',
+  }) as const;
+
+/** Tolerances are those of the sources or common practice; the maker's and the employer's own come first. */
+export const checks = {
+  'photometer-zero': zeroOf('freeChlorine', 'free chlorine', 0.02),
+  'photometer-standard': standardOf('freeChlorine', 'free chlorine'),
+  'photometer-total-zero': { ...zeroOf('totalChlorine', 'total chlorine', 0.02), since: ofRanges },
+  'photometer-total-standard': { ...standardOf('totalChlorine', 'total chlorine'), since: ofRanges },
+  'photometer-monochloramine-zero': { ...zeroOf('monochloramine', 'monochloramine', 0.04), since: ofRanges },
+  'photometer-monochloramine-standard': { ...standardOf('monochloramine', 'monochloramine'), since: ofRanges },
+  'photometer-fluoride-zero': { ...zeroOf('fluoride', 'fluoride', 0.1), since: ofRanges },
+  'photometer-fluoride-standard': { ...standardOf('fluoride', 'fluoride'), since: ofRanges },
+  'photometer-ph-zero': {
+    ...photometer,
+    of: ['ph'],
+    since: ofRanges,
+    name: 'Zero of pH',
+    // Blank water with its dye has no pH of its own to be read against.
+    do: 'Clean dry cuvette with blank water and no dye, pH range: it takes its zero without an error',
+    why: 'A lamp that is too weak and a cuvette that is scratched are refused here.',
+    source: practice,
+  },
+  'photometer-ph-standard': {
+    ...photometer,
+    of: ['ph'],
+    since: ofRanges,
+    name: 'Standard of pH',
+    do: 'Read the pH standard in its own cuvette, pH range',
+    why: 'That chlorine reads right says nothing of the colour of another dye.',
+    parameter: 'ph',
+    // What phenol red tells apart.
+    standards: [[6.5, 8.4]],
+    tolerance: { absolute: 0.1 },
+    isOfLot: true,
+    source: practice,
   },
   'probe-ph7': {
     kind: 'probe',

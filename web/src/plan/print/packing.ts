@@ -1,6 +1,6 @@
 import { gearRow } from '@fonte/core/bottles';
 import { countBottles, loads } from '@fonte/core/plan';
-import { callsToMake, checksOf, checkRow, gearOf, packRow } from '@fonte/core/prepare';
+import { callsToMake, checksFor, checkRow, gearOf, packRow } from '@fonte/core/prepare';
 import { instrumentKind } from '@fonte/core/registers';
 import { instrumentsFor, packingFor, type RoundState } from '@fonte/core/round';
 import { showDate } from '@fonte/core/time';
@@ -67,7 +67,9 @@ export function packingSheet(round: RoundState): TDocumentDefinitions {
       ),
       ...list(
         'Instruments, checked',
-        instrumentsFor(plan).flatMap((kind) => checksOf(kind).map((id) => `${instrumentKind(kind).name}: ${checkRow(id).name}`)),
+        instrumentsFor(plan).flatMap(({ kind, of }) =>
+          checksFor(kind, of, plan.date).map((id) => `${instrumentKind(kind).name}: ${checkRow(id).name}`),
+        ),
       ),
       ...list(
         'Calls',
