@@ -181,6 +181,11 @@ export async function putIn(page: Page, name: string, text: string): Promise<voi
 /** Takes a picture of one colour, saying before what it shows. */
 export async function takePicture(page: Page, shows: string): Promise<void> {
   await type(page, 'What it shows, before you take it', shows);
+  await choosePicture(page);
+}
+
+/** Chooses a picture of one colour for the first place on the page that takes one. */
+export async function choosePicture(page: Page): Promise<void> {
   await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(400, 300);
     const pen = canvas.getContext('2d')!;

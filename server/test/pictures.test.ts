@@ -1,8 +1,9 @@
-import { newId, writeEntry } from '@fonte/core/book';
+import { newId, struck, writeEntry } from '@fonte/core/book';
 import { pictureTaken } from '@fonte/core/pictures';
 import { personRegistered, type Person } from '@fonte/core/registers';
+import { pointScouted } from '@fonte/core/scout';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { phone } from '../../core/test/script.ts';
+import { phone, tapPoint, technician } from '../../core/test/script.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { serverPen } from '../src/book/books.ts';
 import { sha256 } from '../src/book/codec.ts';
@@ -102,5 +103,37 @@ describe('a picture', () => {
   it('of more than twelve megabytes is not taken', async () => {
     const large = Buffer.concat([png, Buffer.alloc(12 << 20)]);
     expect((await upload(large)).status).toBe(413);
+  });
+});
+
+describe('a picture of a point without a round', () => {
+  it('is kept for its point, shown once its book names it, and goes from there where it is struck', async () => {
+    const door = `/api/points/${tapPoint.id}/pictures`;
+    const send = (address: string) => at.api.post(address).set('content-type', 'application/octet-stream').send(png);
+    expect((await send(`/api/points/${newId(0)}/pictures`)).status).toBe(404);
+    const kept = (await send(door)).body as { sha256: string; type: 'image/png'; size: number };
+    expect((await at.api.get(`${door}/${kept.sha256}`)).status).toBe(404);
+    const seen = {
+      pictures: [{ ...kept, shows: 'the left one', arrow: null }],
+      outlet: 'the left one',
+      found: ['hose' as const],
+      note: '',
+    };
+    const pen = { book: tapPoint.id, author: technician.id, device: phone, now: Date.now(), offset: 0 };
+    const entry = writeEntry(pen, pointScouted, seen);
+    const struckIt = writeEntry(pen, struck, { entry: entry.id, kind: entry.kind, reason: 'somebody is on it' });
+    expect((await at.post(entry, tapPoint.id)).status).toBe(201);
+    expect((await at.api.get(`${door}/${kept.sha256}`)).status).toBe(200);
+    const record = async () => (await at.api.get(door)).body as object[];
+    expect(await record()).toMatchObject([{ round: null, visit: null, sha256: kept.sha256, shows: 'the left one' }]);
+    expect((await at.api.get(`/api/points/${tapPoint.id}/scouted`)).body).toMatchObject([{ entry: entry.id, outlet: 'the left one' }]);
+    // No round has it.
+    expect((await at.api.get(`${url()}/${kept.sha256}`)).status).toBe(404);
+    expect((await at.post(struckIt, tapPoint.id)).status).toBe(201);
+    expect(await record()).toEqual([]);
+    expect((await at.api.get(`${door}/${kept.sha256}`)).status).toBe(404);
+    expect((await at.api.get(`/api/points/${tapPoint.id}/scouted`)).body).toEqual([]);
+    // What stands in the tables is what the books say.
+    expect(await verifyStore(at.store, derivation)).toEqual([]);
   });
 });

@@ -1,8 +1,9 @@
-import type { Entry } from '@fonte/core/book';
+import { struck, type Entry } from '@fonte/core/book';
 import { bottleFilled } from '@fonte/core/fill';
 import { levelLeftOut, levelRead, loggerCompared } from '@fonte/core/level';
 import { flowTimed, pumpingLevelRead, pumpSwitched, purgeDecided, purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
 import { loggerRegistered, pointRegistered } from '@fonte/core/registers';
+import { pointScouted } from '@fonte/core/scout';
 import { coordinator, idOf, phone, Script, technician, wellPoint } from '../../core/test/script.ts';
 
 /** Tapes other than an electric one, a logger, low flow with its pump and flow, and what went wrong. */
@@ -113,4 +114,20 @@ export function registeredPoint(): Entry[] {
     device: phone,
   });
   return [entry({}), entry({ name: 'Tannery 3, new casing', access: 'Key at the gatehouse' })];
+}
+
+/** A point that was looked at without a round: twice, and once at the wrong one. */
+export function scoutedPoint(): Entry[] {
+  const script = new Script();
+  const inItsBook = (entry: Entry) => ({ ...entry, book: wellPoint.id, device: phone });
+  const seen = { pictures: [], outlet: '', found: [], note: '' };
+  const picture = { sha256: 'c'.repeat(64), type: 'image/jpeg' as const, size: 90_000, shows: 'cap from above' };
+  const arrow = { tail: { x: 0.2, y: 0.8 }, tip: { x: 0.5, y: 0.4 } };
+  const wrong = script.write(pointScouted, { ...seen, note: 'gate locked' });
+  return [
+    inItsBook({ ...script.write(pointRegistered, wellPoint), author: coordinator.id }),
+    inItsBook(wrong),
+    inItsBook(script.write(pointScouted, { ...seen, found: ['well-cap'], pictures: [{ ...picture, arrow }] })),
+    inItsBook(script.write(struck, { entry: wrong.id, kind: pointScouted.kind, reason: 'wrong well' })),
+  ];
 }

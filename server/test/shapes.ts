@@ -13,7 +13,7 @@ import { handing, idOf, Script, tapPoint } from '../../core/test/script.ts';
 import { sha256 } from '../src/book/codec.ts';
 import { custodyShapes } from './shapes-custody.ts';
 import { fieldShapes } from './shapes-field.ts';
-import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, wellWithLayers } from './shapes-well.ts';
+import { loggerRecord, lowFlow, notPurged, passiveSampler, registeredPoint, scoutedPoint, wellWithLayers } from './shapes-well.ts';
 
 /*
  * Books as they were written by this copy of the product, one of each shape that a book can have. They are kept as files;
@@ -211,6 +211,7 @@ export const shapes: Record<string, () => Entry[]> = {
   'several-reports': severalReports,
   'long-purge': longPurge,
   'registered-point': registeredPoint,
+  'scouted-point': scoutedPoint,
   'ways-of-a-procedure': () =>
     new Script()
       .plan(['legionella', 'trihalomethanes'])

@@ -17,10 +17,10 @@ export const pictureFile = reading('/api/rounds/:round/pictures/:sha256', {
   answer: 'file',
 });
 
-/** A picture that was taken at a point, whenever and in whatever round. */
+/** A picture that was taken at a point, whenever and in whatever round; null where none was there. */
 export const PictureOfRecord = z.object({
-  round: z.string(),
-  visit: z.string(),
+  round: z.string().nullable(),
+  visit: z.string().nullable(),
   /** ms since 1970 in UTC. */
   at: z.number(),
   sha256: z.string(),

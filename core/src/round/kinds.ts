@@ -15,6 +15,7 @@ import { purgeRoom } from '../purge/index.ts';
 import { readRoom } from '../read/index.ts';
 import { registerKinds, registerOf, type RegisterName } from '../registers/index.ts';
 import type { Role } from '../roles/index.ts';
+import { scoutKinds } from '../scout/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { StepRoom } from './lines.ts';
 
@@ -54,7 +55,12 @@ export function mayWorkIn(room: StepRoom, role: Role): boolean {
   return rooms[room]?.kinds.some(({ by }) => (by as readonly string[]).includes(role)) ?? false;
 }
 
-const byName = new Map([...roundKinds, ...registerKinds, accessNoted].map((kind) => [kind.kind, kind]));
+/** What may stand in the book of a registered thing beside how it reads. */
+const besideThings: Partial<Record<BookType, readonly AnyKind[]>> = { points: scoutKinds };
+
+const byName = new Map(
+  [...roundKinds, ...registerKinds, ...Object.values(besideThings).flat(), accessNoted].map((kind) => [kind.kind, kind]),
+);
 export const allKinds: readonly AnyKind[] = [...byName.values()];
 
 /** The kind of that name, or null where this copy of the product does not have it. */
@@ -74,7 +80,8 @@ export function opens(kind: string): BookType | null {
 /** Whether a kind of entry may stand in a book of that type. */
 export function belongsIn(kind: string, type: BookType): boolean {
   if (kind === madeUnreadable.kind) return true;
-  return type === 'round' ? roundKinds.some((candidate) => candidate.kind === kind) : opens(kind) === type;
+  if (type === 'round') return roundKinds.some((candidate) => candidate.kind === kind);
+  return opens(kind) === type || (besideThings[type]?.some((candidate) => candidate.kind === kind) ?? false);
 }
 
 /** What a person calls an entry. */

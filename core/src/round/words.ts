@@ -22,6 +22,7 @@ import { readSays, readWords } from '../read/index.ts';
 import { registerFindings, registerSays } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
 import { momentFindings } from './moment-words.ts';
+import { scoutSays } from '../scout/index.ts';
 import { tapFindings, tapSays, tapWords } from '../tap/index.ts';
 
 /** The words of several rooms. @throws Error when two have one code, of which one would never be said: a mistake in the tables. */
@@ -83,6 +84,7 @@ function calledEdition(ref: string): string {
 const says = new Map<string, (payload: never) => string>([
   ...bookSays,
   ...registerSays,
+  ...scoutSays,
   ...accessSays,
   ...planSays(calledEdition),
   ...prepareSays,

@@ -13,6 +13,7 @@ import { planRoom } from '../plan/index.ts';
 import { prepareRoom } from '../prepare/index.ts';
 import { purgeRoom } from '../purge/index.ts';
 import { readRoom, type ReadServices } from '../read/index.ts';
+import { scoutRoom } from '../scout/index.ts';
 import { registersRoom } from '../registers/index.ts';
 
 /** Everything that the rooms together work with. */
@@ -31,13 +32,14 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   purgeRoom,
   fillRoom,
   picturesRoom,
+  scoutRoom,
   labRoom,
   readRoom,
   loggerRoom,
 ];
 
 /** Counted up with every change of what stands in a derived table: a database of before is then derived anew at the start. */
-const edition = '15';
+const edition = '16';
 
 /** What the rooms derive from the books. */
 export const derivation = new Derivation(

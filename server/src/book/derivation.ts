@@ -65,7 +65,7 @@ export class Derivation {
 
   /** In one order everywhere. */
   get tables(): EntitySchema<DerivedRow>[] {
-    return Object.values(this.made).flatMap((made: { table: EntitySchema<DerivedRow> }[]) => made.map(({ table }) => table));
+    return [...new Set(Object.values(this.made).flatMap((made: { table: EntitySchema<DerivedRow> }[]) => made.map(({ table }) => table)))];
   }
 
   ofRound(book: string, round: RoundState): Placed[] {

@@ -6,15 +6,16 @@ import { ofVisit } from '../book/derivation.ts';
 import type { Books } from '../book/books.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { keptFile, takeUpload } from '../files/files.ts';
-import { derived, integer, optionalText, text, type DerivedRow } from '../store/index.ts';
+import { derived, integer, optionalText, text, type DerivedRow, type Store } from '../store/index.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 
 interface PictureServices extends Services {
   books: Books;
 }
 
-interface PictureRow extends DerivedRow {
-  visit: string;
+export interface PictureRow extends DerivedRow {
+  /** Null where no round was there. */
+  visit: string | null;
   point: string;
   at: number;
   sha256: string;
@@ -22,9 +23,9 @@ interface PictureRow extends DerivedRow {
   /** JSON. */
   arrow: string | null;
 }
-const PictureTable = new EntitySchema<PictureRow>({
+export const PictureTable = new EntitySchema<PictureRow>({
   name: 'pictures',
-  columns: { ...derived, visit: text, point: text, at: integer, sha256: text, shows: text, arrow: optionalText },
+  columns: { ...derived, visit: optionalText, point: text, at: integer, sha256: text, shows: text, arrow: optionalText },
 });
 
 /** One row for each picture of a visit. */
@@ -47,24 +48,39 @@ const refuse = (code: string, message: string) => new Problem(422, code, message
 
 const endings: Record<PictureType, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
 
+/** What an upload of pictures waits for, and how large one may be. */
+export const pictureUpload = { before: [atOnce(uploadsAtOnce)], largest: largestPicture };
+
+/** Takes a picture that somebody sends. @throws Problem 422 where it is none, 429 where too many wait */
+export async function takePicture(services: Parameters<typeof takeUpload>[0], person: Parameters<typeof takeUpload>[1], body: Uint8Array) {
+  if (body.length === 0) throw refuse('picture-empty', 'The picture is empty.');
+  const type = pictureType(body);
+  if (!type) throw refuse('no-picture', 'This is no picture that can be kept: JPEG, PNG or WebP.');
+  return { sha256: await takeUpload(services, person, body), type, size: body.length };
+}
+
+/** A kept picture as it is sent. @throws Problem 410 */
+export async function sentPicture(store: Store, hash: string): Promise<SentFile> {
+  const bytes = await keptFile(store, hash);
+  const type = pictureType(bytes);
+  if (!type) throw new Problem(410, 'no-picture', 'What is kept is no picture.');
+  return new SentFile(`${hash.slice(0, 12)}.${endings[type]}`, bytes, type);
+}
+
 const pictureRoutes = ({ books, store, clock }: PictureServices): Route[] => [
   route(
     keepPicture,
     async ({ in: { round }, body, who, response }) => {
       await books.round(round);
-      if (body.length === 0) throw refuse('picture-empty', 'The picture is empty.');
-      const type = pictureType(body);
-      if (!type) throw refuse('no-picture', 'This is no picture that can be kept: JPEG, PNG or WebP.');
-      const sha256 = await takeUpload({ store, clock }, who.person, body);
       response.status(201);
-      return { sha256, type, size: body.length };
+      return takePicture({ store, clock }, who.person, body);
     },
-    { before: [atOnce(uploadsAtOnce)], largest: largestPicture },
+    pictureUpload,
   ),
   route(pictureRecord, async ({ in: { point } }) => {
     const rows = await store.read<PictureRow[]>('SELECT * FROM pictures WHERE point = ? ORDER BY at DESC LIMIT 12', [point]);
     return rows.map(({ book, visit, at, sha256, shows, arrow }) => ({
-      round: book,
+      round: visit === null ? null : book,
       visit,
       at: Number(at),
       sha256,
@@ -76,10 +92,7 @@ const pictureRoutes = ({ books, store, clock }: PictureServices): Route[] => [
     // Only what the book names: nothing else that is kept can be had here, and nothing under another type.
     const picture = (await books.round(round)).visits.flatMap((visit) => visit.pictures).find((one) => one.sha256 === hash);
     if (!picture) throw new Problem(404, 'no-picture', 'This round has no such picture.');
-    const bytes = await keptFile(store, hash);
-    const type = pictureType(bytes);
-    if (!type) throw new Problem(410, 'no-picture', 'What is kept is no picture.');
-    return new SentFile(`${hash.slice(0, 12)}.${endings[type]}`, bytes, type);
+    return sentPicture(store, hash);
   }),
 ];
 

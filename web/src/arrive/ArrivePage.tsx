@@ -7,6 +7,7 @@ import { Navigate, useNavigate } from 'react-router';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showTime } from '../time/show.ts';
+import { Seen } from '../registers/index.ts';
 import { Onward } from '../visit/Onward.tsx';
 import { stepPath } from '../visit/paths.ts';
 import { atVisit } from '../visit/useVisit.tsx';
@@ -93,6 +94,7 @@ function ArriveAt({ visit }: { visit: VisitState }) {
         </>
       )}
       <Earlier visit={visit} />
+      <Seen point={visit.point.id} />
     </div>
   );
 }

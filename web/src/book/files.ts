@@ -1,5 +1,6 @@
 import { sha256Hex, type Entry } from '@fonte/core/book';
 import { keepPicture, pictureType, type PictureType } from '@fonte/core/pictures';
+import { keepPointPicture } from '@fonte/core/scout';
 import { kindOf } from '@fonte/core/round';
 import { useEffect, useState } from 'react';
 import { ApiProblem, call } from '../api/call.ts';
@@ -13,11 +14,17 @@ interface NamedFile {
   size: number;
 }
 
+/** The book whose entry will name a file: of a round, or of a point that somebody looks at without one. */
+export type FileOf = { round: string } | { point: string };
+
+const keepAtServer = (of: FileOf, body: Blob) =>
+  'round' in of ? call(keepPicture, { in: of, body }) : call(keepPointPicture, { in: of, body });
+
 /**
  * Keeps a picture on this device under its hash, to be sent before the entry that names it. Where the device keeps nothing the
  * server has to take it now. @throws ApiProblem where it is no picture, NotKept, NoConnection
  */
-export async function keepFile(round: string, blob: Blob): Promise<NamedFile> {
+export async function keepFile(of: FileOf, blob: Blob): Promise<NamedFile> {
   const bytes = new Uint8Array(await blob.arrayBuffer());
   const type = pictureType(bytes);
   if (!type) {
@@ -26,10 +33,10 @@ export async function keepFile(round: string, blob: Blob): Promise<NamedFile> {
   }
   const file = { sha256: sha256Hex(bytes), type, size: bytes.length };
   try {
-    await (await disk()).files.put({ sha256: file.sha256, type, blob: new Blob([bytes], { type }), round });
+    await (await disk()).files.put({ sha256: file.sha256, type, blob: new Blob([bytes], { type }), round: null, ...of });
     return file;
   } catch {
-    return call(keepPicture, { in: { round }, body: blob }).catch((failure: unknown) => {
+    return keepAtServer(of, blob).catch((failure: unknown) => {
       throw failure instanceof ApiProblem ? failure : new NotKept({ cause: failure });
     });
   }
@@ -44,10 +51,11 @@ export async function sendFiles(entries: readonly Entry[]): Promise<{ entry: Ent
     for (const sha256 of filesOf(entry)) {
       const { files } = await disk();
       const file = await files.get(sha256);
-      if (!file?.round) continue;
+      const of: FileOf | null = file?.round ? { round: file.round } : file?.point ? { point: file.point } : null;
+      if (!file || !of) continue;
       try {
-        await call(keepPicture, { in: { round: file.round }, body: file.blob });
-        await files.update(sha256, { round: null });
+        await keepAtServer(of, file.blob);
+        await files.update(sha256, { round: null, point: null });
       } catch (failure) {
         if (!(failure instanceof ApiProblem) || failure.status >= 500 || failure.status === 401) throw failure;
         missing.push({ entry, problem: failure });

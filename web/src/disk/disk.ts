@@ -40,6 +40,8 @@ export interface KeptFile {
   type: string;
   /** The round for which it is still to be sent; null once the server has it. */
   round: string | null;
+  /** The point for which it is still to be sent, where no round was there. */
+  point?: string | null;
 }
 
 /** The device's own key pair. The private key cannot be taken out of the browser. */

@@ -6,7 +6,7 @@ import { Button, Image, Upload } from 'antd';
 import { useRef } from 'react';
 import { Correct } from '../book/Correct.tsx';
 import { keepFile, useKeptFile } from '../book/files.ts';
-import { Pointed } from '../book/Pointed.tsx';
+import { Pointed } from '../book/picture/Pointed.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Empty } from '../feedback/Feedback.tsx';
 import { EntryForm } from '../form/EntryForm.tsx';
@@ -16,7 +16,7 @@ import { showMoment } from '../time/show.ts';
 import { atVisit } from '../visit/useVisit.tsx';
 import { VisitHead } from '../visit/VisitNav.tsx';
 import { DrawArrow } from './DrawArrow.tsx';
-import { shrunk } from './shrink.ts';
+import { shrunk } from '../book/picture/shrink.ts';
 import './pictures.css';
 
 /** What was seen at a point: the outlet, a label, damage. A picture is kept as soon as it is chosen. */
@@ -33,7 +33,7 @@ function PicturesAt({ visit }: { visit: VisitState }) {
     schema: pictureTaken.payload.pick({ shows: true }),
     write: async ({ shows }, { id, kept: done }) => {
       if (!chosen.current) return;
-      const kept = await keepFile(round, await shrunk(chosen.current));
+      const kept = await keepFile({ round }, await shrunk(chosen.current));
       await append(pictureTaken, { ...kept, shows }, { at: visit.id, id, kept: done });
     },
   });

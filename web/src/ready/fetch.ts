@@ -4,6 +4,7 @@ import { levelRecord } from '@fonte/core/level';
 import { pictureFile } from '@fonte/core/pictures';
 import { largestPage, registerLists, registerNames, type Point, type RegisterName } from '@fonte/core/registers';
 import { fold, isClosed, listRounds, type RoundState } from '@fonte/core/round';
+import { pointPicture, scoutedAt } from '@fonte/core/scout';
 import { ApiProblem, call } from '../api/call.ts';
 import { readOrKept } from '../api/kept.ts';
 import { readBook } from '../book/held.ts';
@@ -53,10 +54,10 @@ async function fetchRegister(register: RegisterName): Promise<number> {
   return all.length;
 }
 
-async function fetchPicture(round: string, sha256: string): Promise<void> {
+async function fetchPicture(sha256: string, address: string): Promise<void> {
   const { files } = await disk();
   if (await files.get(sha256)) return;
-  const answer = await fetch(addressOf(pictureFile, { in: { round, sha256 } }));
+  const answer = await fetch(address);
   if (!answer.ok) throw new ApiProblem(answer.status, 'A picture could not be fetched.', []);
   const blob = await answer.blob();
   await files.put({ sha256, blob, type: blob.type, round: null });
@@ -98,6 +99,8 @@ export async function makeReady(tell: (step: Step) => void = () => undefined): P
   let levels = 0;
   for (const { id: point, type } of points.values()) {
     await readOrKept(arrivalsAt, { in: { point } });
+    for (const { pictures: seen } of await readOrKept(scoutedAt, { in: { point } }))
+      for (const { sha256 } of seen) await fetchPicture(sha256, addressOf(pointPicture, { in: { point, sha256 } }));
     if (type !== 'well') continue;
     tell({ name: 'levels', done: levels, of: wells });
     await readOrKept(levelRecord, { in: { point } });
@@ -106,7 +109,7 @@ export async function makeReady(tell: (step: Step) => void = () => undefined): P
   const pictures = rounds.flatMap(({ id, round }) => round.visits.flatMap((visit) => visit.pictures.map(({ sha256 }) => ({ id, sha256 }))));
   for (const [index, { id, sha256 }] of pictures.entries()) {
     tell({ name: 'pictures', done: index, of: pictures.length });
-    await fetchPicture(id, sha256);
+    await fetchPicture(sha256, addressOf(pictureFile, { in: { round: id, sha256 } }));
   }
   const ready: ReadyNote = {
     at: now(),

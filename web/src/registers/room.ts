@@ -17,6 +17,7 @@ export const registersRoom: WebRoom = {
     { path: '/points/exchange', page: async () => (await import('./exchange/ExchangePage.tsx')).ExchangePage },
     { path: '/points/new', page: async () => (await import('./point/PointForm.tsx')).PointPage },
     { path: '/points/:thing', page: async () => (await import('./point/PointPage.tsx')).PointPage },
+    { path: '/points/:thing/look', page: async () => (await import('./scout/ScoutPage.tsx')).ScoutPage },
     { path: '/points/:thing/edit', page: async () => (await import('./point/PointForm.tsx')).PointPage },
     { path: '/labs', page: async () => (await import('./lab/LabsPage.tsx')).LabsPage },
     { path: '/labs/new', page: async () => (await import('./lab/LabForm.tsx')).LabPage },

@@ -10,7 +10,12 @@ import type { Writing } from '../form/useEntryForm.ts';
 import { now } from '../time/clock.ts';
 
 /** Writes a thing of a register into its own book: a new one, or how it reads from now on. */
-export function useRegister<S extends z.ZodType<{ id: string }>>(register: RegisterName, kind: EntryKind<string, S>) {
+export function useRegister<S extends z.ZodType<{ id: string }>>(
+  register: RegisterName,
+  kind: EntryKind<string, S>,
+  /** Where one goes on afterwards. */
+  after = `/${register}`,
+) {
   const { me, renew } = useSession();
   const navigate = useNavigate();
   const { mutate } = useSWRConfig();
@@ -19,7 +24,7 @@ export function useRegister<S extends z.ZodType<{ id: string }>>(register: Regis
     kept();
     await mutate((key) => typeof key === 'string' && key.includes(`/api/${register}`));
     if (register === 'people') await renew();
-    await navigate(`/${register}`);
+    await navigate(after);
   };
 }
 

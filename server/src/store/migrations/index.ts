@@ -9,6 +9,7 @@ import { Pictures1796700000000 } from './0008-pictures.ts';
 import { Links1796800000000 } from './0009-links.ts';
 import { Uploads1796900000000 } from './0010-uploads.ts';
 import { ChecksMade1797000000000 } from './0011-checks-made.ts';
+import { Scouted1797100000000 } from './0012-scouted.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   Links1796800000000,
   Uploads1796900000000,
   ChecksMade1797000000000,
+  Scouted1797100000000,
 ] as const;

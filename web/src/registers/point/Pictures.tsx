@@ -1,8 +1,9 @@
 import { addressOf } from '@fonte/core/endpoints';
 import { pictureFile, pictureRecord, type PictureOfRecord } from '@fonte/core/pictures';
+import { pointPicture } from '@fonte/core/scout';
 import { Image } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
-import { Pointed } from '../../book/Pointed.tsx';
+import { Pointed } from '../../book/picture/Pointed.tsx';
 import { useKeptFile } from '../../book/files.ts';
 import { siteZone, showMoment } from '../../time/show.ts';
 
@@ -14,15 +15,20 @@ export function Pictures({ point }: { point: string }) {
     <Image.PreviewGroup>
       <ul className="plain point-pictures" aria-label="Pictures">
         {data.slice(0, 6).map((picture) => (
-          <Taken key={picture.sha256} picture={picture} />
+          <Taken key={picture.sha256} picture={picture} point={point} />
         ))}
       </ul>
     </Image.PreviewGroup>
   );
 }
 
-function Taken({ picture: { round, sha256, shows, at, arrow } }: { picture: PictureOfRecord }) {
-  const src = useKeptFile(sha256, addressOf(pictureFile, { in: { round, sha256 } }));
+/** Where a picture is had from: the round in which it was taken, or the point that somebody looked at without one. */
+const addressFor = ({ round, sha256 }: PictureOfRecord, point: string) =>
+  round === null ? addressOf(pointPicture, { in: { point, sha256 } }) : addressOf(pictureFile, { in: { round, sha256 } });
+
+function Taken({ picture, point }: { picture: PictureOfRecord; point: string }) {
+  const { sha256, shows, at, arrow } = picture;
+  const src = useKeptFile(sha256, addressFor(picture, point));
   const name = shows || 'Picture';
   return (
     <li>

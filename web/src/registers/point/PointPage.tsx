@@ -4,6 +4,7 @@ import { owedNames, sampleRecord } from '@fonte/core/due';
 import { hazard, registered, type Point } from '@fonte/core/registers';
 import { day, showDate, wallTime } from '@fonte/core/time';
 import { Link, useParams } from 'react-router';
+import { pointScouted } from '@fonte/core/scout';
 import { ApiProblem } from '../../api/call.ts';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { DataTable } from '../../feedback/DataTable.tsx';
@@ -11,6 +12,8 @@ import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { siteZone, showMoment } from '../../time/show.ts';
+import { May } from '../../session/May.tsx';
+import { Seen } from '../scout/Seen.tsx';
 import { Levels } from './Levels.tsx';
 import { Facts } from './Facts.tsx';
 import { Pictures } from './Pictures.tsx';
@@ -44,9 +47,16 @@ function Known({ point }: { point: Point }) {
             {point.place}. {point.access}
           </p>
         </div>
-        <Link className="strong" to={`/points/${point.id}/edit`}>
-          Change
-        </Link>
+        <span className="row">
+          <May do={pointScouted}>
+            <Link className="strong" to={`/points/${point.id}/look`}>
+              Write down what you see there
+            </Link>
+          </May>
+          <Link className="strong" to={`/points/${point.id}/edit`}>
+            Change
+          </Link>
+        </span>
       </header>
       {point.outOfUse && (
         <p className="finding stop">
@@ -63,6 +73,7 @@ function Known({ point }: { point: Point }) {
           <Facts point={point} />
           <Hazards point={point} />
           <Odd point={point.id} />
+          <Seen point={point.id} isPictured={false} />
         </div>
         <div className="stack-wide">
           {point.type === 'well' && <Levels point={point} />}

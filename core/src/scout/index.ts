@@ -1,0 +1,4 @@
+export * from './entries.ts';
+export * from './scout.ts';
+export * from './endpoints.ts';
+export * from './words.ts';
