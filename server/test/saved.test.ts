@@ -29,11 +29,12 @@ function rowsIn(view: BookView): Rows {
 }
 
 /** Tables that came after books were saved: what a book of before has no row of was not asked for then. */
-const young = ['arrivals', 'checks', 'pictures', 'samples'];
+const young = ['arrivals', 'checks', 'pictures', 'samples', 'scouted'];
+const isYoungRow = (row: object) => 'what' in row && row.what === 'result';
 function asAsked(rows: Rows, before: Rows): Rows {
   const isNew = (key: string) =>
     young.some((table) => key.startsWith(`${table} `) && !Object.keys(before).some((one) => one.startsWith(`${table} `)));
-  return Object.fromEntries(Object.entries(rows).filter(([key]) => !isNew(key)));
+  return Object.fromEntries(Object.entries(rows).filter(([key, row]) => !isNew(key) && (!isYoungRow(row) || key in before)));
 }
 
 /** Rows without what is kept in them for the first page alone, which may show more from one version to the next. */

@@ -8,6 +8,7 @@ import {
   questionFirstWater,
   questionLab,
   questionOutOfUse,
+  questionSurface,
   startPlace,
   type DaySettings,
   type PlannedExtra,
@@ -194,6 +195,7 @@ function questionDayOf({ visits, lab }: DayOf): Finding[] {
   return [
     ...visits.flatMap(({ point }): Finding[] => [...(point.position ? [] : [unknown('visits', point.name)])]),
     ...questionOutOfUse(visits.map(({ point }) => point)),
+    ...questionSurface(visits),
     ...questionFirstWater(visits),
     ...questionLab(
       lab,

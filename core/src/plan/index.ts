@@ -12,3 +12,4 @@ export * from './code.ts';
 export * from './words.ts';
 export * from './day.ts';
 export * from './out-of-use.ts';
+export * from './surface.ts';

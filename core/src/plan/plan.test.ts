@@ -2,8 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { idOf, lab, Script, tapPoint, wellPoint } from '../../test/script.ts';
 import { upgraded } from '../book/index.ts';
 import { Lab, labRegistered, Point } from '../registers/index.ts';
-import { fold } from '../round/index.ts';
-import { bottleId, dayPlanned, freeCode, labellingOf, questionDay, questionLab, roundPlanned, visitAdded } from './index.ts';
+import { fold, sayAbout } from '../round/index.ts';
+import {
+  bottleId,
+  dayPlanned,
+  freeCode,
+  labellingOf,
+  questionDay,
+  questionLab,
+  questionSurface,
+  roundPlanned,
+  visitAdded,
+} from './index.ts';
 
 const planned = (change: object = {}) => ({ ...(new Script().plan().entries[0]!.payload as object), ...change });
 const paths = (payload: unknown) => roundPlanned.payload.safeParse(payload).error?.issues.map((issue) => issue.path.join('.'));
@@ -194,5 +204,24 @@ describe('the order of the day', () => {
   ])('is refused at %s: %j', (path, change) => {
     const read = dayPlanned.payload.safeParse({ ...settings, order: [idOf(1)], ...change });
     expect(read.error?.issues.map((issue) => issue.path.join('.'))).toEqual([path]);
+  });
+});
+
+describe('surface water', () => {
+  const asked = (change: Partial<Point>) =>
+    questionSurface([{ point: { ...tapPoint, ...change } as Point, analyses: ['coliforms'] }]).map(({ code }) => code);
+
+  it('is sampled for drinking behind its treatment only, and somebody’s own is asked about before anybody drives there', () => {
+    expect(asked({})).toEqual([]);
+    expect(asked({ water: 'private' })).toEqual(['private-source-unsaid']);
+    expect(asked({ water: 'private', source: 'groundwater' })).toEqual([]);
+    expect(asked({ water: 'private', source: 'surface' })).toEqual(['surface-untreated']);
+    expect(asked({ water: 'raw', source: 'surface' })).toEqual(['surface-untreated']);
+    expect(asked({ water: 'treated', source: 'surface' })).toEqual([]);
+    // Nobody drinks what is only monitored: a river may be sampled.
+    expect(asked({ water: 'raw', source: 'surface', use: 'monitoring' })).toEqual([]);
+    expect(sayAbout({ code: 'surface-untreated', data: { name: 'Farm' } }).says).toBe(
+      'Farm: untreated surface water is not taken for drinking-water tests.',
+    );
   });
 });

@@ -48,6 +48,14 @@ export const planFindings: FindingWords = {
     ({ name, reason, again }) => `${name} is out of use: ${reason}.${again ? ` Look again on ${showDate(String(again))}.` : ''}`,
     'Take what stands in for it.',
   ],
+  'surface-untreated': [
+    ({ name }) => `${name}: untreated surface water is not taken for drinking-water tests.`,
+    'Take it behind its treatment. If it is treated there, change its water to “Treated” in the register.',
+  ],
+  'private-source-unsaid': [
+    ({ name }) => `${name}: is it surface water, and is it treated? The register does not say.`,
+    'Ask the owner, and register it: untreated surface water is not taken for drinking-water tests.',
+  ],
   'day-far': [({ date, days }) => `${showDate(String(date))} is ${days} days ahead.`, 'Is that the day?'],
 };
 

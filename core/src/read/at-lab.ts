@@ -8,6 +8,8 @@ export interface BottleAtLab {
   filledOn: string;
   /** `HH:MM`. */
   filledTime?: string;
+  /** What the lab calls it: the code of a stub or sticker of its own. */
+  code?: string;
   visit?: string;
   /** A bottle of the round of which the lab can have no result: it was refused, thrown away, or never handed over. */
   isElsewhere?: boolean;

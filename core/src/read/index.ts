@@ -14,6 +14,7 @@ export { layouts, type Layout } from './tables/layouts.ts';
 export { fractions, type Fraction } from './tables/fractions.ts';
 export { flagMeaningNames, type FlagMeaning } from './tables/flags.ts';
 export * from './missing.ts';
+export * from './expected.ts';
 export * from './report.ts';
 export * from './reports.ts';
 export * from './standing.ts';

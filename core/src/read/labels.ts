@@ -25,10 +25,14 @@ export function whoseSamples(
 ): (name: string) => Whose {
   const labels = [...bottles.keys()];
   const folded = labels.map((label) => ({ label, text: fold(label) }));
+  const byCode = new Map([...bottles].flatMap(([label, { code }]) => (code === undefined ? [] : [[code, label] as const])));
+  /** The label of a name that is one, or is the lab's own for it. */
+  const labelOf = (name: string) => (bottles.has(name) ? name : byCode.get(name));
   const tell = (name: string): Whose => {
     if (name === '') return { is: 'none' };
     if (Object.hasOwn(said, name)) return bottles.has(said[name]!) ? { is: 'ours', label: said[name]! } : { is: 'other' };
-    if (bottles.has(name)) return { is: 'ours', label: name };
+    const label = labelOf(name);
+    if (label !== undefined) return { is: 'ours', label };
     if (qualitySamples.test(fold(name))) return { is: 'quality' };
     const text = fold(name);
     const isSlip = (one: string) =>
@@ -43,7 +47,7 @@ export function whoseSamples(
   };
   let hasOurs = false;
   const all = new Set(names);
-  for (const name of all) if (bottles.has(name) || (Object.hasOwn(said, name) && bottles.has(said[name]!))) hasOurs = true;
+  for (const name of all) if (labelOf(name) !== undefined || (Object.hasOwn(said, name) && bottles.has(said[name]!))) hasOurs = true;
   const known = new Map<string, Whose>();
   for (const name of all) known.set(name, tell(name));
   return (name) => known.get(name) ?? tell(name);

@@ -103,6 +103,8 @@ const hoursPer = (title: string) =>
 
 /** What a lab refuses beside the door, the cold and the time; nothing of it where nobody has said so. */
 const refusals = {
+  /** Hours from receipt to its report per bottle rule. */
+  resultsAfter: hoursPer('Results after').optional(),
   /** Hours from receipt to the start of the analysis per bottle rule: the rule's own time runs to the start. */
   startsAfter: hoursPer('Starts after').optional(),
   /** Bottles filled less than these hours ago are taken although they are warm, where they lie on ice. */
@@ -189,7 +191,8 @@ export const labRegistered = entryKind('lab-registered', 'Lab registered', Lab, 
   earlier: [
     { payload: FirstLab, upgrade: labFromFirst },
     { payload: SecondLab, upgrade: labFromSecond },
-    // It said less of what it refuses, which may be left out.
+    // It said less of what it refuses, which may be left out; then nothing of when it reports.
+    { payload: Lab, upgrade: (lab: Lab) => lab },
     { payload: Lab, upgrade: (lab: Lab) => lab },
   ],
 });

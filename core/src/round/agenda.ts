@@ -67,5 +67,9 @@ export function todayOf(lines: readonly RoundLine[], day: string): Today {
       ({ overview: { followUps } }) => followUps,
       ({ due }) => due,
     ),
+    results: agenda(
+      ({ overview: { expected } }) => expected,
+      ({ from }) => from,
+    ),
   };
 }

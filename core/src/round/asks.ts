@@ -6,6 +6,7 @@ import { kitAsks } from '../kit/index.ts';
 import { levelAsks } from '../level/index.ts';
 import { purgeAsks } from '../purge/index.ts';
 import { tapAsks } from '../tap/index.ts';
+import type { ResultsExpected } from './lines.ts';
 
 const many = (one: string, more: (count: number) => string) => (data: Readonly<Record<string, string | number>>) =>
   data['count'] === 1 ? one : more(Number(data['count']));
@@ -31,6 +32,16 @@ export const askWords: Words = {
 
 /** What to do next, in the imperative. */
 export const sayNext = (ask: Coded): string => say(askWords, ask);
+
+/** What a lab is asked for, and by which names it knows it. */
+export function sayExpected({ lab, reference, bottles }: ResultsExpected): { what: string; about: string } {
+  const named = bottles.slice(0, 3).map(({ bottle, code }) => (code === null ? bottle : `${bottle}, theirs ${code}`));
+  const more = bottles.length - named.length;
+  return {
+    what: `Ask ${lab} for the results of ${bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`}`,
+    about: [...named, ...(more > 0 ? [`and ${more} more`] : []), ...(reference ? [`their number ${reference}`] : [])].join('; '),
+  };
+}
 
 export const stageNames: Record<Stage, string> = {
   planned: 'Planned',

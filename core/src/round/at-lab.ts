@@ -11,11 +11,11 @@ const atLab = (round: RoundState) => {
 };
 
 const forReport = (round: RoundState, bottle: BottleState): [string, BottleAtLab] => {
-  const { id, visit, card } = bottle;
+  const { id, visit, card, code } = bottle;
   const { name, parameters } = card;
   // What a lab reports of a blind duplicate is the time that its form said.
   const filled = wallTime(filledOnForm(bottle) ?? 0, round.plan.zone);
-  return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5) }];
+  return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5), ...(code === null ? {} : { code }) }];
 };
 
 /**

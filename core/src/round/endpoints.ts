@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { FollowUp } from '../act/index.ts';
 import { reading } from '../endpoints/index.ts';
-import { RoundOverview, VisitClock, BottleInCooler } from './lines.ts';
+import { BottleInCooler, ResultsExpected, RoundOverview, VisitClock } from './lines.ts';
 import { members } from '../roles/index.ts';
 
 export const RoundLine = z.object({
@@ -23,6 +23,7 @@ export const Today = z.object({
   clocks: agendaOf(VisitClock),
   bottles: agendaOf(BottleInCooler),
   actions: agendaOf(FollowUp),
+  results: agendaOf(ResultsExpected),
 });
 export type Today = z.infer<typeof Today>;
 

@@ -10,6 +10,7 @@ export * from './lines.ts';
 export * from './next.ts';
 export * from './form.ts';
 export * from './at-lab.ts';
+export * from './expected.ts';
 export * from './custody-form.ts';
 export * from './box-records.ts';
 export * from './foresee.ts';

@@ -58,6 +58,16 @@ export const HeldBottles = Party.pick({ as: true, name: true }).extend({
 });
 export type HeldBottles = z.infer<typeof HeldBottles>;
 
+/** Bottles of which a lab has not reported all, and from when on (ms) it may be asked; `code` is what the lab calls a bottle. */
+export const ResultsExpected = z.object({
+  lab: z.string(),
+  from: z.number(),
+  /** What the lab calls the delivery; empty where it said nothing. */
+  reference: z.string(),
+  bottles: z.array(z.object({ bottle: z.string(), code: z.string().nullable() })),
+});
+export type ResultsExpected = z.infer<typeof ResultsExpected>;
+
 /** One round in short: what is next, what runs, what waits, what is due. */
 export const RoundOverview = z.object({
   name: z.string(),
@@ -75,5 +85,6 @@ export const RoundOverview = z.object({
   waiting: z.array(BottleInCooler),
   held: z.array(HeldBottles),
   followUps: z.array(FollowUp),
+  expected: z.array(ResultsExpected),
 });
 export type RoundOverview = z.infer<typeof RoundOverview>;

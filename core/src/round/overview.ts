@@ -5,6 +5,7 @@ import { purgeRoom } from '../purge/index.ts';
 import { runRoom } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
 import { sayNext } from './asks.ts';
+import { resultsExpected } from './expected.ts';
 import type { HeldBottles, RoundOverview, VisitClock } from './lines.ts';
 import { nextStep, viewOf } from './next.ts';
 import type { VisitState } from './visit.ts';
@@ -77,5 +78,6 @@ export function overview(round: RoundState): RoundOverview {
     held: heldBottles(round),
     waiting: waiting.sort((a, b) => a.deadline - b.deadline),
     followUps: round.followUps.filter((action) => !action.done),
+    expected: resultsExpected(round),
   };
 }

@@ -34,6 +34,9 @@ export interface AskedAbove {
   says: string;
 }
 
+/** The step at which the lab's stub of a bottle is kept: its number is the lab's own code of that bottle. */
+export const stubStep = 'stub';
+
 /** At which points something is for; all that is said has to hold. */
 export interface Where {
   kinds?: readonly PointKind[];
@@ -43,6 +46,8 @@ export interface Where {
   /** How its water is disinfected; `not` where anything else is, or nothing was said. */
   by?: { kind: NonNullable<Point['disinfection']>; not?: true };
   trait?: { id: TraitId; not?: true };
+  /** Where its water comes from, as registered; `unsaid` where nobody said. */
+  sources?: readonly (NonNullable<Point['source']> | 'unsaid')[];
 }
 
 export interface ChoiceOption {

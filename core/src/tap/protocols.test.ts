@@ -5,7 +5,7 @@ import { fold, foresee, formLines } from '../round/index.ts';
 import { newId, type Entry } from '../book/index.ts';
 import type { AnalysisId } from '../bottles/index.ts';
 import { bottleFilled } from '../fill/index.ts';
-import { traitIds, type TapPoint } from '../registers/index.ts';
+import { traitIds, type Point, type TapPoint } from '../registers/index.ts';
 import type { Typed } from '../units/index.ts';
 import {
   departs,
@@ -28,6 +28,7 @@ import {
   saySample,
   spoiltBy,
   stepsAt,
+  stepsFor,
   stopsOf,
   type Protocol,
   type RunBook,
@@ -260,6 +261,32 @@ describe('ways to run a procedure', () => {
       expect(ways(raw)).toEqual(['coliforms-raw']);
     expect(ways({ kind: 'spring', water: 'treated' })).toContain('coliforms-distribution');
     expect(ways({ water: 'private' })).toEqual(['private-near-well', 'private-drunk', 'private-flood']);
+  });
+
+  it('of somebody’s own ask first whether it is untreated surface water, where the register does not say', () => {
+    // Surface water may be sampled for drinking after treatment only (common practice of public-health offices).
+    for (const id of ['private-near-well', 'private-drunk', 'private-flood']) {
+      const protocol = named(id);
+      const point = (source?: Point['source']) => ({ ...tapPoint, water: 'private', source }) as TapPoint;
+      const asks = (source?: Point['source']) => stepsFor(protocol, point(source)).some((step) => step.id === 'source');
+      expect(
+        [undefined, 'surface', 'under-surface-influence', 'groundwater'].map((one) => asks(one as Point['source'])),
+        id,
+      ).toEqual([true, true, true, false]);
+      const step = stepsFor(protocol, point()).find((one) => one.id === 'source')!;
+      const no = { type: 'checks' as const, yes: [], no: ['no-untreated-surface'] };
+      expect(
+        stopsOf(step, no, point()).map(({ outcome }) => outcome),
+        id,
+      ).toEqual(['abandoned']);
+      expect(stopsOf(step, { type: 'checks', yes: ['no-untreated-surface'], no: [] }, point())).toEqual([]);
+    }
+    // After a flood the current comes first.
+    expect(
+      named('private-flood')
+        .steps.slice(0, 2)
+        .map(({ id }) => id),
+    ).toEqual(['safe', 'source']);
   });
 
   it('an earlier edition had for a point stay ways there', () => {

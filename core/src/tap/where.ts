@@ -3,13 +3,14 @@ import type { StepAnswer } from './entries.ts';
 import type { Protocol, Step, Where } from './protocol.ts';
 
 /** Whether something is for a point. */
-export function isFor({ kinds, notKinds, disinfected, origins, by, trait }: Where, point: Point): boolean {
+export function isFor({ kinds, notKinds, disinfected, origins, by, trait, sources }: Where, point: Point): boolean {
   return (
     (kinds?.includes(point.kind) ?? true) &&
     !notKinds?.includes(point.kind) &&
     (disinfected === undefined || disinfected === isDisinfected(point)) &&
     (origins?.includes(originOf(point)) ?? true) &&
     (by === undefined || (point.disinfection === by.kind) !== (by.not ?? false)) &&
+    (sources?.includes(point.source ?? 'unsaid') ?? true) &&
     (trait === undefined || (point.traits ?? []).includes(trait.id) !== (trait.not ?? false))
   );
 }

@@ -58,12 +58,13 @@ export const planRoutes = ({ store, clock }: Pick<Services, 'store' | 'clock'>):
   }),
   route(today, async () => {
     const day = wallTime(clock(), (await houseZone(store)) ?? 'UTC').date;
-    const [open, clocks, bottles, actions] = [
+    const [open, clocks, bottles, actions, results] = [
       await openRounds(store, day),
       await agenda(store, 'clock'),
       await agenda(store, 'bottle'),
       await agenda(store, 'action'),
+      await agenda(store, 'result'),
     ];
-    return new JsonText(`{"rounds":${open},"clocks":${clocks},"bottles":${bottles},"actions":${actions}}`);
+    return new JsonText(`{"rounds":${open},"clocks":${clocks},"bottles":${bottles},"actions":${actions},"results":${results}}`);
   }),
 ];

@@ -9,7 +9,7 @@ export function roundRows(book: string, round: RoundState): RoundRow[] {
 /** What the first page shows of all rounds at once: clocks that run, bottles that wait, actions that are due. */
 export function agendaRows(book: string, round: RoundState): AgendaRow[] {
   const short = overview(round);
-  const { clocks, followUps } = short;
+  const { clocks, followUps, expected } = short;
   return [
     ...clocks.map((clock): AgendaRow => ({
       book,
@@ -26,6 +26,13 @@ export function agendaRows(book: string, round: RoundState): AgendaRow[] {
       data: JSON.stringify(one),
     })),
     ...followUps.map((one): AgendaRow => ({ book, id: `action ${one.id}`, what: 'action', at: one.due, data: JSON.stringify(one) })),
+    ...expected.map((one): AgendaRow => ({
+      book,
+      id: `result ${one.bottles[0]!.bottle}`,
+      what: 'result',
+      at: one.from,
+      data: JSON.stringify(one),
+    })),
   ];
 }
 

@@ -15,7 +15,7 @@ export const RoundTable = new EntitySchema<RoundRow>({
 });
 
 export interface AgendaRow extends DerivedRow {
-  what: 'clock' | 'bottle' | 'action';
+  what: 'clock' | 'bottle' | 'action' | 'result';
   at: number;
   data: string;
 }

@@ -10,6 +10,7 @@ import {
   questionDay,
   questionFirstWater,
   questionOutOfUse,
+  questionSurface,
   questionLab,
   roundPlanned,
 } from '@fonte/core/plan';
@@ -105,6 +106,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       ),
       ...questionFirstWater(visits),
       ...questionOutOfUse(visits.map(({ point }) => point)),
+      ...questionSurface(visits).filter(({ severity }) => severity === 'question'),
       ...intakeOf(lab, date, visits),
     ],
     write: async (planned, { id, kept }) => {

@@ -6,7 +6,7 @@ import type { LimitSet } from '@fonte/core/limits';
 import { AnalysisChoice } from './AnalysisChoice.tsx';
 import { LimitSets } from '../editions/LimitSets.tsx';
 import { siteZone, showMoment } from '../time/show.ts';
-import { questionOutOfUse } from '@fonte/core/plan';
+import { questionOutOfUse, questionSurface } from '@fonte/core/plan';
 import { Findings } from '../findings/Findings.tsx';
 
 /** A visit that is being planned: the point as it is registered now, and what is asked of it. */
@@ -52,7 +52,7 @@ export function VisitChoice({ visit: { point, analyses, limits, because }, nth, 
           Visit again
         </Button>
       </div>
-      <Findings of={questionOutOfUse([point])} />
+      <Findings of={[...questionOutOfUse([point]), ...questionSurface([{ point, analyses }])]} />
       {because && (
         <p className="small">
           <span className="strong">{causes[because.as].name}</span> for {because.of}, by {showMoment(because.by, siteZone())}

@@ -12,6 +12,7 @@ import {
   runThatFills,
   stepDone,
   stopsOf,
+  stubStep,
   type RunStep,
   type StepAnswer,
 } from '@fonte/core/tap';
@@ -37,6 +38,7 @@ import { useSettled } from '../time/useSettled.ts';
 import { numberError } from '../units/TypedField.tsx';
 import { useDraft } from '../units/useDraft.ts';
 import { useInSight } from '../visit/useInSight.ts';
+import { Stubs } from './Stub.tsx';
 import { detours, effectSays, Warning, type Detour } from './departures.tsx';
 import './tap.css';
 import { answerFrom, StepClock, StepFields, unanswered, type StepDraft } from './StepBody.tsx';
@@ -190,6 +192,7 @@ export function StepNow({
       <Said say={say} />
       {isShut && reads.kind && <Unchecked kind={reads.kind} of={reads.of} />}
       {!detour && <Unproven {...reads} />}
+      {step.id === stubStep && <Stubs bottles={visit.bottles.filter((one) => runThatFills(visit, one)?.procedure === procedure)} />}
       {act.type === 'fill' && bottle && fill(bottle)}
       {!(act.type === 'fill' && bottle) && (
         <EntryForm

@@ -19,6 +19,7 @@ import type { Agenda } from './agenda.ts';
 import { Waiting, WithOthers } from './Bottles.tsx';
 import { CourierToday } from './CourierToday.tsx';
 import { sayPlanned } from './planned.ts';
+import { Expected } from './Expected.tsx';
 import { ReaderToday } from './ReaderToday.tsx';
 import './today.css';
 
@@ -67,6 +68,7 @@ function AllRounds() {
       <div className="today-side stack-wide">
         <Running clocks={data.clocks} />
         <Due actions={data.actions} />
+        <Expected results={data.results} />
         <Waiting bottles={data.bottles} />
         <WithOthers rounds={open} />
         {others.length > 0 && <Others rounds={others} />}

@@ -78,6 +78,11 @@ const well = (title: string, outlet: FewWords, strip: string): KitWords => ({
   title,
   takes: 'about 30 minutes',
   steps: {
+    source: {
+      say: 'Water of a well or spring, or treated before this tap?',
+      why: 'Untreated water of a stream or lake is not tested for drinking. Call whoever gave you the kit.',
+      picture: 'look',
+    },
     outlet,
     strip: { say: strip, why: 'Bacteria live behind it.', picture: 'unscrew' },
     hands: { say: 'Wash your hands. Put the gloves on', why: 'What is on your hands must not get in.', picture: 'wash' },

@@ -31,7 +31,7 @@ import {
   legionellaTank,
 } from './legionella.ts';
 import { legionellaFlushed, legionellaPostFlush3 } from './legionella-flushed.ts';
-import { privateDrunk, privateFlood, privateNearWell } from './private-wells.ts';
+import { privateDrunk, privateDrunk2, privateFlood, privateFlood2, privateNearWell, privateNearWell2 } from './private-wells.ts';
 
 /** What procedures are called of which there are several ways. */
 export const procedureTitles: Readonly<Record<string, string>> = {
@@ -97,7 +97,10 @@ export const protocols = shelf([
   coliformsRaw,
   goingBack(coliformsRaw, '2026-2'),
   privateNearWell,
+  privateNearWell2,
   privateDrunk,
+  privateDrunk2,
   privateFlood,
+  privateFlood2,
   coliformsWell,
 ]);

@@ -1,4 +1,4 @@
-import type { Protocol, Step, Stop } from '../protocol.ts';
+import { stubStep, type Protocol, type Step, type Stop } from '../protocol.ts';
 import { filling, mustBeZero, step } from './coliforms-ways.ts';
 
 const practice = 'Common practice';
@@ -48,7 +48,7 @@ const dipped: readonly Step[] = [
 ];
 
 const stub: Step = {
-  id: 'stub',
+  id: stubStep,
   say: 'Bar code on bottle and form; keep the stub',
   why: 'It is the only way to ask the lab for a result that nobody sent.',
   source: local,
@@ -234,3 +234,40 @@ export const privateFlood: Protocol = {
     step('put-back'),
   ],
 };
+
+/** Asked where the register does not say that it is groundwater. */
+const askedSource = (label: string, advice: string): Step => ({
+  id: 'source',
+  say: 'Ask what water it is',
+  why: 'Untreated surface water is not taken for a drinking-water test: it is unsafe, whatever one bottle says.',
+  source: local,
+  departed: 'special',
+  where: { sources: ['unsaid', 'surface', 'under-surface-influence'] },
+  act: {
+    type: 'checks',
+    items: [
+      {
+        id: 'no-untreated-surface',
+        label,
+        stop: stop('abandoned', 'Untreated surface water: no drinking-water sample is taken of it.', advice),
+      },
+    ],
+  },
+});
+
+/** A protocol as before that asks first what water it is; after a flood the danger comes before that. */
+const askingSource = (before: Protocol, step: Step): Protocol => ({
+  ...before,
+  edition: '2026-2',
+  from: '2026-12-01',
+  steps: before.steps.flatMap((one, at) => (at === (before.steps[0]!.id === 'safe' ? 1 : 0) ? [step, one] : [one])),
+});
+
+const behindTreatment = 'Take it behind its treatment. Nobody drinks it untreated.';
+export const privateNearWell2 = askingSource(
+  privateNearWell,
+  askedSource('From a well or spring, not from a stream, lake or open tank', behindTreatment),
+);
+const treatedOrGround = askedSource('From a well or spring; or surface water that is treated before this tap', behindTreatment);
+export const privateDrunk2 = askingSource(privateDrunk, treatedOrGround);
+export const privateFlood2 = askingSource(privateFlood, treatedOrGround);

@@ -61,6 +61,19 @@ export function Refusals({ bottles, analyses }: Props) {
             </>
           )}
         </RowList>
+        <h3>How long after receipt it reports</h3>
+        <RowList name={['resultsAfter']} one="report" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
+          {(row) => (
+            <>
+              <Field name={[row, 'rule']} label="Bottle">
+                <Select size="large" options={bottles} showSearch={{ optionFilterProp: 'label' }} />
+              </Field>
+              <Field name={[row, 'hours']} label="Hours from receipt">
+                <Input size="large" inputMode="decimal" />
+              </Field>
+            </>
+          )}
+        </RowList>
         <h3>Down to what it reports</h3>
         <RowList name={['reportsFrom']} one="reporting limit" add="One more parameter" fresh={() => ({ parameter: 'arsenic', from: '' })}>
           {(row) => (

@@ -15,6 +15,7 @@ interface Band {
 /** What a lab refuses, as the form shows it: what hangs on a bottle or a parameter is a row. */
 export interface RefusalValues {
   startsAfter: { rule: string; hours: string }[];
+  resultsAfter: { rule: string; hours: string }[];
   codes: { rule: string; code: string }[];
   reportsFrom: { parameter: string; from: string }[];
   stagnation: { least: Typed; most: Typed }[];
@@ -78,6 +79,7 @@ const rows = <K extends string, V extends string>(of: Record<string, unknown> | 
 
 const refusalValues = (lab: Partial<Lab>): RefusalValues => ({
   startsAfter: rows(lab.startsAfter, 'rule', 'hours'),
+  resultsAfter: rows(lab.resultsAfter, 'rule', 'hours'),
   codes: rows(lab.codes, 'rule', 'code'),
   reportsFrom: rows(lab.reportsFrom, 'parameter', 'from'),
   stagnation: (lab.stagnation ?? []).map(({ least, most }) => ({ least: typedOf(least, 'min'), most: typedOf(most, 'min') })),
@@ -92,19 +94,22 @@ const record = <T>(all: readonly { key?: string | undefined; value: T }[]) => (a
 
 /** What a lab refuses, as the register has it: what nobody said is left out. */
 function refusalsOf(values: Partial<Record<keyof RefusalValues | 'accredited' | 'asksForBlanks' | 'form', unknown>>): object {
-  const { startsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form } = values as {
-    startsAfter?: { rule?: string; hours?: number }[];
-    codes?: { rule?: string; code?: string }[];
-    reportsFrom?: { parameter?: string; from?: number }[];
-    stagnation?: object[];
-    coolingWithin?: number;
-    residualMost?: number;
-    accredited?: string[];
-    asksForBlanks?: string[];
-    form?: object[];
-  };
+  const { startsAfter, resultsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form } =
+    values as {
+      startsAfter?: { rule?: string; hours?: number }[];
+      resultsAfter?: { rule?: string; hours?: number }[];
+      codes?: { rule?: string; code?: string }[];
+      reportsFrom?: { parameter?: string; from?: number }[];
+      stagnation?: object[];
+      coolingWithin?: number;
+      residualMost?: number;
+      accredited?: string[];
+      asksForBlanks?: string[];
+      form?: object[];
+    };
   const said = {
     startsAfter: record((startsAfter ?? []).map(({ rule, hours }) => ({ key: rule, value: hours }))),
+    resultsAfter: record((resultsAfter ?? []).map(({ rule, hours }) => ({ key: rule, value: hours }))),
     codes: record((codes ?? []).map(({ rule, code }) => ({ key: rule, value: code ?? '' }))),
     reportsFrom: record((reportsFrom ?? []).map(({ parameter, from }) => ({ key: parameter, value: from }))),
     stagnation: stagnation?.length ? stagnation : undefined,
@@ -146,7 +151,7 @@ export function labValues(lab: Lab | null): LabValues {
 }
 
 /** Where the form has a number as a text. */
-const isNumber = /^(coolingWithin|(holding|startsAfter)\.\d+\.hours|reportsFrom\.\d+\.from)$/;
+const isNumber = /^(coolingWithin|(holding|startsAfter|resultsAfter)\.\d+\.hours|reportsFrom\.\d+\.from)$/;
 
 /** The lab that a form holds, and what in it is no number. */
 export function readLab(values: LabValues, before: Lab | null): Read {
@@ -158,6 +163,7 @@ export function readLab(values: LabValues, before: Lab | null): Read {
     });
   empty('holding', 'hours', values.holding);
   empty('startsAfter', 'hours', values.startsAfter);
+  empty('resultsAfter', 'hours', values.resultsAfter);
   empty('reportsFrom', 'from', values.reportsFrom);
   return { value: labOf(value as object, before), problems };
 }
@@ -176,6 +182,7 @@ function labOf(values: object, before: Lab | null): object {
     position = {},
     closedDays = [],
     startsAfter,
+    resultsAfter,
     codes,
     reportsFrom,
     stagnation,
@@ -208,7 +215,18 @@ function labOf(values: object, before: Lab | null): object {
   const bands = Object.entries(temperature).filter(([, { least, most }]) => least !== undefined || most !== undefined);
   return {
     ...rest,
-    ...refusalsOf({ startsAfter, codes, reportsFrom, stagnation, coolingWithin, residualMost, accredited, asksForBlanks, form }),
+    ...refusalsOf({
+      startsAfter,
+      resultsAfter,
+      codes,
+      reportsFrom,
+      stagnation,
+      coolingWithin,
+      residualMost,
+      accredited,
+      asksForBlanks,
+      form,
+    }),
     ...(Object.keys(position).length > 0 ? { position } : {}),
     closedDays: [...closedDays].sort((a, b) => (a.date < b.date ? -1 : 1)),
     // A day without hours is a day on which the lab is shut.
