@@ -6,11 +6,14 @@ import type { ResultsExpected } from './lines.ts';
 
 /**
  * What labs have and have not reported, by lab and by the day on which its result may be asked for, the soonest first. Nothing is asked
- * for while a report of the round waits to be read.
+ * for that was told by telephone, or while a report of the round waits to be read.
  */
 export function resultsExpected(round: RoundState): ResultsExpected[] {
   if (round.reports.some(({ read, putAside, fault }) => read === null && putAside === null && fault === null)) return [];
-  const open = new Set(openAtLab(round).map(({ bottle }) => bottle));
+  const isTold = (bottle: string, parameter: string) => round.told.some((one) => one.bottle === bottle && one.parameter === parameter);
+  const open = new Set(
+    openAtLab(round).flatMap(({ bottle, parameters }) => (parameters.every((one) => isTold(bottle, one)) ? [] : [bottle])),
+  );
   const found = new Map<string, ResultsExpected>();
   for (const { at, form, answer } of round.handOvers)
     for (const { bottle: id } of form.bottles) {
