@@ -116,7 +116,7 @@ export const points: Point[] = [
     hazards: ['electricity'], surroundings: ['farmland'], type: 'well',
     well: {
       measuringPoints: [{ name: 'Flange of the pump head', elevation: 78.2, stickUp: 0.35, datum: 'mean sea level at Porto Amaro' }], bottom: 62,
-      screenTop: 48, screenBottom: 60, insideDiameter: 0.2, narrower: [{ from: 30, insideDiameter: 0.15 }], intake: 45, bore: 0.32,
+      screenTop: 48, screenBottom: 60, insideDiameter: 0.2, narrower: [{ from: 30, insideDiameter: 0.15 }], intake: 45, bore: 0.32, ownPump: { name: 'Deep pump, 2019', kind: 'submersible' },
       pack: { from: 44, to: 62, porosity: 0.3 }, seal: { from: 1, to: 12, of: 'cement' },
       layers: [
         { to: 3, of: 'loam' }, { to: 14, of: 'clay', water: 'holds-back' }, { to: 41, of: 'marl' },

@@ -29,7 +29,7 @@ function rowsIn(view: BookView): Rows {
 }
 
 /** Tables that came after books were saved: what a book of before has no row of was not asked for then. */
-const young = ['arrivals', 'checks', 'pictures', 'samples', 'scouted'];
+const young = ['arrivals', 'checks', 'pictures', 'samples', 'scouted', 'setups'];
 const isYoungRow = (row: object) => 'what' in row && row.what === 'result';
 function asAsked(rows: Rows, before: Rows): Rows {
   const isNew = (key: string) =>

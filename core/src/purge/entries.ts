@@ -6,7 +6,7 @@ import { sayFinding } from '../findings/index.ts';
 import { questionReading, type ParameterId, readingFindings } from '../parameters/index.ts';
 import { OwnCriterion } from '../registers/index.ts';
 import { Typed, typedOf } from '../units/index.ts';
-import { driveTrainFields, pumpFields } from './pumping/gear.ts';
+import { driveTrainFields, missingOf, pumpFields } from './pumping/gear.ts';
 import { refOfOwn } from './stability/own.ts';
 import { choiceOf, troubleIds } from './troubles.ts';
 
@@ -83,7 +83,12 @@ export const PurgeChoice = z
       path: ['criterion'],
       error: 'A criterion of one’s own goes with the name it is written by.',
     },
-  );
+  )
+  .superRefine((chosen, issues) => {
+    if (chosen.method !== 'low-flow' && chosen.method !== 'steady-level') return;
+    for (const path of missingOf(chosen))
+      issues.addIssue({ code: 'custom', path: [path], message: 'Enter it, or the whole as one number.' });
+  });
 export type PurgeChoice = z.infer<typeof PurgeChoice>;
 export type PurgeMethodId = PurgeChoice['method'];
 
@@ -103,7 +108,8 @@ export const purgeSetUp = entryKind('purge-set-up', 'Purge set up', PurgeChoice,
   earlier: [
     { payload: onlyVolumes, upgrade: (before: z.infer<typeof onlyVolumes>) => ({ method: 'volumes', ...before }) },
     { payload: twoMethods, upgrade: (before: z.infer<typeof twoMethods>) => before },
-    // Nobody was asked yet how a sample without a purge is taken.
+    // Nobody was asked yet how a sample without a purge is taken; then a drive train was its parts, and a pump had no name.
+    { payload: PurgeChoice, upgrade: (before: PurgeChoice) => before },
     { payload: PurgeChoice, upgrade: (before: PurgeChoice) => before },
   ],
 });

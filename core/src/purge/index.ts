@@ -1,4 +1,5 @@
 export * from './entries.ts';
+export * from './endpoints.ts';
 export * from './pipes.ts';
 export * from './pumping/volume.ts';
 export * from './pumping/flow.ts';

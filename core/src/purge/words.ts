@@ -12,7 +12,7 @@ import {
   purgeSetUp,
   type PurgeChoice,
 } from './entries.ts';
-import { pump, type PurgeWaterTo } from './pumping/gear.ts';
+import { pump, type DriveTrain, type PurgeWaterTo } from './pumping/gear.ts';
 import { ruleOf } from './state.ts';
 import { shown, unitOf } from './stability/words.ts';
 import { choiceOf, trouble } from './troubles.ts';
@@ -202,6 +202,9 @@ export const purgeWaterNames: Record<PurgeWaterTo, string> = {
   leave: 'Onto the ground, by leave',
 };
 
+/** What pump, tubing and cell hold, where it is one number. */
+const sayWhole = ({ holdsInAll }: DriveTrain): string => (holdsInAll ? `, ${showTyped(holdsInAll)} from intake to cell` : '');
+
 /** What each method was set up with. */
 function sayMethod(chosen: PurgeChoice): string {
   switch (chosen.method) {
@@ -211,13 +214,13 @@ function sayMethod(chosen: PurgeChoice): string {
       return `${chosen.volumes} volumes of a casing of ${showTyped(chosen.insideDiameter)} inside${pack}${sounded}`;
     }
     case 'low-flow':
-      return `Low flow, drawdown ${showTyped(chosen.mostDrawdown)} at most`;
+      return `Low flow, drawdown ${showTyped(chosen.mostDrawdown)} at most${sayWhole(chosen)}`;
     case 'dry':
       return `Purge dry, recover to ${chosen.recover} %`;
     case 'running':
       return `A well that runs${chosen.ranBefore ? ', and ran before' : ''}`;
     case 'steady-level':
-      return 'Any flow that holds the level';
+      return `Any flow that holds the level${sayWhole(chosen)}`;
     case 'none':
       return `No purge: ${chosen.reason}`;
   }
@@ -226,9 +229,9 @@ function sayMethod(chosen: PurgeChoice): string {
 /** With what, and where the water goes. */
 function sayPumping(chosen: PurgeChoice): string {
   if (!('water' in chosen || 'pump' in chosen || 'intake' in chosen)) return '';
-  const { pump: id, intake, water } = chosen;
+  const { pump: id, pumpNamed, intake, water } = chosen;
   const parts = [
-    ...(id ? [pump(id).name] : []),
+    ...(id ? [pumpNamed ? `${pump(id).name} ${pumpNamed}` : pump(id).name] : []),
     ...(intake ? [`intake at ${showTyped(intake)}`] : []),
     ...(water ? [`purge water ${purgeWaterNames[water].toLowerCase()}`] : []),
   ];
@@ -243,14 +246,17 @@ function sayFilling(filling: z.infer<typeof purgeEnded.payload>['filling']): str
   return filling.how === 'split' ? ' The flow is split for the bottles.' : ' Bottles are filled as it flows.';
 }
 
+/** A set-up in words. */
+export function saySetUp(chosen: PurgeChoice): string {
+  const how = `${sayMethod(chosen)}.${sayPumping(chosen)}`;
+  if (!('parameters' in chosen)) return how;
+  const read = chosen.parameters.map((id) => parameter(id).name).join(', ');
+  const stable = 'criterion' in chosen ? `; stable by ${ruleOf(chosen)?.name ?? chosen.criterion}` : '';
+  return `${how} Read: ${read}${stable}.`;
+}
+
 export const purgeSays: readonly Says[] = [
-  inBook(purgeSetUp, (chosen) => {
-    const how = `${sayMethod(chosen)}.${sayPumping(chosen)}`;
-    if (!('parameters' in chosen)) return how;
-    const read = chosen.parameters.map((id) => parameter(id).name).join(', ');
-    const stable = 'criterion' in chosen ? `; stable by ${ruleOf(chosen)?.name ?? chosen.criterion}` : '';
-    return `${how} Read: ${read}${stable}.`;
-  }),
+  inBook(purgeSetUp, saySetUp),
   inBook(purgeReading, ({ pumped, values, level, note }) => {
     const read = Object.entries(values).map(([id, typed]) => `${parameter(id as ParameterId).name} ${showTyped(typed)}`);
     const parts = [...(pumped ? [`${showTyped(pumped)} pumped`] : []), ...read, ...(level ? [`level ${showTyped(level)}`] : [])];

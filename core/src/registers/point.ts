@@ -146,7 +146,8 @@ export const pointRegistered = entryKind('point-registered', 'Point registered',
   by: field,
   earlier: [
     { payload: FirstPoint, upgrade: fromFirst },
-    // What came since, three times, may be left out: what was registered before is a point as it stands.
+    // What came since, four times, may be left out: what was registered before is a point as it stands.
+    { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },
     { payload: Point, upgrade: (point: Point) => point },

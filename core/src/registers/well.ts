@@ -64,6 +64,13 @@ export const Well = z
     narrower: z.array(Narrower).max(8).optional(),
     /** Depth of the installed or usual pump intake in m below ground. */
     intake: depth('Pump intake, below ground, if any').optional(),
+    /** A pump that stays in it: what it is called, and its row of the table of pumps. */
+    ownPump: z
+      .object({
+        name: z.string({ error: 'Give it a name.' }).trim().min(1, { error: 'Give it a name.' }).max(80).meta({ title: 'Its own pump' }),
+        kind: z.string({ error: 'Say which kind it is.' }).max(40).meta({ title: 'Kind of its own pump' }),
+      })
+      .optional(),
     /** The hole that was drilled. */
     bore: diameter('Bore').optional(),
     /** Gravel or sand around the screen. */

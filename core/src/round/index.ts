@@ -26,3 +26,4 @@ export * from './moment.ts';
 export * from './together.ts';
 export * from './needs.ts';
 export * from './spares.ts';
+export * from './set-up.ts';

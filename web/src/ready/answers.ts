@@ -4,6 +4,7 @@ import type { BookEntry, Entry } from '@fonte/core/book';
 import { besideLevels, besideOf, levelRecord, type LevelOfRecord } from '@fonte/core/level';
 import { pictureRecord } from '@fonte/core/pictures';
 import { codeAlone } from '@fonte/core/plan';
+import { setUpsAt, type EarlierSetUp } from '@fonte/core/purge';
 import {
   placeOf,
   pointPlaces,
@@ -23,6 +24,7 @@ import {
   roundLine,
   roundsIn,
   samplesOf,
+  setUpOf,
   today,
   todayOf,
   type RoundLine,
@@ -120,6 +122,17 @@ async function arrivals(point: string): Promise<EarlierArrival[]> {
   return [...others, ...own].sort((a, b) => b.at - a.at);
 }
 
+/** How a well was set up before, as it was fetched, with what was set up here since. */
+async function setUps(point: string): Promise<EarlierSetUp[]> {
+  const { answers } = await disk();
+  const kept = (await answers.get(addressOf(setUpsAt, { in: { point } })))?.answer as EarlierSetUp[] | undefined;
+  const own = (await keptRounds()).flatMap(({ id, round }) =>
+    round.visits.flatMap((visit) => (visit.point.id === point ? (setUpOf(id, visit) ?? []) : [])),
+  );
+  const others = (kept ?? []).filter(({ visit }) => !own.some((one) => one.visit === visit));
+  return [...others, ...own].sort((a, b) => b.at - a.at);
+}
+
 type Local = (question: never) => Promise<unknown>;
 
 function local<E extends AnyEndpoint>(
@@ -137,6 +150,7 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
     return { code: codeAlone(date, taken, (await ownDevice()).id) };
   }),
   local(arrivalsAt, ({ in: { point } }) => arrivals(point)),
+  local(setUpsAt, ({ in: { point } }) => setUps(point)),
   local(pictureRecord, async ({ in: { point } }) =>
     (await keptRounds())
       .flatMap(({ id, round }) =>

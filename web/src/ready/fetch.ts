@@ -2,6 +2,7 @@ import { arrivalsAt } from '@fonte/core/arrive';
 import { addressOf } from '@fonte/core/endpoints';
 import { levelRecord } from '@fonte/core/level';
 import { pictureFile } from '@fonte/core/pictures';
+import { setUpsAt } from '@fonte/core/purge';
 import { largestPage, registerLists, registerNames, type Point, type RegisterName } from '@fonte/core/registers';
 import { fold, isClosed, listRounds, type RoundState } from '@fonte/core/round';
 import { pointPicture, scoutedAt } from '@fonte/core/scout';
@@ -102,6 +103,7 @@ export async function makeReady(tell: (step: Step) => void = () => undefined): P
     for (const { pictures: seen } of await readOrKept(scoutedAt, { in: { point } }))
       for (const { sha256 } of seen) await fetchPicture(sha256, addressOf(pointPicture, { in: { point, sha256 } }));
     if (type !== 'well') continue;
+    await readOrKept(setUpsAt, { in: { point } });
     tell({ name: 'levels', done: levels, of: wells });
     await readOrKept(levelRecord, { in: { point } });
     levels += 1;

@@ -8,7 +8,7 @@ import type { Agenda } from './agenda.ts';
 
 /** Labs that may be asked for a result today: a result that nobody sent is one that nobody acts on. */
 export function Expected({ results: { first } }: { results: Agenda<ResultsExpected> }) {
-  const time = useNow(60_000);
+  const time = useNow(10_000);
   const today = wallTime(time, siteZone()).date;
   const due = first.filter(({ item }) => wallTime(item.from, siteZone()).date <= today);
   if (due.length === 0) return null;

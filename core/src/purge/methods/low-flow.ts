@@ -1,6 +1,6 @@
 import { base } from '../../units/index.ts';
 import { purgeTarget } from '../pumping/volume.ts';
-import { driveTrainOf } from '../pumping/gear.ts';
+import { driveTrainOf, type DriveTrain } from '../pumping/gear.ts';
 import { levelRead, volumesOut, type PurgeAim, type PurgeMethod } from './method.ts';
 
 /** The level may fall so little, in m, where nobody says another figure. Source: EPA/540/S-95/504 (1996). */
@@ -11,7 +11,7 @@ export const classicFlow = { least: 0.1e-3 / 60, most: 0.5e-3 / 60 } as const;
 export const still = 0.01;
 
 /** What pump, tubing and cell hold has to be out before a reading is one of the well. */
-const driveTrainAim = (typed: Parameters<typeof driveTrainOf>[0]): PurgeAim => {
+const driveTrainAim = (typed: DriveTrain): PurgeAim => {
   const one = driveTrainOf(typed);
   return { of: 'drive-train', volumes: 1, column: null, oneVolume: one, target: purgeTarget({ volumes: 1, one }) };
 };

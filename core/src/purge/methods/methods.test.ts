@@ -12,6 +12,7 @@ import {
   pumpSwitched,
   purgeDecided,
   purgeEnded,
+  purgeMethod,
   purgeMethodIds,
   purgeReading,
   purgeReasons,
@@ -91,6 +92,21 @@ it('a level at the intake draws air while the pump runs, and none while the well
 });
 
 describe('low flow', () => {
+  it('counts by one number where the drive train is known as one', () => {
+    const whole = {
+      ...choices['low-flow']!,
+      tubing: undefined,
+      tubingInside: undefined,
+      cellHolds: undefined,
+      holdsInAll: { text: '950', unit: 'mL' },
+    };
+    const parsed = PurgeChoice.parse(JSON.parse(JSON.stringify(whole)));
+    const aim = purgeMethod('low-flow').aim(parsed as never, wellPoint, null)!;
+    expect([aim.of, aim.oneVolume.value]).toEqual(['drive-train', 0.95e-3]);
+    const neither = PurgeChoice.safeParse(JSON.parse(JSON.stringify({ ...whole, holdsInAll: undefined })));
+    expect(neither.error?.issues.map(({ path }) => path.join('.'))).toEqual(['tubing', 'tubingInside']);
+  });
+
   it('counts by what pump, tubing and cell hold', () => {
     // Geometry: π/4 · 6² mm² · 20 m = 565.5 mL, and the cell of 500 mL.
     const { aim } = purging(choices['low-flow']!).state().setUp!;

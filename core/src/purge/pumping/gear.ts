@@ -18,6 +18,8 @@ const bore = { title: 'Inside diameter of the tubing', units: ['mm', 'in'] as co
 /** What is brought along to pump with, as far as a method wants to know. */
 export const pumpFields = {
   pump: z.enum(pumpIds).meta({ title: 'Pump' }).optional(),
+  /** What it is called, where it is the well's own. */
+  pumpNamed: z.string().trim().min(1).max(80).meta({ title: 'Its name' }).optional(),
   /** Depth of the intake below the mark of the level. */
   intake: typedOf('length', { title: 'Intake below the mark', units: ['m', 'ft'], min: 0.1, max: 2000 }).optional(),
   water: z.enum(purgeWaters).meta({ title: 'Purge water goes' }).optional(),
@@ -25,8 +27,10 @@ export const pumpFields = {
 
 /** From the intake to the flow cell: what water is in before it is measured. */
 export const driveTrainFields = {
-  tubing: typedOf('length', length),
-  tubingInside: typedOf('length', bore),
+  /** All of it as one number, in place of its parts. */
+  holdsInAll: typedOf('volume', { title: 'Pump, tubing and cell hold in all', units: ['mL', 'L'], min: 1e-5, max: 0.1 }).optional(),
+  tubing: typedOf('length', length).optional(),
+  tubingInside: typedOf('length', bore).optional(),
   pumpHolds: typedOf('volume', { title: 'The pump holds', units: ['mL', 'L'], min: 0, max: 0.05 }).optional(),
   cellHolds: typedOf('volume', { title: 'The flow cell holds', units: ['mL', 'L'], min: 0, max: 0.02 }).optional(),
 };
@@ -51,14 +55,45 @@ export const driveTrain = computed(
   ({ inside, length: long, pump: held, cell }) => (Math.PI / 4) * inside ** 2 * long + held + cell,
 );
 
-/** The drive train of what was typed. */
-export const driveTrainOf = (typed: { tubing: Typed; tubingInside: Typed; pumpHolds?: Typed | undefined; cellHolds?: Typed | undefined }) =>
-  driveTrain({
-    inside: base(typed.tubingInside),
-    length: base(typed.tubing),
-    ...(typed.pumpHolds ? { pump: base(typed.pumpHolds) } : {}),
-    ...(typed.cellHolds ? { cell: base(typed.cellHolds) } : {}),
+/** The same where it is known as one number: measured with a jug, or from the maker. */
+export const driveTrainInAll = computed(
+  {
+    formula: 'V',
+    unit: 'm3',
+    shown: ['L', 3],
+    source: 'Measured, or the maker’s',
+    inputs: { held: { symbol: 'V', name: 'pump, tubing and flow cell hold in all', unit: 'L', decimals: 3 } },
+  },
+  ({ held }) => held,
+);
+
+/** A drive train as it is typed: whole, or by its parts. */
+export interface DriveTrain {
+  holdsInAll?: Typed | undefined;
+  tubing?: Typed | undefined;
+  tubingInside?: Typed | undefined;
+  pumpHolds?: Typed | undefined;
+  cellHolds?: Typed | undefined;
+}
+
+/** What of a drive train nobody said; empty where it is known, as one number or by its tubing. */
+export const missingOf = ({ holdsInAll, tubing, tubingInside }: DriveTrain): ('tubing' | 'tubingInside')[] =>
+  holdsInAll ? [] : [...(tubing ? [] : (['tubing'] as const)), ...(tubingInside ? [] : (['tubingInside'] as const))];
+
+/**
+ * The drive train of what was typed.
+ * @throws Error where neither the whole nor its tubing was said: no set-up is accepted so
+ */
+export function driveTrainOf({ holdsInAll, tubing, tubingInside, pumpHolds, cellHolds }: DriveTrain) {
+  if (holdsInAll) return driveTrainInAll({ held: base(holdsInAll) });
+  if (!tubing || !tubingInside) throw new Error('A drive train without its tubing is not accepted.');
+  return driveTrain({
+    inside: base(tubingInside),
+    length: base(tubing),
+    ...(pumpHolds ? { pump: base(pumpHolds) } : {}),
+    ...(cellHolds ? { cell: base(cellHolds) } : {}),
   });
+}
 
 /**
  * How high a suction pump lifts water at an elevation, in m: what it does at sea level, as the air there presses.

@@ -10,6 +10,7 @@ import { Links1796800000000 } from './0009-links.ts';
 import { Uploads1796900000000 } from './0010-uploads.ts';
 import { ChecksMade1797000000000 } from './0011-checks-made.ts';
 import { Scouted1797100000000 } from './0012-scouted.ts';
+import { SetUps1797200000000 } from './0013-set-ups.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   Uploads1796900000000,
   ChecksMade1797000000000,
   Scouted1797100000000,
+  SetUps1797200000000,
 ] as const;

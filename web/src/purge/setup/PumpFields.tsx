@@ -1,20 +1,36 @@
-import { pump, pumpIds, purgeWaterNames, purgeWaters, type PumpId } from '@fonte/core/purge';
+import { pump, pumpIds, purgeWaterNames, purgeWaters } from '@fonte/core/purge';
 import { belowMark, type MeasuringPoint, type WellPoint } from '@fonte/core/registers';
 import { fromBase, showNumber } from '@fonte/core/units';
-import { Button, Radio, Select } from 'antd';
+import { Button, Radio, Segmented, Select } from 'antd';
 import { Field } from '../../form/Field.tsx';
 import type { EntryFormState } from '../../form/useEntryForm.ts';
 import type { SetUpDraft } from './setUpDraft.ts';
 
 /** From the intake to the flow cell. */
-export function DriveTrainFields() {
+export function DriveTrainFields({ drive }: { drive: SetUpDraft['drive'] }) {
   return (
-    <div className="form-grid">
-      <Field name="tubing" hint="From the intake to the flow cell" />
-      <Field name="tubingInside" />
-      <Field name="pumpHolds" hint="Empty where it holds next to nothing" />
-      <Field name="cellHolds" hint="Its filling counts as pumped" />
-    </div>
+    <>
+      <Field name="drive" label="Pump, tubing and flow cell">
+        <Segmented
+          aria-label="Pump, tubing and flow cell"
+          size="large"
+          options={[
+            { value: 'parts', label: 'By their parts' },
+            { value: 'whole', label: 'As one number' },
+          ]}
+        />
+      </Field>
+      {drive === 'whole' ? (
+        <Field name="holdsInAll" hint="Measured with a jug, or from the maker; its filling counts as pumped" />
+      ) : (
+        <div className="form-grid">
+          <Field name="tubing" hint="From the intake to the flow cell" />
+          <Field name="tubingInside" />
+          <Field name="pumpHolds" hint="Empty where it holds next to nothing" />
+          <Field name="cellHolds" hint="Its filling counts as pumped" />
+        </div>
+      )}
+    </>
   );
 }
 
@@ -37,15 +53,17 @@ export function PumpFields({
   const unit = draft.intake.unit;
   const at = (metres: number) => set({ intake: { text: showNumber(fromBase(metres, unit), 2), unit } });
   const [top, end] = mark ? [belowMark(mark, well.screenTop), belowMark(mark, well.screenBottom)] : [null, null];
-  const row = draft.pump ? pump(draft.pump) : null;
+  const kind = draft.pump === 'own' ? pumpIds.find((id) => id === well.ownPump?.kind) : draft.pump;
+  const row = kind ? pump(kind) : null;
+  const ownPump = well.ownPump ? [{ value: 'own' as const, label: `Its own: ${well.ownPump.name}` }] : [];
   const isDirty = use === 'monitoring' || hazards.includes('contaminated');
   return (
     <>
       <div className="form-grid">
         <Field name="pump" hint={row?.stirs ? 'It stirs what lies in the well: slowly.' : undefined}>
-          <Select<PumpId | ''>
+          <Select<SetUpDraft['pump']>
             size="large"
-            options={[{ value: '', label: 'Not said' }, ...pumpIds.map((value) => ({ value, label: pump(value).name }))]}
+            options={[{ value: '', label: 'Not said' }, ...ownPump, ...pumpIds.map((value) => ({ value, label: pump(value).name }))]}
           />
         </Field>
         <Field

@@ -23,7 +23,8 @@ import { CasingFields } from './CasingFields.tsx';
 import { CriterionFields } from './CriterionFields.tsx';
 import { DriveTrainFields, PumpFields } from './PumpFields.tsx';
 import { Foreseen } from './Foreseen.tsx';
-import { askedBy, readSetUp, setUpAtFirst, type SetUpDraft } from './setUpDraft.ts';
+import { UsedBefore } from './UsedBefore.tsx';
+import { askedBy, draftFrom, readSetUp, setUpAtFirst, type SetUpDraft } from './setUpDraft.ts';
 import '../purge.css';
 
 /** Whether something is sampled here that suction and falling water take out: volatiles and gases. */
@@ -46,14 +47,15 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
     before: given ? { count: visit.purge!.count, chosen: given } : null,
     isVolatile: isVolatileAt(visit),
   };
+  const known = { asksBottom, own, ownPump: point.well.ownPump };
   const form = useEntryForm<SetUpDraft, PurgeChoice>({
     keep: `purge-set-up.${visit.id}`,
     initial: setUpAtFirst(visit.purge, point, agreed, units),
     schema: PurgeChoice,
-    read: (draft) => readSetUp(draft, { asksBottom, own }),
+    read: (draft) => readSetUp(draft, known),
     check: (payload) => {
       if (payload.method === 'none' && !payload.sampler) return [{ path: 'sampler', message: 'Say how the sample is taken.' }];
-      return ('tubing' in payload || 'volumes' in payload) && !payload.water
+      return (payload.method === 'low-flow' || payload.method === 'steady-level' || payload.method === 'volumes') && !payload.water
         ? [{ path: 'water', message: 'Say where the purge water goes.' }]
         : [];
     },
@@ -66,13 +68,20 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
   const draft = form.values;
   const method = purgeMethod(draft.method);
   const asks = askedBy(draft.method);
-  const chosen = PurgeChoice.safeParse(readSetUp(draft, { asksBottom, own }).value);
+  const chosen = PurgeChoice.safeParse(readSetUp(draft, known).value);
   return (
     <EntryForm
       of={form}
       by={purgeSetUp.by}
       submit={given ? 'Change the set-up' : draft.method === 'none' ? 'Go without a purge' : 'Start the purge'}
     >
+      {!given && (
+        <UsedBefore
+          point={point.id}
+          visit={visit.id}
+          use={(earlier) => form.set(draftFrom(earlier, { ...known, mark: agreed?.measuringPoint ?? null }))}
+        />
+      )}
       <Field
         name="method"
         hint={
@@ -112,7 +121,7 @@ export function SetUpForm({ visit, point, onDone }: { visit: VisitState; point: 
       {asks.includes('insideDiameter') && (
         <CasingFields form={form} point={point} mark={mark} depth={agreed?.depth ?? null} asksBottom={asksBottom} />
       )}
-      {asks.includes('tubing') && <DriveTrainFields />}
+      {asks.includes('tubing') && <DriveTrainFields drive={draft.drive} />}
       {asks.includes('mostDrawdown') && <Field name="mostDrawdown" hint="0.1 m is the classic figure; your plan may say another." />}
       {asks.includes('recover') && (
         <Field name="recover" hint="Of what it fell; then within 24 hours.">

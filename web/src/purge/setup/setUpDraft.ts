@@ -6,6 +6,7 @@ import {
   PurgeChoice,
   refOfOwn,
   type Criterion,
+  type EarlierSetUp,
   type ProbeParameter,
   type PumpId,
   type PurgeMethodId,
@@ -27,9 +28,13 @@ export interface SetUpDraft {
   bottom: Typed;
   volumes: number;
   withPack: boolean;
-  pump: PumpId | '';
+  /** `own` is the pump that stays in the well. */
+  pump: PumpId | 'own' | '';
   intake: Typed;
   water: PurgeWaterTo | '';
+  /** A drive train by its parts, or as one number. */
+  drive: 'parts' | 'whole';
+  holdsInAll: Typed;
   tubing: Typed;
   tubingInside: Typed;
   pumpHolds: Typed;
@@ -45,13 +50,29 @@ export interface SetUpDraft {
 /** The fields that a method asks for: those of its payload, and nothing of another. */
 export function askedBy(method: PurgeMethodId): readonly (keyof SetUpDraft)[] {
   const option = PurgeChoice.options.find(({ shape }) => shape.method.value === method)!;
-  return Object.keys(option.shape).filter((key) => key !== 'own') as (keyof SetUpDraft)[];
+  return Object.keys(option.shape).filter((key) => key !== 'own' && key !== 'pumpNamed') as (keyof SetUpDraft)[];
 }
 
-/** The payload of a draft; `own` are the criteria of the house. */
-export function readSetUp(draft: SetUpDraft, { asksBottom, own }: { asksBottom: boolean; own: readonly OwnCriterion[] }): Read {
-  const asked = askedBy(draft.method).filter((key) => (key !== 'bottom' || asksBottom) && (key !== 'withPack' || draft.withPack));
-  const said = Object.fromEntries(asked.map((key) => [key, draft[key]]));
+const parts: readonly (keyof SetUpDraft)[] = ['tubing', 'tubingInside', 'pumpHolds', 'cellHolds'];
+
+interface Around {
+  asksBottom: boolean;
+  /** The criteria of the house. */
+  own: readonly OwnCriterion[];
+  ownPump: WellPoint['well']['ownPump'];
+}
+
+/** The payload of a draft. */
+export function readSetUp(draft: SetUpDraft, { asksBottom, own, ownPump }: Around): Read {
+  const left: readonly (keyof SetUpDraft)[] = [
+    ...(asksBottom ? [] : (['bottom'] as const)),
+    ...(draft.withPack ? [] : (['withPack'] as const)),
+    ...(draft.drive === 'whole' ? parts : (['holdsInAll'] as const)),
+  ];
+  const asked = askedBy(draft.method).filter((key) => !left.includes(key));
+  const isOwn = asked.includes('pump') && draft.pump === 'own';
+  const pumped = isOwn ? (ownPump ? { pump: ownPump.kind, pumpNamed: ownPump.name } : { pump: '' }) : {};
+  const said = { ...Object.fromEntries(asked.map((key) => [key, draft[key]])), ...pumped };
   const chosen = own.find((one) => refOfOwn(one) === draft.criterion);
   const { value, problems } = asTyped(said, PurgeChoice);
   return { value: chosen && asked.includes('criterion') ? { ...(value as object), own: chosen } : value, problems };
@@ -89,6 +110,8 @@ export function setUpAtFirst(
     pump: '',
     intake: intake == null ? empty(length) : typed(intake, length, 2),
     water: '',
+    drive: 'parts',
+    holdsInAll: empty('mL'),
     tubing: empty(length),
     tubingInside: empty(unit),
     pumpHolds: empty('mL'),
@@ -99,6 +122,28 @@ export function setUpAtFirst(
     reason: '',
     criterion: refOf(criteria.newest[0]!),
     parameters: ['temperature', 'ph', 'conductivity', 'oxygen', 'turbidity'],
-    ...given,
+    ...(given ? draftOf(given, well.ownPump) : {}),
   };
+}
+
+/** What a set-up that was written down fills in. */
+export function draftOf(chosen: PurgeChoice, ownPump: WellPoint['well']['ownPump']): Partial<SetUpDraft> {
+  const { own: _, pumpNamed, ...rest } = chosen as Partial<SetUpDraft> & { own?: unknown; pumpNamed?: string };
+  return {
+    ...rest,
+    ...(rest.holdsInAll ? { drive: 'whole' } : {}),
+    // A pump that is there no more is only its kind.
+    ...(pumpNamed !== undefined && pumpNamed === ownPump?.name ? { pump: 'own' } : {}),
+  };
+}
+
+/** The same of an earlier visit: depths below another mark are left as they are, and a newer edition of its criterion takes its place. */
+export function draftFrom(
+  { chosen, mark }: EarlierSetUp,
+  { mark: now, own, ownPump }: { mark: string | null; own: readonly OwnCriterion[]; ownPump: WellPoint['well']['ownPump'] },
+): Partial<SetUpDraft> {
+  const { intake, bottom: _, criterion, ...rest } = draftOf(chosen, ownPump);
+  const newest = criteria.newest.find(({ id }) => criterion?.startsWith(`${id}@`));
+  const rule = newest ? refOf(newest) : own.some((one) => refOfOwn(one) === criterion) ? criterion : undefined;
+  return { ...rest, ...(intake && mark === now ? { intake } : {}), ...(rule === undefined ? {} : { criterion: rule }) };
 }

@@ -1,4 +1,4 @@
-import { pipe, pipeIds } from '@fonte/core/purge';
+import { pipe, pipeIds, pump, pumpIds, type PumpId } from '@fonte/core/purge';
 import {
   disinfections,
   isDisinfected,
@@ -30,7 +30,7 @@ function built(well: Well, { depth: [deep, fine], diameter: [wide, finer] }: (ty
   const length = (value: number) => show(value, deep, Math.min(fine, 2));
   const diameter = (value: number) => show(value, wide, finer);
   const known = pipeIds.find((id) => id === well.pipe);
-  const { bottom, screenTop, screenBottom, insideDiameter, narrower = [], bore, pack, seal, intake, layers = [] } = well;
+  const { ownPump, bottom, screenTop, screenBottom, insideDiameter, narrower = [], bore, pack, seal, intake, layers = [] } = well;
   return [
     ...row(
       'Marks',
@@ -64,6 +64,11 @@ function built(well: Well, { depth: [deep, fine], diameter: [wide, finer] }: (ty
     ...row(
       'Layers',
       layers.map(({ to, of, water }) => `${of} to ${length(to)}${water ? `, ${layerWaters[water].toLowerCase()}` : ''}`).join('; '),
+    ),
+    ...row(
+      'Its own pump',
+      ownPump &&
+        [ownPump.name, pumpIds.includes(ownPump.kind as PumpId) ? pump(ownPump.kind as PumpId).name : ''].filter(Boolean).join(', '),
     ),
     ...row('Pump intake', intake === undefined ? '' : `${length(intake)} below ground`),
   ];

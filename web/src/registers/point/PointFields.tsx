@@ -13,7 +13,7 @@ import {
   type Point,
 } from '@fonte/core/registers';
 import { usualResidualMinimum } from '@fonte/core/tap';
-import { pipe, pipeIds } from '@fonte/core/purge';
+import { pipe, pipeIds, pump, pumpIds } from '@fonte/core/purge';
 import { Checkbox, Input, Select } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { Field } from '../../form/Field.tsx';
@@ -57,6 +57,10 @@ export function WellFields() {
           </Field>
           <Field name={['well', 'insideDiameter']} />
           <Field name={['well', 'intake']} />
+          <Field name={['well', 'ownPump', 'name']} hint="A pump that stays in the well" />
+          <Field name={['well', 'ownPump', 'kind']}>
+            <Select size="large" allowClear options={pumpIds.map((id) => ({ value: id, label: pump(id).name }))} />
+          </Field>
           <Field name={['well', 'bore']} />
         </div>
       </section>

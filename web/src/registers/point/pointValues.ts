@@ -38,6 +38,7 @@ export interface PointValues {
     insideDiameter: Typed;
     pipe?: string;
     intake: Typed;
+    ownPump: { name: string; kind?: string };
     bore: Typed;
     narrower: { from: Typed; insideDiameter: Typed }[];
     pack: { from: Typed; to: Typed; porosity: Typed };
@@ -142,6 +143,7 @@ export function valuesOf(point: Point | null, freshId: () => string): PointValue
       insideDiameter: typedOf(well?.insideDiameter, 'mm'),
       ...(well?.pipe ? { pipe: well.pipe } : {}),
       intake: typedOf(well?.intake, 'm'),
+      ownPump: well?.ownPump ?? { name: '' },
       bore: typedOf(well?.bore, 'mm'),
       narrower: (well?.narrower ?? []).map(({ from, insideDiameter }) => ({
         from: typedOf(from, 'm'),
@@ -167,7 +169,7 @@ interface Based {
   disinfection?: string;
   access?: string;
   tap?: { outlet?: string; residualMinimum?: number };
-  well?: { narrower?: object[]; pack?: object; seal?: object; layers?: object[] };
+  well?: { ownPump?: object; narrower?: object[]; pack?: object; seal?: object; layers?: object[] };
 }
 
 /** What is not empty, under its name. */
@@ -201,8 +203,14 @@ export function pointOf(values: object): object {
     ...(is ? { outOfUse: out } : {}),
   };
   if (rest.type === 'well') {
-    const { narrower, pack, seal, layers, ...built } = well ?? {};
-    const around = { ...given('narrower', narrower), ...given('pack', pack), ...given('seal', seal), ...given('layers', layers) };
+    const { ownPump, narrower, pack, seal, layers, ...built } = well ?? {};
+    const around = {
+      ...given('ownPump', ownPump),
+      ...given('narrower', narrower),
+      ...given('pack', pack),
+      ...given('seal', seal),
+      ...given('layers', layers),
+    };
     return { ...shared, well: { ...built, ...around } };
   }
   // mg/L is what the register keeps: a typed one comes in its base unit, which is the same.
