@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { protocols, stepsAt, type Protocol, type Step, type StepAnswer } from '../core/src/tap/index.ts';
+import { protocols, stepsAt, stubStep, type Protocol, type Step, type StepAnswer } from '../core/src/tap/index.ts';
 import type { Point } from '../core/src/registers/index.ts';
 import { choose, click, see, shows, tick, type } from './browser.ts';
 import { skip, useUnchecked } from './walk.ts';
@@ -91,6 +91,20 @@ async function fillAll(page: Page): Promise<StepAnswer> {
   return { type: 'fill' };
 }
 
+/** Keeps the number of the lab's stub of each bottle. */
+async function keepStubs(page: Page): Promise<void> {
+  const number = (row: number) => `48-22${row}`;
+  const labels = await page.$$eval('label', (all) =>
+    all.map((one) => one.innerText).filter((text) => text.startsWith('Number on the stub of')),
+  );
+  if (labels.length === 0) throw new Error('No stub is asked for.');
+  for (const [row, label] of labels.entries()) {
+    await type(page, label, number(row));
+    await click(page, 'Keep the number');
+    await see(page, `${label.replace('Number on the stub of', 'The stub of')} is ${number(row)}`);
+  }
+}
+
 async function answer(page: Page, step: Step, chlorine: string): Promise<StepAnswer> {
   const { act, say } = step;
   switch (act.type) {
@@ -136,6 +150,7 @@ async function answer(page: Page, step: Step, chlorine: string): Promise<StepAns
     case 'fill':
       return fillAll(page);
     default:
+      if (step.id === stubStep) await keepStubs(page);
       await click(page, 'Done');
       return { type: 'confirm' };
   }

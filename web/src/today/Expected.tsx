@@ -1,6 +1,7 @@
 import { sayExpected, type ResultsExpected } from '@fonte/core/round';
 import { wallTime } from '@fonte/core/time';
 import { Link } from 'react-router';
+import { Mark } from '../theme/Mark.tsx';
 import { siteZone, showNear } from '../time/show.ts';
 import { useNow } from '../time/useNow.ts';
 import { roomPath } from '../visit/paths.ts';
@@ -18,13 +19,15 @@ export function Expected({ results: { first } }: { results: Agenda<ResultsExpect
       {due.map(({ round, item }) => {
         const { what, about } = sayExpected(item);
         return (
-          <Link key={`${round} ${item.bottles[0]!.bottle}`} className="tile due" to={roomPath(round, 'report', null)}>
+          <Link key={`${round} ${item.bottles[0]!.bottle}`} className="tile" to={roomPath(round, 'report', null)}>
             <span>
               {what}
               <br />
-              <span className="soft small">{about}</span>
+              <span className="soft small">
+                {about}; from {showNear(item.from, time, siteZone())}
+              </span>
             </span>
-            <span className="small">from {showNear(item.from, time, siteZone())}</span>
+            <Mark kind="question" />
           </Link>
         );
       })}

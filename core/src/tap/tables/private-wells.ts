@@ -259,7 +259,6 @@ const askedSource = (label: string, advice: string): Step => ({
 const askingSource = (before: Protocol, step: Step): Protocol => ({
   ...before,
   edition: '2026-2',
-  from: '2026-12-01',
   steps: before.steps.flatMap((one, at) => (at === (before.steps[0]!.id === 'safe' ? 1 : 0) ? [step, one] : [one])),
 });
 
