@@ -408,7 +408,12 @@ describe.sequential('a coordinator', () => {
     await phoneOfRui.goto(`${address}/devices`, { waitUntil: 'domcontentloaded' });
     await see(phoneOfRui, 'Yellow tablet');
     expect(await seriousBarriers(phoneOfRui)).toEqual([]);
-    await click(phoneOfRui, 'Report it lost: Yellow tablet');
+    // Its owner may call it otherwise, and knows it by that.
+    await click(phoneOfRui, 'Rename: Yellow tablet');
+    await type(phoneOfRui, 'Name of this device', 'Tablet of the white van');
+    await click(phoneOfRui, 'Call it so');
+    await walk.closed(phoneOfRui);
+    await click(phoneOfRui, 'Report it lost: Tablet of the white van');
     await type(phoneOfRui, 'Why', 'left on the ferry');
     await click(phoneOfRui, 'It is lost');
     await see(phoneOfRui, 'Lost since');

@@ -218,6 +218,9 @@ describe('a lost device', () => {
     expect((await at.api.post(`/api/devices/${phone}/revoke`).send({ at: later, reason: 'lost' })).status).toBe(422);
     await registerAll();
     const reader = await at.as(personOf('reader'), tablet);
+    expect((await reader.post(`/api/devices/${tablet}/name`).send({ name: 'Mine' })).status).toBe(403);
+    expect((await at.api.post(`/api/devices/${tablet}/name`).send({ name: ' ' })).status).toBe(422);
+    expect((await at.api.post(`/api/devices/${tablet}/name`).send({ name: 'White van' })).body).toMatchObject({ name: 'White van' });
     expect((await reader.post(`/api/devices/${tablet}/revoke`).send({ at: new Date(0).toISOString(), reason: 'mischief' })).status).toBe(
       403,
     );

@@ -196,6 +196,13 @@ export const revokeDevice = doing('/api/devices/:device/revoke', {
   answer: Device,
 });
 
+export const renameDevice = doing('/api/devices/:device/name', {
+  summary: 'Call a device otherwise. Its own people may, and coordinators',
+  by: members,
+  body: Device.pick({ name: true }),
+  answer: Device,
+});
+
 export const personKept = reading('/api/people/:person/kept', {
   summary: 'All that is kept of a person: for that person, and for coordinators',
   by: members,

@@ -67,7 +67,7 @@ export const levelFindings: FindingWords = {
   ],
   'unlike-beside': [
     ({ name, theirs, by, off }) =>
-      `It went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}, and ${name} ${metres(Math.abs(Number(theirs)))} ${Number(theirs) > 0 ? 'down' : 'up'}: they have always moved together, and are ${metres(Math.abs(Number(off)))} apart from that now.`,
+      `It went ${metres(Math.abs(Number(by)))} ${Number(by) > 0 ? 'down' : 'up'}, and ${name} ${metres(Math.abs(Number(theirs)))} ${Number(theirs) > 0 ? 'down' : 'up'}. They have always moved together; now they differ by ${metres(Math.abs(Number(off)))}.`,
     'Read again. Is it the right well and the right mark?',
   ],
   'dry-above-record': [

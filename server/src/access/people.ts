@@ -1,11 +1,27 @@
-import { doorNews, endAccess, invite, listAccounts, makeUnreadable, personKept, revokeDevice, invitationLasts } from '@fonte/core/access';
+import {
+  doorNews,
+  endAccess,
+  invite,
+  listAccounts,
+  makeUnreadable,
+  personKept,
+  renameDevice,
+  revokeDevice,
+  invitationLasts,
+} from '@fonte/core/access';
 import { writeEntry } from '@fonte/core/book';
 import { personRegistered } from '@fonte/core/registers';
 import { serverPen } from '../book/books.ts';
-import { Problem, route, SentFile, type Route } from '../http/index.ts';
+import { Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
 import type { Access } from './access.ts';
 import { keptOf, withoutName } from './kept.ts';
 import { newsFor } from './news.ts';
+
+/** Whether somebody is of a device, or answers for all of them. @throws Problem 403, 404 */
+async function checkOfDevice(access: Access, id: string, { person }: Who, what: string): Promise<void> {
+  const isOwn = (await access.devices.known(id)).people.some((one) => one.person === person.id);
+  if (!isOwn && person.role !== 'coordinator') throw new Problem(403, 'forbidden', `Only its own people, or a coordinator, may ${what}.`);
+}
 
 /** Whom the house lets in, and what is kept of them. */
 export function peopleRoutes(access: Access): Route[] {
@@ -45,10 +61,13 @@ export function peopleRoutes(access: Access): Route[] {
       return { ended: true as const };
     }),
 
+    route(renameDevice, async ({ who, in: { device: id }, body: { name } }) => {
+      await checkOfDevice(access, id, who, 'rename a device');
+      return access.devices.rename(id, name);
+    }),
+
     route(revokeDevice, async ({ who, in: { device: id }, body: { at, reason } }) => {
-      const isOwn = (await access.devices.known(id)).people.some(({ person }) => person === who.person.id);
-      if (!isOwn && who.person.role !== 'coordinator')
-        throw new Problem(403, 'forbidden', 'Only its own people, or a coordinator, report a device lost.');
+      await checkOfDevice(access, id, who, 'report a device lost');
       if (Date.parse(at) > clock())
         throw new Problem(422, 'invalid', 'That moment is still to come.', [{ path: 'at', message: 'That moment is still to come.' }]);
       const device = await access.devices.revoke(id, at, reason);

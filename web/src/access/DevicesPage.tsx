@@ -1,4 +1,4 @@
-import { revokeDevice } from '@fonte/core/access';
+import { renameDevice, revokeDevice } from '@fonte/core/access';
 import { fingerprint, keyIdOf } from '@fonte/core/book';
 import { registerLists, type Device } from '@fonte/core/registers';
 import { useEffect, useState } from 'react';
@@ -12,7 +12,7 @@ import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { RegisterHead } from '../registers/index.ts';
-import { ownDevice } from '../session/device.ts';
+import { nameDevice, ownDevice } from '../session/device.ts';
 import { useSession } from '../session/session.ts';
 import { now } from '../time/clock.ts';
 import { MomentInput } from '../time/MomentInput.tsx';
@@ -28,8 +28,8 @@ export function DevicesPage() {
   const { data, error, mutate } = useAnswer(registerLists.devices, { query: { limit: 500 } });
   if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
   if (!data) return <Loading what="the register" />;
-  const mayRevoke = (device: Device) =>
-    !device.revoked && (me.person.role === 'coordinator' || device.people.some(({ person }) => person === me.person.id));
+  const isMine = (device: Device) => me.person.role === 'coordinator' || device.people.some(({ person }) => person === me.person.id);
+  const mayRevoke = (device: Device) => !device.revoked && isMine(device);
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? 'unknown';
   return (
     <>
@@ -44,10 +44,15 @@ export function DevicesPage() {
         columns={[
           {
             title: 'Device',
-            render: ({ id, name }) => (
+            render: (device) => (
               <>
-                <span className="strong">{name}</span>
-                {id === own && <span className="soft"> (this one)</span>}
+                <span className="strong">{device.name}</span>
+                {device.id === own && <span className="soft"> (this one)</span>}{' '}
+                {isMine(device) && (
+                  <FormDialog type="text" size="small" open="Rename" title={`Rename ${device.name}`} aria-label={`Rename: ${device.name}`}>
+                    {(close) => <Rename device={device} isOwn={device.id === own} done={close} />}
+                  </FormDialog>
+                )}
               </>
             ),
           },
@@ -73,6 +78,27 @@ export function DevicesPage() {
         ]}
       />
     </>
+  );
+}
+
+/** Two phones of one make are told apart by what their owner calls them. */
+function Rename({ device, isOwn, done }: { device: Device; isOwn: boolean; done: () => void }) {
+  const { mutate } = useSWRConfig();
+  const form = useEntryForm({
+    keep: `rename.${device.id}`,
+    initial: { name: device.name },
+    schema: renameDevice.body,
+    write: async (said) => {
+      await call(renameDevice, { in: { device: device.id }, body: said });
+      if (isOwn) await nameDevice(said.name);
+      await mutate((key) => typeof key === 'string' && key.includes('/api/devices'));
+      done();
+    },
+  });
+  return (
+    <EntryForm of={form} submit="Call it so" leave={{ says: 'Leave it', by: done }}>
+      <Field name="name" autoFocus />
+    </EntryForm>
   );
 }
 

@@ -92,7 +92,7 @@ export function Rows({ report: { sha256, name, read, settled }, isHere = false }
           <span className="strong">
             {name}: {count} not understood.
           </span>{' '}
-          {settled ? `${settled.reason} ` : 'What they say is not in this verdict. '}
+          {settled ? `${settled.reason} ` : 'What is not understood is not in this verdict. '}
           {!isHere && <Link to={`/rounds/${id}/report`}>To the report</Link>}
         </p>
         {!settled && rows.length > 0 && (
