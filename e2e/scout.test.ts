@@ -1,3 +1,6 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
@@ -47,6 +50,16 @@ describe.sequential('A point that is looked at without a round', () => {
     await see(page, 'Seen without a round');
     await see(page, 'Used last time: the left one. So near the ground that it splashes back. Ana has the key');
     await see(page, 'left of the two');
+  });
+
+  it('goes to a colleague as a file with its picture, as long as only this device has it', async () => {
+    await click(page, '1 entry only on this device', 'link');
+    await see(page, 'the register');
+    const saved = await walk.savedBy(page, mkdtempSync(join(tmpdir(), 'fonte-')), () => click(page, 'Give it to a colleague as a file'));
+    const parcel = JSON.parse(readFileSync(saved, 'utf8')) as { version: number; files: { sha256: string; point: string }[] };
+    expect(parcel).toMatchObject({ version: 2, files: [{ round: null, type: 'image/jpeg' }] });
+    await page.goBack();
+    await see(page, 'Seen without a round');
   });
 
   it('changes the way in, and nothing else of the point', async () => {

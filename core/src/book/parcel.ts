@@ -7,13 +7,22 @@ import { Entry } from './entry.ts';
  */
 export const Parcel = z.object({
   format: z.literal('fonte-entries'),
-  version: z.literal(1),
+  /** The second has pictures of points that nobody visits in a round: a copy that does not know them must not leave them out. */
+  version: z.literal([1, 2]),
   /** When and on what it was made, for people. */
   made: z.string().max(40),
   device: z.string().max(80),
   entries: z.array(Entry).max(20_000),
   files: z
-    .array(z.object({ sha256: z.string().regex(/^[0-9a-f]{64}$/), type: z.string().max(40), round: z.string(), base64: z.string() }))
+    .array(
+      z.object({
+        sha256: z.string().regex(/^[0-9a-f]{64}$/),
+        type: z.string().max(40),
+        round: z.string().nullable(),
+        point: z.string().optional(),
+        base64: z.string(),
+      }),
+    )
     .max(2000),
 });
 export type Parcel = z.infer<typeof Parcel>;

@@ -18,7 +18,9 @@ export const checksOf = (kind: InstrumentKind): CheckId[] => checkIds.filter((id
 export const checksFor = (kind: InstrumentKind, of: readonly ParameterId[], date: string): CheckId[] => {
   const asked = checksOf(kind).filter((id) => (checkRow(id).since ?? date) <= date);
   const areRangesApart = asked.some((id) => checkRow(id).since !== undefined);
-  return areRangesApart ? asked.filter((id) => checkRow(id).of?.some((one) => of.includes(one)) ?? true) : asked;
+  const bearing = asked.filter((id) => checkRow(id).of?.some((one) => of.includes(one)) ?? true);
+  // What no check bears on is proven by none: all of them are asked for.
+  return areRangesApart && bearing.length > 0 ? bearing : asked;
 };
 
 /**

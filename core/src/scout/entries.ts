@@ -20,7 +20,11 @@ export const pointScouted = entryKind(
   'Point looked at',
   z
     .object({
-      pictures: z.array(ScoutedPicture).max(mostPictures).default([]),
+      pictures: z
+        .array(ScoutedPicture)
+        .max(mostPictures)
+        .refine((all) => new Set(all.map(({ sha256 }) => sha256)).size === all.length, { error: 'A picture is there twice.' })
+        .default([]),
       outlet: z.string().trim().max(120).meta({ title: 'Outlet that was used last time' }).default(''),
       found: z.array(z.enum(faultIds)).max(faultIds.length).meta({ title: 'What is odd about it' }).default([]),
       note: z.string().trim().max(600).meta({ title: 'Note' }).default(''),

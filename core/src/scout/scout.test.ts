@@ -45,6 +45,7 @@ describe('what is seen at a point without a round', () => {
       path: ['note'],
       message: 'Take a picture, or write down what you see.',
     });
+    expect(pointScouted.payload.safeParse({ pictures: [picture, picture] }).success).toBe(false);
     expect(pointScouted.files(pointScouted.payload.parse({ pictures: [picture] }))).toEqual([picture.sha256]);
   });
 

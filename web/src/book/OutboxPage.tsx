@@ -1,4 +1,4 @@
-import { titleOf, kindOf, opens, sayEntry } from '@fonte/core/round';
+import { titleOf, kindOf, belongsIn, sayEntry } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import type { Entry } from '@fonte/core/book';
 import { Button, Upload } from 'antd';
@@ -140,8 +140,7 @@ function Outbox() {
             { title: 'By', render: ({ entry }) => nameOf(entry.author) },
             {
               title: 'Of',
-              render: ({ entry }) =>
-                opens(entry.kind) && opens(entry.kind) !== 'round' ? 'the register' : kindOf(entry.kind) ? 'a round' : '',
+              render: ({ entry }) => (belongsIn(entry.kind, 'round') ? 'a round' : kindOf(entry.kind) ? 'the register' : ''),
             },
             {
               title: 'State',

@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { ApiProblem, call } from '../api/call.ts';
 import { disk } from '../disk/index.ts';
 import { NotKept } from './outbox.ts';
+import { ownerOf, type FileOf } from './owner.ts';
 
 /** What is known of a file that a book can name. */
 interface NamedFile {
@@ -13,9 +14,6 @@ interface NamedFile {
   type: PictureType;
   size: number;
 }
-
-/** The book whose entry will name a file: of a round, or of a point that somebody looks at without one. */
-export type FileOf = { round: string } | { point: string };
 
 const keepAtServer = (of: FileOf, body: Blob) =>
   'round' in of ? call(keepPicture, { in: of, body }) : call(keepPointPicture, { in: of, body });
@@ -51,7 +49,7 @@ export async function sendFiles(entries: readonly Entry[]): Promise<{ entry: Ent
     for (const sha256 of filesOf(entry)) {
       const { files } = await disk();
       const file = await files.get(sha256);
-      const of: FileOf | null = file?.round ? { round: file.round } : file?.point ? { point: file.point } : null;
+      const of = file ? ownerOf(file) : null;
       if (!file || !of) continue;
       try {
         await keepAtServer(of, file.blob);

@@ -17,5 +17,5 @@ export async function note(name: string, value: unknown): Promise<void> {
 export async function forgetHere(): Promise<void> {
   const { entries, answers, things, files, notes } = await disk();
   await Promise.all([entries.clear(), answers.clear(), things.clear(), notes.clear()]);
-  await files.filter(({ round, point = null }) => round === null && point === null).delete();
+  await files.filter(({ round, point }) => !round && !point).delete();
 }

@@ -2,7 +2,7 @@ import { arrivalsAt, earlierArrival, type EarlierArrival } from '@fonte/core/arr
 import { sampleRecord } from '@fonte/core/due';
 import type { BookEntry, Entry } from '@fonte/core/book';
 import { besideLevels, besideOf, levelRecord, type LevelOfRecord } from '@fonte/core/level';
-import { pictureRecord } from '@fonte/core/pictures';
+import { pictureRecord, type PictureOfRecord } from '@fonte/core/pictures';
 import { codeAlone } from '@fonte/core/plan';
 import { setUpsAt, type EarlierSetUp } from '@fonte/core/purge';
 import {
@@ -31,12 +31,13 @@ import {
   type RoundState,
 } from '@fonte/core/round';
 import { addressOf, type AnyEndpoint, type Answer, type Question } from '@fonte/core/endpoints';
+import { scoutedAt, scoutedSince, type Scouted } from '@fonte/core/scout';
 import { wallTime } from '@fonte/core/time';
 import { z } from 'zod';
 import { now } from '../time/clock.ts';
 import { siteZone } from '../time/show.ts';
 import { disk } from '../disk/index.ts';
-import { inOutbox, outboxRead } from '../book/outbox.ts';
+import { inOutbox, outboxRead, waiting } from '../book/outbox.ts';
 import { ownDevice } from '../session/device.ts';
 
 /*
@@ -122,6 +123,17 @@ async function arrivals(point: string): Promise<EarlierArrival[]> {
   return [...others, ...own].sort((a, b) => b.at - a.at);
 }
 
+/** What was seen at a point without a round, as it was fetched, with what was written here since. */
+async function scouted(point: string): Promise<Scouted[]> {
+  await outboxRead();
+  const { answers } = await disk();
+  const kept = (await answers.get(addressOf(scoutedAt, { in: { point } })))?.answer as Scouted[] | undefined;
+  return scoutedSince(kept ?? [], waiting(point));
+}
+
+const picturesOf = ({ at, pictures }: Scouted): PictureOfRecord[] =>
+  pictures.map(({ sha256, shows, arrow }) => ({ round: null, visit: null, at, sha256, shows, arrow }));
+
 /** How a well was set up before, as it was fetched, with what was set up here since. */
 async function setUps(point: string): Promise<EarlierSetUp[]> {
   const { answers } = await disk();
@@ -151,15 +163,24 @@ export const localAnswers: ReadonlyMap<string, Local> = new Map([
   }),
   local(arrivalsAt, ({ in: { point } }) => arrivals(point)),
   local(setUpsAt, ({ in: { point } }) => setUps(point)),
+  local(scoutedAt, ({ in: { point } }) => scouted(point)),
   local(pictureRecord, async ({ in: { point } }) =>
     (await keptRounds())
       .flatMap(({ id, round }) =>
         round.visits
           .filter((visit) => visit.point.id === point)
           .flatMap((visit) =>
-            visit.pictures.map(({ at, sha256, shows, arrow }) => ({ round: id, visit: visit.id, at, sha256, shows, arrow })),
+            visit.pictures.map(({ at, sha256, shows, arrow }): PictureOfRecord => ({
+              round: id,
+              visit: visit.id,
+              at,
+              sha256,
+              shows,
+              arrow,
+            })),
           ),
       )
+      .concat((await scouted(point)).flatMap(picturesOf))
       .sort((one, other) => other.at - one.at),
   ),
   local(sampleRecord, async ({ query: { from } }) =>
