@@ -8,6 +8,7 @@ import { seriousBarriers } from './axe.ts';
 import { click, desk, openBrowser, phone, press, see, type } from './browser.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
+import { patience } from './find.ts';
 
 let server: Running;
 let browser: Browser;
@@ -91,9 +92,9 @@ describe.sequential('two devices that disagree', () => {
     await type(page, 'Why', 'his watch was a minute fast');
     await click(page, 'Write the correction');
     await closed(page);
-    await page.waitForFunction(() => !document.body.innerText.includes('Set aside'), { timeout: 15_000 });
+    await page.waitForFunction(() => !document.body.innerText.includes('Set aside'), { timeout: patience });
     await colleague.bringToFront();
-    await colleague.waitForFunction(() => !document.body.innerText.includes('Set aside'), { timeout: 15_000 });
+    await colleague.waitForFunction(() => !document.body.innerText.includes('Set aside'), { timeout: patience });
     await click(colleague, 'Field book', 'link');
     await see(colleague, 'his watch was a minute fast');
   });

@@ -179,11 +179,11 @@ async function optionOnce(page: Page, list: string, text: string): Promise<void>
   const isLong = await select.evaluate((one) => one.classList.contains('ant-select-show-search'));
   const found = await (
     isLong
-      ? find(patience / 6).catch(async () => {
+      ? find(4000).catch(async () => {
           await page.keyboard.type(text);
-          return find(patience / 3);
+          return find(12_000);
         })
-      : find(patience / 3)
+      : find(12_000)
   )
     // A page that was drawn anew between the click and the list has taken the list away.
     .catch((error: unknown) => Promise.reject(new Error(`“${text}” does not stand in “${list}”: not clickable`, { cause: error })));

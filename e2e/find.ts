@@ -1,6 +1,7 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
 
-export const patience = 25_000;
+/** So long (ms) a page is waited for: a machine that does other work beside is ten times slower than one that does not. */
+export const patience = 40_000;
 /** ms between looks: the text of a page is not to be laid out anew at every frame. */
 export const polling = 80;
 

@@ -13,6 +13,7 @@ import { choose, click, freshProfile, openBrowser, option, phone, see, shows, ty
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
+import { patience } from './find.ts';
 
 /** Kills of the browser: few in `npm test`, fifty in `npm run test:long`. */
 const kills = Number(process.env['FONTE_BROWSER_KILLS'] ?? 3);
@@ -130,7 +131,7 @@ describe.sequential('a day without signal', () => {
       const from = performance.now();
       page = await openPage(path);
       await page.waitForFunction(() => document.querySelector('h1, h2') !== null && !document.body.innerText.includes('Opening'), {
-        timeout: 15_000,
+        timeout: patience,
       });
       times.push(performance.now() - from);
       await page.close();
@@ -281,7 +282,7 @@ describe.sequential('a day without signal', () => {
           }, text);
           await page.waitForFunction(
             (wanted) => document.querySelector('.pictures')?.textContent.includes(wanted),
-            { timeout: 10_000 },
+            { timeout: patience },
             text,
           );
           shown.push(text);

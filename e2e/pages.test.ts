@@ -5,6 +5,7 @@ import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import * as walk from './walk.ts';
+import { patience } from './find.ts';
 
 let server: Running;
 let browser: Browser;
@@ -195,7 +196,7 @@ describe.sequential('the other pages', () => {
     await see(page, 'the last was 7.512 m');
     expect((await entriesOf(round)) - before).toBe(0);
     await page.setOfflineMode(false);
-    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 15_000 });
+    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: patience });
     expect((await entriesOf(round)) - before).toBe(1);
   });
 
@@ -218,7 +219,7 @@ describe.sequential('the other pages', () => {
     await page.keyboard.press('Enter');
     await see(page, 'Enter a number');
     await session.send('Fetch.disable');
-    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 15_000 });
+    await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: patience });
     expect((await entriesOf(round)) - before).toBe(1);
     expect(await shows(page, 'Two readings agree')).toBe(false);
   });

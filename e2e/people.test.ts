@@ -15,6 +15,7 @@ import { click, desk, openBrowser, phone, see, shows, type } from './browser.ts'
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
+import { patience } from './find.ts';
 
 let server: Running;
 let browser: Browser;
@@ -145,7 +146,7 @@ describe.sequential('two people who share a tablet', () => {
     await walk.readLevel(tablet, '7.402');
     await see(tablet, '7.402');
     const writers = async () => (await inBook(round)).filter(({ kind }) => kind === 'level-read');
-    await expect.poll(async () => (await writers()).map(({ author }) => author), { timeout: 10_000 }).toEqual([ines.id, caller.person]);
+    await expect.poll(async () => (await writers()).map(({ author }) => author), { timeout: patience }).toEqual([ines.id, caller.person]);
     const [hers, his] = await writers();
     expect(hers!.device).toBe(his!.device);
     await installed(tablet);
@@ -334,7 +335,7 @@ describe.sequential('a reader', () => {
     await page.setOfflineMode(true);
     await click(page, 'Teresa Pinho');
     await click(page, 'Sign out on this device');
-    await page.waitForFunction(() => !document.body.innerText.includes('Teresa Pinho'), { timeout: 20_000, polling: 100 });
+    await page.waitForFunction(() => !document.body.innerText.includes('Teresa Pinho'), { timeout: patience, polling: 100 });
     await page.reload({ waitUntil: 'domcontentloaded' });
     await new Promise((resolve) => setTimeout(resolve, 2000));
     expect(await shows(page, 'Teresa Pinho')).toBe(false);
@@ -427,7 +428,7 @@ describe.sequential('a coordinator', () => {
     await click(tablet, 'It holds');
     await type(tablet, 'Why', 'she has the tablet again');
     await click(tablet, 'It holds as it stands');
-    await tablet.waitForFunction(() => !document.body.innerText.includes('reported lost.'), { timeout: 15_000, polling: 200 });
+    await tablet.waitForFunction(() => !document.body.innerText.includes('reported lost.'), { timeout: patience, polling: 200 });
     // The server is of the same mind.
     await walk.handedIn(tablet);
     await tablet.reload({ waitUntil: 'domcontentloaded' });

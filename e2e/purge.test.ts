@@ -4,6 +4,7 @@ import { seriousBarriers } from './axe.ts';
 import { choose, click, desk, option, overflow, phone, see, shows, tick, type } from './browser.ts';
 import { onDemo, type Stage } from './stage.ts';
 import * as walk from './walk.ts';
+import { patience } from './find.ts';
 
 /*
  * Wells that are simulated as water moves: what is typed comes from their tape, pump and probe, and how a purge goes is up to the well.
@@ -262,7 +263,7 @@ describe.sequential('a well that runs dry, by casing volumes first', () => {
     await page.waitForSelector('.pad');
     // It is laid out anew for the phone first.
     await page
-      .waitForFunction(() => document.querySelector('.pad')!.getBoundingClientRect().bottom + scrollY <= 844, { timeout: 10_000 })
+      .waitForFunction(() => document.querySelector('.pad')!.getBoundingClientRect().bottom + scrollY <= 844, { timeout: patience })
       .catch(() => undefined);
     const { first, pad } = await page.evaluate(() => ({
       first: document.querySelector('.number-row input')!.getBoundingClientRect().bottom + scrollY,

@@ -3,6 +3,7 @@ import { protocols, stepsAt, stubStep, type Protocol, type Step, type StepAnswer
 import type { Point } from '../core/src/registers/index.ts';
 import { choose, click, see, shows, tick, type } from './browser.ts';
 import { skip, useUnchecked } from './walk.ts';
+import { patience } from './find.ts';
 
 /* Any protocol of the tables, step by step on the real page: every answer that would make less of the sample is tried before the careful one. */
 
@@ -11,12 +12,12 @@ export const protocolNamed = (id: string): Protocol => protocols.newest.find((on
 const now = async (page: Page, say: string): Promise<void> => {
   await page.waitForFunction(
     (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     say,
   );
 };
 const gone = async (page: Page, text: string): Promise<void> => {
-  await page.waitForFunction((one) => !document.body.innerText.includes(one), { timeout: 15_000, polling: 80 }, text);
+  await page.waitForFunction((one) => !document.body.innerText.includes(one), { timeout: patience, polling: 80 }, text);
 };
 
 /** What is said of a departure before it is written down. */
@@ -80,7 +81,7 @@ async function fillAll(page: Page): Promise<StepAnswer> {
       () =>
         document.querySelector('.fill-card')?.getAttribute('aria-label') ??
         ([...document.querySelectorAll('.step-now button')].some((one) => one.textContent === 'Done') ? 'none' : false),
-      { timeout: 15_000, polling: 80 },
+      { timeout: patience, polling: 80 },
     );
     const name = (await label.jsonValue()) as string;
     if (name === 'none') break;

@@ -71,7 +71,7 @@ export async function fillFieldBlank(page: Page): Promise<void> {
 export async function confirmStep(page: Page, say: string): Promise<void> {
   await page.waitForFunction(
     (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     say,
   );
   await click(page, 'Done');
@@ -80,7 +80,7 @@ export async function confirmStep(page: Page, say: string): Promise<void> {
 export async function waitClock(page: Page, say: string, wait = () => skip(page, '10 min')): Promise<void> {
   await page.waitForFunction(
     (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     say,
   );
   await click(page, 'Start the clock');
@@ -98,7 +98,7 @@ export async function planIt(page: Page): Promise<void> {
   await click(page, 'Plan it');
   const came = await page.waitForFunction(
     () => (location.pathname !== '/rounds/new' ? 'planned' : document.body.innerText.includes('It is so') ? 'asked' : null),
-    { timeout: 20_000, polling: 80 },
+    { timeout: patience, polling: 80 },
   );
   if ((await came.jsonValue()) !== 'asked') return;
   await said(page);
@@ -109,7 +109,7 @@ export async function planIt(page: Page): Promise<void> {
 export async function unfold(page: Page, line: string): Promise<void> {
   const summary = await page.waitForFunction(
     (wanted) => [...document.querySelectorAll('summary')].find((one) => one.textContent === wanted && one.checkVisibility()) ?? null,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     line,
   );
   await (summary as unknown as ElementHandle<HTMLElement>).evaluate((one) => {
@@ -128,7 +128,7 @@ export async function useUnchecked(page: Page, instrument: string): Promise<void
 export async function measureStep(page: Page, label: string, text: string, button = 'Done'): Promise<void> {
   await page.waitForFunction(
     (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     label,
   );
   if (await shows(page, 'What it reads now would prove nothing')) await useUnchecked(page, 'Photometer');
@@ -140,7 +140,7 @@ export async function chooseDisinfection(page: Page, option: string): Promise<vo
   await see(page, 'Choose how to disinfect the outlet');
   const choice = await page.waitForFunction(
     (wanted) => [...document.querySelectorAll<HTMLLabelElement>('.choice')].find((one) => one.innerText.includes(wanted)) ?? null,
-    { timeout: 15_000, polling: 80 },
+    { timeout: patience, polling: 80 },
     option,
   );
   await (choice as unknown as ElementHandle<HTMLLabelElement>).evaluate((one) => one.click());
