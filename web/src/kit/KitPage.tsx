@@ -1,7 +1,7 @@
 import { purpose } from '@fonte/core/bottles';
 import { atHome, careFor, fillFrom, sayPickUp, wordsForHome, type KitBook } from '@fonte/core/kit';
 import type { VisitState } from '@fonte/core/round';
-import { isOver, runStarted, runThatFills, stepSkipped, type Protocol } from '@fonte/core/tap';
+import { isOver, runStarted, runThatFills, stepSkipped, stepsFor, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
@@ -79,7 +79,7 @@ function Now({ visit, given }: { visit: VisitState; given: Given }) {
   if (visit.bottles.every(({ filledAt }) => filledAt === null))
     return (
       <Empty title="No bottle was filled">
-        <p>Call whoever gave you the kit: they send you another.</p>
+        <p>Call whoever gave you the kit: they say what to do.</p>
       </Empty>
     );
   return <PutOut pickUp={given.pickUp} care={careAt(visit, given)} />;
@@ -123,7 +123,7 @@ function Begin({ visit, procedure, protocol, caution }: BeginProps) {
       <h2>{words?.title ?? protocol.title}</h2>
       {words && <p>It takes {words.takes}. Read all of it first; it can be done once.</p>}
       <ol className="plain kit-steps">
-        {protocol.steps.map((one) => {
+        {stepsFor(protocol, visit.point).map((one) => {
           const { step, few } = atHome(protocol, one);
           return few && !few.leftOut ? (
             <li key={step.id}>

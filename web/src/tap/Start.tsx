@@ -1,7 +1,7 @@
 import { shownSource } from '@fonte/core/editions';
 import type { VisitState } from '@fonte/core/round';
 import { isDisinfected, residualLeast } from '@fonte/core/registers';
-import { mayFollow, runStarted, spoiltBy, type DueRun, type Protocol } from '@fonte/core/tap';
+import { mayFollow, runStarted, spoiltBy, stepsFor, type DueRun, type Protocol } from '@fonte/core/tap';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useRound } from '../book/useRound.ts';
@@ -44,14 +44,17 @@ export function Start({ visit, due: { procedure, ways } }: { visit: VisitState; 
       </section>
     );
   const spoilt = spoiltBy(protocol, visit.due);
-  const asksResidual = protocol.steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
+  const steps = stepsFor(protocol, visit.point);
+  const asksResidual = steps.some(({ act }) => act.type === 'measure' && act.parameter === 'freeChlorine');
   const minimum = residualLeast(visit.point);
   return (
     <section className="stack">
       <h2>{protocol.title}</h2>
       {before?.protocol.id === protocol.id && ways.length > 1 && <p>The way as at {before.name}.</p>}
       <p>
-        {protocol.steps.length} steps.{' '}
+        {/* Which of them are asked hangs on a choice at the tap. */}
+        {steps.some(({ when }) => when) ? 'Up to ' : ''}
+        {steps.length} steps.{' '}
         {!asksResidual
           ? ''
           : !isDisinfected(visit.point)

@@ -6,12 +6,14 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { May } from '../session/May.tsx';
+import { useSession } from '../session/session.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { roomPath } from '../visit/paths.ts';
 
 /** The lab's stub of each bottle that was filled here: kept as its number, by which the result is asked for, or as a picture. */
 export function Stubs({ bottles }: { bottles: readonly BottleState[] }) {
   const { id } = useRound();
+  const { scope } = useSession().me;
   const filled = bottles.filter(({ state }) => state === 'filled');
   if (filled.length === 0) return null;
   return (
@@ -20,7 +22,8 @@ export function Stubs({ bottles }: { bottles: readonly BottleState[] }) {
         {filled.map((bottle) => (
           <Stub key={`${bottle.id} ${bottle.code}`} bottle={bottle} />
         ))}
-        <Link to={roomPath(id, 'pictures', filled[0]!.visit)}>Or keep it as a picture</Link>
+        {/* A household has one page, and no other is shown to it. */}
+        {scope === null && <Link to={roomPath(id, 'pictures', filled[0]!.visit)}>Or keep it as a picture</Link>}
       </div>
     </May>
   );

@@ -1,7 +1,7 @@
 import { purpose } from '@fonte/core/bottles';
 import { atHome, careFor, kitPictures, sayPickUp, wordsForHome, type KitPicture } from '@fonte/core/kit';
 import type { RoundState } from '@fonte/core/round';
-import { runThatFills } from '@fonte/core/tap';
+import { runThatFills, stepsFor } from '@fonte/core/tap';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { wayOf } from '../ways.ts';
 
@@ -25,7 +25,7 @@ export function kitSheet(round: RoundState, link: string | null): TDocumentDefin
   const visit = round.visits[0]!;
   const due = visit.due.flatMap((one) => wayOf(one, given.ways) ?? []);
   const steps = due.flatMap((protocol) =>
-    protocol.steps.flatMap((one): TableCell[][] => {
+    stepsFor(protocol, visit.point).flatMap((one): TableCell[][] => {
       const { step, few } = atHome(protocol, one);
       if (!few || few.leftOut) return [];
       const { act } = step;
