@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Installs what is missing, then types, lint, import rules, and the unit, API and browser tests. Ends with the count.
+# Installs what is missing, then types, lint, import rules and the build, two at a time, and the unit, API and browser tests. Ends with the slowest files, the name of
+# each test that failed, and the count.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh || exit 1
@@ -8,28 +9,37 @@ install_chromium || exit 1
 passed=0
 failed=0
 broken=()
-check() {
+told=$(mktemp -d)
+trap 'rm -rf "$told"' EXIT
+
+# Each of two checks uses one core; what they say is shown in their order.
+begin() {
   local name=$1
-  echo "== $name"
   shift
-  if "$@"; then passed=$((passed + 1)); else failed=$((failed + 1)) broken+=("$name"); fi
+  "$@" >"$told/$name" 2>&1 &
 }
+end() {
+  if wait "$2"; then passed=$((passed + 1)); else failed=$((failed + 1)) broken+=("$1"); fi
+  echo "== $1"
+  cat "$told/$1"
+}
+begin types npm run --silent types
+types=$!
+begin lint npm run --silent lint
+lint=$!
+end types "$types"
+end lint "$lint"
+begin imports npm run --silent imports
+imports=$!
+begin build npm run --silent build -- --logLevel warn
+build=$!
+end imports "$imports"
+end build "$build"
 
-check "types" npm run --silent types
-check "lint" npm run --silent lint
-check "import rules" npm run --silent imports
-check "build" npm run --silent build -- --logLevel warn
-
-report=$(mktemp)
 echo "== tests"
-npx vitest run --reporter=default --reporter=json --outputFile.json="$report" || true
-read -r more_passed more_failed < <(node -e '
-  const read = (file) => { try { return JSON.parse(require("fs").readFileSync(file, "utf8")); } catch { return null; } };
-  const report = read(process.argv[1]);
-  const suites = report ? report.testResults.filter((one) => one.status === "failed" && !one.assertionResults.some((test) => test.status === "failed")).length : 1;
-  console.log(report ? report.numPassedTests : 0, (report ? report.numFailedTests : 0) + suites);
-' "$report")
-rm -f "$report"
+npx vitest run --reporter=default --reporter=json --outputFile.json="$told/report.json" || true
+npx tsx scripts/test-report.ts "$told/report.json" "$told/counts"
+read -r more_passed more_failed <"$told/counts"
 passed=$((passed + more_passed))
 failed=$((failed + more_failed))
 echo
