@@ -5,7 +5,7 @@ import { kindOf } from '@fonte/core/round';
 import { useEffect, useState } from 'react';
 import { ApiProblem, call } from '../api/call.ts';
 import { disk } from '../disk/index.ts';
-import { NotKept } from './outbox.ts';
+import { inOutbox, NotKept } from './outbox.ts';
 import { ownerOf, type FileOf } from './owner.ts';
 
 /** What is known of a file that a book can name. */
@@ -41,6 +41,14 @@ export async function keepFile(of: FileOf, blob: Blob): Promise<NamedFile> {
 }
 
 const filesOf = ({ kind, payload }: Entry): readonly string[] => kindOf(kind)?.files(payload as never) ?? [];
+
+/** Lets go of a picture that was taken and will not be written down: nothing is left of it on this device. */
+export async function dropFile(sha256: string): Promise<void> {
+  if (inOutbox().some(({ entry }) => filesOf(entry).includes(sha256))) return;
+  const { files } = await disk();
+  const file = await files.get(sha256);
+  if (file && ownerOf(file)) await files.delete(sha256);
+}
 
 /** Sends the files that entries name, before them. Returns the entries whose file the server will not have. @throws NoConnection */
 export async function sendFiles(entries: readonly Entry[]): Promise<{ entry: Entry; problem: ApiProblem }[]> {

@@ -2,7 +2,7 @@ import { CameraOutlined } from '@ant-design/icons';
 import { addressOf } from '@fonte/core/endpoints';
 import { mostPictures, pointPicture, type ScoutedPicture } from '@fonte/core/scout';
 import { Button, Input, Upload } from 'antd';
-import { keepFile, useKeptFile } from '../../book/files.ts';
+import { dropFile, keepFile, useKeptFile } from '../../book/files.ts';
 import { Pointed } from '../../book/picture/Pointed.tsx';
 import { Said } from '../../feedback/Said.tsx';
 import { useAction } from '../../feedback/useAction.ts';
@@ -35,7 +35,10 @@ export function PicturesField({ point, value = [], onChange = () => undefined }:
                 point={point}
                 picture={picture}
                 change={(to) => change(picture.sha256, to)}
-                remove={() => onChange(value.filter((one) => one !== picture))}
+                remove={() => {
+                  onChange(value.filter((one) => one !== picture));
+                  void dropFile(picture.sha256).catch(() => undefined);
+                }}
               />
             </li>
           ))}
