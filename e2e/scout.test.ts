@@ -57,12 +57,13 @@ describe.sequential('A point that is looked at without a round', () => {
   });
 
   it('goes to a colleague as a file with its picture, as long as only this device has it', async () => {
-    await click(page, '1 entry only on this device', 'link');
+    const point = page.url();
+    await page.goto(`${server.address}/outbox`);
     await see(page, 'the register');
     const saved = await walk.savedBy(page, mkdtempSync(join(tmpdir(), 'fonte-')), () => click(page, 'Give it to a colleague as a file'));
     const parcel = JSON.parse(readFileSync(saved, 'utf8')) as { version: number; files: { sha256: string; point: string }[] };
     expect(parcel).toMatchObject({ version: 2, files: [{ round: null, type: 'image/jpeg' }] });
-    await page.goBack();
+    await page.goto(point);
     await see(page, 'Seen without a round');
   });
 

@@ -140,8 +140,7 @@ describe('an instrument before it is used', () => {
     check('photometer-total-zero', '0.01');
     expect(stands('totalChlorine')).toBe('checked');
     // What no range was named for, and what has no range, rests on all of them.
-    for (const of of [[], ['lead']] as const)
-      expect(kindReadiness('photometer', [...of], state().prepare, noon)).toBe('unchecked');
+    for (const of of [[], ['lead']] as const) expect(kindReadiness('photometer', [...of], state().prepare, noon)).toBe('unchecked');
     // Both are read there: both are asked for.
     expect(kindReadiness('photometer', ['freeChlorine', 'ph'], state().prepare, noon)).toBe('unchecked');
     // What was read before ranges were told apart stands on the checks of its day.
