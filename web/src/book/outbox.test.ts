@@ -8,6 +8,8 @@ import { disk } from '../disk/index.ts';
 import { rereadHeld, shownOf, take } from './held.ts';
 import { booksWaiting, inOutbox, NotKept, put, subscribe, tryAgain, waiting } from './outbox.ts';
 import { send, sendDue, writeOnce } from './send.ts';
+// What sends files is fetched when it is first needed: here it is there already.
+import './files.ts';
 
 let book = newId(0);
 beforeEach(() => {
@@ -114,6 +116,30 @@ it('sends the files that an entry names before it, whatever its payload calls th
   await put({ ...entry(1), kind: loggerRegistered.kind, payload: { water: { sha256: water }, air: null } });
   await send(book);
   expect(addresses).toEqual([expect.stringContaining(round), '/api/entries']);
+});
+
+it('sends what opens a book before a file that belongs to it: the server takes none for what it does not know', async () => {
+  const hash = 'd'.repeat(64);
+  await (await disk()).files.put({ sha256: hash, type: 'image/jpeg', blob: new Blob(['x']), round: null, point: book });
+  const seen = { pictures: [{ sha256: hash, type: 'image/jpeg', size: 1, shows: '', arrow: null }], outlet: '', found: [], note: '' };
+  const [opening, picture] = [entry(1), { ...entry(2), kind: 'point-scouted', payload: seen }];
+  for (const one of [opening, picture]) await put(one);
+  const asked: string[] = [];
+  vi.stubGlobal(
+    'fetch',
+    vi.fn((path: string, options: { body: BodyInit }) => {
+      asked.push(path.includes('/pictures') ? 'picture' : 'entries');
+      const isKnown = asked.includes('entries');
+      if (path.includes('/pictures'))
+        return Promise.resolve(
+          Response.json(isKnown ? { sha256: hash, type: 'image/jpeg', size: 1 } : { status: 404 }, { status: isKnown ? 201 : 404 }),
+        );
+      const { entries } = JSON.parse(options.body as string) as { entries: Entry[] };
+      return Promise.resolve(Response.json({ results: entries.map((one) => told({ status: 201, entry: one })) }));
+    }),
+  );
+  const { written, refused } = await send(book);
+  expect([asked, written.map(({ id }) => id), refused]).toEqual([['entries', 'picture', 'entries'], [opening.id, picture.id], []]);
 });
 
 it('sends in the order written, and one after the other', async () => {

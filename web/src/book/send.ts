@@ -60,10 +60,20 @@ export async function sendNow(entries: readonly Entry[]): Promise<Sent> {
   return sendBatch(entries);
 }
 
+/**
+ * What is sent next of a book: what was written before the first that names a file goes without it. The server takes a file only for a round
+ * or a point that it knows, and that may have been written without a signal itself.
+ */
+function nextOf(book: string): readonly Entry[] {
+  const entries = waiting(book).slice(0, batch);
+  const first = entries.findIndex(namesFile);
+  return first > 0 ? entries.slice(0, first) : entries;
+}
+
 async function sendAll(book: string): Promise<Sent> {
   const all: Sent = { written: [], refused: [] };
   await before();
-  for (let entries = waiting(book).slice(0, batch); entries.length > 0; entries = waiting(book).slice(0, batch)) {
+  for (let entries = nextOf(book); entries.length > 0; entries = nextOf(book)) {
     const missing = entries.some(namesFile) ? await (await import('./files.ts')).sendFiles(entries) : [];
     await refuse(missing);
     const ready = entries.filter((entry) => !missing.some((one) => one.entry === entry));
