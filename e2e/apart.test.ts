@@ -156,8 +156,12 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await click(page, 'Write it with this code');
     await see(page, '1 refused entry gave way to another under a free code');
     await page.waitForFunction(() => !/entry only|entries only/.test(document.body.innerText));
-    const points = await caller.json<{ code: string; name: string }[]>('/api/points');
-    expect(points.filter(({ name }) => name === 'Fountain').map(({ code }) => code)).toEqual(['FO2']);
+    const fountains = async () =>
+      (await caller.json<{ code: string; name: string }[]>('/api/points'))
+        .filter(({ name }) => name === 'Fountain')
+        .map(({ code }) => code);
+    // The line of what is only here may not be drawn yet when it is looked for.
+    await expect.poll(fountains, { timeout: 40_000 }).toEqual(['FO2']);
     await page.close();
   });
 });
