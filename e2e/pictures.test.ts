@@ -87,7 +87,7 @@ describe.sequential('pictures of a visit', () => {
     await page.mouse.up();
     expect((await tips())[0]).toMatch(/^0\.(59|60)\d*,0\.(24|25)/);
     await click(page, 'Keep the arrow');
-    await see(page, 'Draw the arrow anew');
+    await see(page, 'Draw the arrow again');
     await page.waitForFunction(() => !document.querySelector('.ant-modal-wrap:not([style*="none"])'));
     expect(await seriousBarriers(page)).toEqual([]);
     const visit = page.url();

@@ -48,7 +48,7 @@ describe.sequential('A point that is looked at without a round', () => {
     expect(await seriousBarriers(page)).toEqual([]);
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'So near the ground that it splashes back');
-    await see(page, 'Draw the arrow anew');
+    await see(page, 'Draw the arrow again');
     await type(page, 'Note', 'Ana has the key');
     await click(page, 'Write it down');
     await see(page, 'Seen without a round');

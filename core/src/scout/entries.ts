@@ -13,7 +13,7 @@ export const mostPictures = 8;
 
 /**
  * Somebody looked at a point when no round was there: what it looks like, which outlet is used, what is odd about it. It stands in the
- * point's own book; no clock and no plan hangs on it.
+ * point's own book; it starts no clock and belongs to no plan.
  */
 export const pointScouted = entryKind(
   'point-scouted',

@@ -63,7 +63,7 @@ export async function takePicture(services: Parameters<typeof takeUpload>[0], pe
 export async function sentPicture(store: Store, hash: string): Promise<SentFile> {
   const bytes = await keptFile(store, hash);
   const type = pictureType(bytes);
-  if (!type) throw new Problem(410, 'no-picture', 'What is kept is no picture.');
+  if (!type) throw new Problem(410, 'no-picture', 'The kept file is not a picture.');
   return new SentFile(`${hash.slice(0, 12)}.${endings[type]}`, bytes, type);
 }
 

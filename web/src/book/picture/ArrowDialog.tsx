@@ -52,7 +52,7 @@ export function ArrowDialog({ src, shows, arrow: drawn, keep }: Props) {
   return (
     <>
       <Button size="small" onClick={() => (setArrow(drawn), setOpen(true))}>
-        {drawn ? 'Draw the arrow anew' : 'Draw an arrow'}
+        {drawn ? 'Draw the arrow again' : 'Draw an arrow'}
       </Button>
       <Modal
         open={isOpen}

@@ -15,6 +15,24 @@ interface Props {
 const parameters = parameterIds.map((value) => ({ value, label: `${parameter(value).name} (${unitLabel(parameter(value).unit)})` }));
 const fields = formFieldIds.map((value) => ({ value, label: formField(value).name }));
 
+/** Hours from receipt, bottle by bottle. */
+function HoursRows({ name, one, bottles }: { name: 'startsAfter' | 'resultsAfter'; one: string } & Pick<Props, 'bottles'>) {
+  return (
+    <RowList name={[name]} one={one} add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
+      {(row) => (
+        <>
+          <Field name={[row, 'rule']} label="Bottle">
+            <Select size="large" options={bottles} showSearch={{ optionFilterProp: 'label' }} />
+          </Field>
+          <Field name={[row, 'hours']} label="Hours from receipt">
+            <Input size="large" inputMode="decimal" />
+          </Field>
+        </>
+      )}
+    </RowList>
+  );
+}
+
 /** What a lab refuses beside the door, the cold and the time, and what stands on its form. */
 export function Refusals({ bottles, analyses }: Props) {
   return (
@@ -49,31 +67,9 @@ export function Refusals({ bottles, analyses }: Props) {
           )}
         </RowList>
         <h3>How long after receipt it starts</h3>
-        <RowList name={['startsAfter']} one="start" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
-          {(row) => (
-            <>
-              <Field name={[row, 'rule']} label="Bottle">
-                <Select size="large" options={bottles} showSearch={{ optionFilterProp: 'label' }} />
-              </Field>
-              <Field name={[row, 'hours']} label="Hours from receipt">
-                <Input size="large" inputMode="decimal" />
-              </Field>
-            </>
-          )}
-        </RowList>
+        <HoursRows name="startsAfter" one="start" bottles={bottles} />
         <h3>How long after receipt it reports</h3>
-        <RowList name={['resultsAfter']} one="report" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
-          {(row) => (
-            <>
-              <Field name={[row, 'rule']} label="Bottle">
-                <Select size="large" options={bottles} showSearch={{ optionFilterProp: 'label' }} />
-              </Field>
-              <Field name={[row, 'hours']} label="Hours from receipt">
-                <Input size="large" inputMode="decimal" />
-              </Field>
-            </>
-          )}
-        </RowList>
+        <HoursRows name="resultsAfter" one="report" bottles={bottles} />
         <h3>Down to what it reports</h3>
         <RowList name={['reportsFrom']} one="reporting limit" add="One more parameter" fresh={() => ({ parameter: 'arsenic', from: '' })}>
           {(row) => (

@@ -1,14 +1,12 @@
 import { arrivalsAt, sayFound } from '@fonte/core/arrive';
 import { analysisName, bottleTables } from '@fonte/core/bottles';
 import { owedNames, sampleRecord } from '@fonte/core/due';
-import { hazard, registered, type Point } from '@fonte/core/registers';
+import { hazard, type Point } from '@fonte/core/registers';
 import { day, showDate, wallTime } from '@fonte/core/time';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { pointScouted } from '@fonte/core/scout';
-import { ApiProblem } from '../../api/call.ts';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { DataTable } from '../../feedback/DataTable.tsx';
-import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
 import { Mark } from '../../theme/Mark.tsx';
 import { now } from '../../time/clock.ts';
 import { siteZone, showMoment } from '../../time/show.ts';
@@ -16,24 +14,13 @@ import { May } from '../../session/May.tsx';
 import { Seen } from '../scout/Seen.tsx';
 import { Levels } from './Levels.tsx';
 import { Facts } from './Facts.tsx';
+import { KnownPoint } from './KnownPoint.tsx';
 import { Pictures } from './Pictures.tsx';
 import { Results } from './Results.tsx';
 import './point.css';
 
 /** One point: its pictures and the way in, what may hurt, what was odd, its levels, its results. */
-export function PointPage() {
-  const { thing: id = '' } = useParams();
-  const { data: point, error, mutate } = useAnswer(registered.points, { in: { id } });
-  if (error instanceof ApiProblem && error.status === 404)
-    return (
-      <Empty title="There is no such point in the register">
-        <Link to="/points">All points</Link>
-      </Empty>
-    );
-  if (error && !point) return <Failed error={error} retry={() => void mutate()} />;
-  if (!point) return <Loading what="the point" />;
-  return <Known key={id} point={point} />;
-}
+export const PointPage = () => <KnownPoint>{(point) => <Known key={point.id} point={point} />}</KnownPoint>;
 
 function Known({ point }: { point: Point }) {
   return (

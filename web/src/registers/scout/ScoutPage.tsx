@@ -1,14 +1,14 @@
 import { fault, faultsAt, testKinds } from '@fonte/core/arrive';
-import { Point, pointRegistered, questionPosition, registered, registerLists } from '@fonte/core/registers';
+import { Point, pointRegistered, questionPosition, registerLists } from '@fonte/core/registers';
 import { pointScouted } from '@fonte/core/scout';
 import type { Typed } from '@fonte/core/units';
 import { Input } from 'antd';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { z } from 'zod';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { penned } from '../../book/pen.ts';
 import { writeOnce } from '../../book/send.ts';
-import { Empty, Failed, Loading } from '../../feedback/Feedback.tsx';
+import { Empty } from '../../feedback/Feedback.tsx';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
 import { ManySelect } from '../../form/ManySelect.tsx';
@@ -18,6 +18,7 @@ import { useMay } from '../../session/May.tsx';
 import { useSession } from '../../session/session.ts';
 import { now } from '../../time/clock.ts';
 import { FromPhone } from '../point/FromPhone.tsx';
+import { KnownPoint } from '../point/KnownPoint.tsx';
 import { useRegister } from '../useRegister.ts';
 import { PicturesField } from './PicturesField.tsx';
 import { Seen } from './Seen.tsx';
@@ -25,17 +26,23 @@ import '../point/point.css';
 
 /** A point that somebody stands at without a round: what is seen there, the way in, where it is. */
 export function ScoutPage() {
-  const { thing: id = '' } = useParams();
-  const { data: point, error, mutate } = useAnswer(registered.points, { in: { id } }, { revalidateOnFocus: false });
   const may = useMay(pointScouted);
-  if (!may)
-    return (
-      <Empty title="This is for those who work in the field">
-        <Link to={`/points/${id}`}>Back to the point</Link>
-      </Empty>
-    );
-  if (error && !point) return <Failed error={error} retry={() => void mutate()} />;
-  if (!point) return <Loading what="the point" />;
+  return (
+    <KnownPoint>
+      {(point) =>
+        may ? (
+          <Scout key={point.id} point={point} />
+        ) : (
+          <Empty title="This is for those who work in the field">
+            <Link to={`/points/${point.id}`}>Back to the point</Link>
+          </Empty>
+        )
+      }
+    </KnownPoint>
+  );
+}
+
+function Scout({ point }: { point: Point }) {
   return (
     <div className="stack-wide">
       <header>
@@ -43,12 +50,12 @@ export function ScoutPage() {
           {point.name} <span className="soft">{point.code}</span>
         </h1>
         <p className="soft">
-          {point.place}. No round is needed for this, and no clock runs. <Link to={`/points/${id}`}>Back to the point</Link>
+          {point.place}. No round is needed for this, and no clock runs. <Link to={`/points/${point.id}`}>Back to the point</Link>
         </p>
       </header>
       <div className="point-halves">
-        <Look key={point.id} point={point} />
-        <Way key={`way ${point.id}`} point={point} />
+        <Look point={point} />
+        <Way point={point} />
       </div>
       <Seen point={point.id} mayStrike />
     </div>
