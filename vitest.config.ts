@@ -16,8 +16,9 @@ export default defineConfig({
           include: ['e2e/**/*.test.ts'],
           testTimeout: 240_000,
           hookTimeout: 60_000,
-          // Each file has a server and a browser of its own, and waits more than it works.
           maxWorkers: 2,
+          // A file’s server and browser are its own; what it needs beside them keeps no state.
+          isolate: false,
           sequence: { groupOrder: 1 },
         },
       },

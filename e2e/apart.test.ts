@@ -10,6 +10,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signed } from '../core/test/keys.ts';
 import { tapPoint, wellPoint } from '../core/test/script.ts';
 import { choose, click, openBrowser, option, phone, see, shows, type } from './browser.ts';
+import { patience, polling } from './find.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -83,7 +84,7 @@ describe.sequential('a new version of the application', () => {
     const label = await page.$eval('.ant-form-item:has(.typed.big) label', (one) => one.textContent);
     await type(page, label, '7.4');
     await click(page, 'Use it now');
-    await page.waitForFunction(() => !document.body.innerText.includes('A new version waits'));
+    await page.waitForFunction(() => !document.body.innerText.includes('A new version waits'), { timeout: patience, polling });
     await see(page, 'The water is');
     expect(await page.$eval('.typed.big input', (one) => (one as HTMLInputElement).value)).toBe('7.4');
     await page.close();

@@ -23,18 +23,26 @@ export function openBrowser(profile = freshProfile(), more: readonly string[] = 
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      // Compiling in further threads costs more than it saves where every core has work.
+      '--js-flags=--single-threaded',
       ...more,
     ],
   });
 }
 
-/** Waits for text anywhere on the page. */
-export async function see(page: Page, text: string): Promise<void> {
+/** Waits for text anywhere on the page; a pattern where a clock that goes on meanwhile is part of it. */
+export async function see(page: Page, text: string | RegExp): Promise<void> {
+  const isPattern = typeof text !== 'string';
   await page
-    .waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: patience, polling }, text)
+    .waitForFunction(
+      (wanted, asPattern) => (asPattern ? new RegExp(wanted).test(document.body.innerText) : document.body.innerText.includes(wanted)),
+      { timeout: patience, polling },
+      isPattern ? text.source : text,
+      isPattern,
+    )
     .catch(async () => {
       const shown = await page.evaluate(() => document.body.innerText);
-      throw new Error(`“${text}” is not on ${page.url()}:\n${shown}`);
+      throw new Error(`“${String(text)}” is not on ${page.url()}:\n${shown}`);
     });
 }
 

@@ -252,7 +252,8 @@ describe.sequential('a round from plan to verdict', () => {
     await noSeriousBarrier();
     await today();
     await see(page, 'Tell the operator, look for the way in, and sample again');
-    await see(page, '23 h 59 min');
+    // A day from the report on, less what passed until here.
+    await see(page, /23 h 5\d min/);
     await see(page, 'Sample again: the lab refused 261123A-MW3-A.');
   });
 

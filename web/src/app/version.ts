@@ -7,20 +7,36 @@ const rest = 4000;
 /** How often, in ms, a page that stays open asks for a newer version. */
 const askEvery = 30 * 60_000;
 
-let waitingWorker: ServiceWorker | null = null;
+/** How often, in ms, a version that was told to take over and has not is told again: the one in charge may have been busy. */
+const tellEvery = 2000;
+
+/** A new version that waits: `waiting` for the page's word, `in charge` where another tab has given it. Null without one. */
+let newer: 'waiting' | 'in charge' | null = null;
 const listeners = new Set<() => void>();
 
-function waits(worker: ServiceWorker | null): void {
-  waitingWorker = worker;
+function is(state: typeof newer): void {
+  newer = state;
   for (const changed of listeners) changed();
 }
 
+let followed: ServiceWorkerRegistration | null = null;
+
 function follow(registration: ServiceWorkerRegistration): void {
+  followed = registration;
+  const { serviceWorker } = navigator;
   // Without one in charge this is the first version here: there is none to wait for.
   const look = () => {
-    if (registration.waiting && navigator.serviceWorker.controller) waits(registration.waiting);
+    if (registration.waiting && serviceWorker.controller && newer === null) is('waiting');
   };
   look();
+  let before = serviceWorker.controller;
+  serviceWorker.addEventListener('controllerchange', () => {
+    const isFirst = before === null;
+    before = serviceWorker.controller;
+    if (isAsked) location.reload();
+    // What this page has not fetched yet is no longer there: it goes on, and is opened anew between two pieces of work.
+    else if (!isFirst) is('in charge');
+  });
   registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', look));
   setInterval(() => void registration.update().catch(() => undefined), askEvery);
 }
@@ -48,14 +64,17 @@ export function installLater(): void {
   setTimeout(() => void install(), rest);
 }
 
-let isReloading = false;
+let isAsked = false;
 
 /** The version that waits takes over, and the page is opened anew with it. */
 export function takeOver(): void {
-  if (!waitingWorker || isReloading) return;
-  isReloading = true;
-  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload());
-  waitingWorker.postMessage('take-over');
+  if (newer === 'in charge') location.reload();
+  if (newer !== 'waiting' || isAsked) return;
+  isAsked = true;
+  // Whichever waits by then: it may have been replaced by a newer one.
+  const tell = () => followed?.waiting?.postMessage('take-over');
+  tell();
+  setInterval(tell, tellEvery);
 }
 
 /**
@@ -68,7 +87,7 @@ export function useNewVersion(): boolean {
       listeners.add(changed);
       return () => listeners.delete(changed);
     },
-    () => waitingWorker !== null,
+    () => newer !== null,
   );
   const { pathname } = useLocation();
   const [opened] = useState(pathname);
