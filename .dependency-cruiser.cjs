@@ -44,7 +44,7 @@ const rooms = [
 const floors = {
   core: { cellar: [], rooms, attic: [] },
   server: {
-    cellar: ['store', 'http', 'book', 'verify', 'backup', 'files'],
+    cellar: ['apart', 'store', 'http', 'book', 'verify', 'backup', 'files'],
     rooms: [
       'access',
       'due',

@@ -1,16 +1,3 @@
-import { bundle } from './bundle.ts';
+import { bundleAll } from './bundle.mjs';
 
-await bundle({
-  entryPoints: {
-    main: 'src/main.ts',
-    'read-child': 'src/read/child.ts',
-    verify: 'src/commands/verify.ts',
-    'verify-child': 'src/commands/verify-child.ts',
-    rebuild: 'src/commands/rebuild.ts',
-    backup: 'src/commands/backup.ts',
-    restore: 'src/commands/restore.ts',
-    link: 'src/commands/link.ts',
-  },
-  outdir: 'dist',
-  sourcemap: true,
-});
+await bundleAll('dist', true);

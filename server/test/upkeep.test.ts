@@ -30,7 +30,7 @@ const by = (file: string, sql: string) => {
 
 describe('verify of a file with one bit that has turned over', () => {
   /** Few in `npm test`, hundreds in `npm run test:long`. */
-  const flips = Number(process.env['FONTE_FLIPS'] ?? 6);
+  const flips = Number(process.env['FONTE_FLIPS'] ?? 4);
 
   it('comes to its end, says where in a sentence, and goes on to the books that can be read', async () => {
     for (let number = 0; number < 40; number += 1) await read(`8.${100 + number}`);

@@ -1,9 +1,9 @@
 import { fork } from 'node:child_process';
 import { mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import type { Backup } from '@fonte/core/endpoints';
 import type { Clock } from '@fonte/core/time';
+import { programOf } from '../apart/apart.ts';
 import { verifyDatabase } from '../verify/index.ts';
 
 /** Where copies are kept, at what time of the machine's day they are made, and how many stay. */
@@ -22,14 +22,11 @@ interface At {
   told?: (said: { made: string } | { failed: string }) => void;
 }
 
-// Built, it lies beside the server's bundle; in development it is TypeScript.
-const command = fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? '../commands/backup.ts' : './backup.js', import.meta.url));
-const loader = command.endsWith('.ts') ? ['--import', 'tsx'] : [];
-
 /** Copies a database in a process of its own: a large one takes its time, and nobody's request waits for it. @throws Error */
 function copyApart(file: string, target: string): Promise<void> {
   return new Promise((resolve, reject) => {
-    const copying = fork(command, [target, file], { execArgv: loader, stdio: ['ignore', 'ignore', 'pipe', 'ipc'] });
+    const program = programOf('backup');
+    const copying = fork(program.file, [...program.before, target, file], { execArgv: [], stdio: ['ignore', 'ignore', 'pipe', 'ipc'] });
     let said = '';
     copying.stderr?.on('data', (chunk: Buffer) => (said += chunk.toString()));
     copying.once('error', reject);

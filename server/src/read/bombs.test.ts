@@ -2,7 +2,7 @@ import { afterAll, expect, it } from 'vitest';
 import { packed, workbookOf, workbookParts } from '../../test/workbook.ts';
 import { FileReader } from './reader.ts';
 
-const reader = new FileReader({ time: 10_000, memory: 256, processes: 2, waiting: 10 });
+const reader = new FileReader({ time: 5000, memory: 256, processes: 2, waiting: 4 });
 afterAll(() => reader.stop());
 
 const bottles = new Map([['A-N', { name: 'Nitrate, nitrite', parameters: ['nitrate', 'nitrite'] as const, filledOn: '2026-11-23' }]]);
@@ -31,10 +31,10 @@ const bombs: Record<string, () => Buffer> = {
     }),
   'a million columns': () => packed({ ...parts, [sheet]: sheetOf('<row r="1"><c r="ZZZZZZ1"><v>1</v></c></row>') }),
   'the last cell of the last row': () => packed({ ...parts, [sheet]: sheetOf('<row r="1048576"><c r="XFD1048576"><v>1</v></c></row>') }),
-  'a million sheets': () =>
+  'three hundred thousand sheets': () =>
     packed({
       ...parts,
-      'xl/workbook.xml': parts['xl/workbook.xml']!.replace(/<sheets>.*<\/sheets>/, `<sheets>${named(1_000_000)}</sheets>`),
+      'xl/workbook.xml': parts['xl/workbook.xml']!.replace(/<sheets>.*<\/sheets>/, `<sheets>${named(300_000)}</sheets>`),
     }),
   formulas: () => packed({ ...parts, [sheet]: sheetOf(`<row r="1">${'<c r="A1"><f>SUM(A1:XFD1048576)</f></c>'.repeat(500_000)}</row>`) }),
   'XML five hundred thousand deep': () => packed({ ...parts, [sheet]: `${'<a>'.repeat(500_000)}${'</a>'.repeat(500_000)}` }),
@@ -64,7 +64,7 @@ it.each(Object.entries(bombs))(
 );
 
 it('turns away who comes while too many wait, and reads on', async () => {
-  const answers = await Promise.allSettled(Array.from({ length: 16 }, () => reader.read(workbookOf({ Results: rows }), bottles)));
+  const answers = await Promise.allSettled(Array.from({ length: 9 }, () => reader.read(workbookOf({ Results: rows }), bottles)));
   const refused = answers.filter(({ status }) => status === 'rejected') as PromiseRejectedResult[];
   expect(refused.length).toBeGreaterThan(0);
   expect(refused[0]!.reason).toMatchObject({ status: 503, code: 'busy' });

@@ -1,7 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 import type { BottlesByLabel, Mapping, readReport, Remembered } from '@fonte/core/read';
 import pLimit, { type LimitFunction } from 'p-limit';
+import { programOf } from '../apart/apart.ts';
 import { Problem } from '../http/index.ts';
 import type { Answered, Asked } from './child.ts';
 import type * as jobs from './jobs.ts';
@@ -27,12 +27,6 @@ export const usualLimits: ReadLimits = { time: 20_000, memory: 384, processes: 2
 const tooMuch: Read = {
   refusal: { code: 'too-much', line: 1, column: 1 },
 };
-
-// Built, it lies beside the server's bundle; in development both are TypeScript.
-const child = fileURLToPath(new URL(import.meta.url.endsWith('.ts') ? './child.source.mjs' : './read-child.js', import.meta.url));
-
-/** This server, as its children know it. */
-const server = `${process.pid}-${Math.round(performance.timeOrigin)}`;
 
 /**
  * Reads files of labs and loggers, each in a process of its own that ends with it. A process and not a thread: where a thread runs out
@@ -83,7 +77,8 @@ export class FileReader {
     const { stops } = this;
     const { time, memory } = this.limits;
     return new Promise((resolve, reject) => {
-      const running = fork(child, [server], {
+      const { file, before } = programOf('read-child');
+      const running = fork(file, before, {
         execArgv: [`--max-old-space-size=${memory}`],
         serialization: 'advanced',
         stdio: ['ignore', 'ignore', 'ignore', 'ipc'],

@@ -2,7 +2,7 @@ import { fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { programOf } from '../apart/apart.ts';
 import type { Fault, VerifiedBook } from '../book/verify.ts';
 import type { AskedToVerify, Said, Verified } from './said.ts';
 
@@ -16,12 +16,6 @@ export interface Listener {
   note?: (sentence: string) => void;
 }
 
-// Built, it lies beside the server's bundle; in development it is TypeScript.
-const child = fileURLToPath(
-  new URL(import.meta.url.endsWith('.ts') ? '../commands/verify-child.ts' : './verify-child.js', import.meta.url),
-);
-const loader = child.endsWith('.ts') ? ['--import', 'tsx'] : [];
-
 /** A process that says nothing for so long (ms) has lost its way in a damaged file. */
 const patience = 10 * 60_000;
 
@@ -30,7 +24,8 @@ const unreadable = (place: string): Fault => ({ where: place, what: 'cannot be r
 /** Runs one process over what is not to be skipped. Returns what it had begun when it ended without having come to its end. */
 function once(asked: AskedToVerify, tell: (said: Said) => void): Promise<string | null> {
   return new Promise((resolve, reject) => {
-    const running = fork(child, [], { execArgv: loader, stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
+    const { file, before } = programOf('verify-child');
+    const running = fork(file, before, { execArgv: [], stdio: ['ignore', 'ignore', 'ignore', 'ipc'] });
     let begun: string | null = 'database';
     const timer = setTimeout(() => running.kill('SIGKILL'), patience);
     running.on('message', (said: Verified) => {
