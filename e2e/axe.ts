@@ -12,7 +12,8 @@ interface Violation {
 
 /** The serious and critical barriers that axe-core finds on a page by WCAG 2.2 A and AA. */
 export async function seriousBarriers(page: Page): Promise<string[]> {
-  await page.evaluate(source);
+  // It stays on a page until that is loaded anew.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(source);
   const violations = await page.evaluate(async () => {
     const { axe } = window as unknown as { axe: { run: (context: Document, options: object) => Promise<{ violations: Violation[] }> } };
     const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];

@@ -12,6 +12,13 @@ import { patience } from './find.ts';
 
 let stage: Stage;
 
+/** How deep (m) the water of the simulated well stands at rest. */
+const restOf = (page: Page) =>
+  page.evaluate(() => {
+    const key = Object.keys(sessionStorage).find((one) => one.startsWith('fonte.well.'))!;
+    return (JSON.parse(sessionStorage.getItem(key)!) as { shape: { rest: number } }).shape.rest;
+  });
+
 /** Lets the tape down until it sounds, and a millimetre up until it does not: the depth as it is read. */
 async function readTape(page: Page): Promise<string> {
   const press = (name: string) =>
@@ -25,9 +32,15 @@ async function readTape(page: Page): Promise<string> {
     });
     return page.$eval('.tape-device [role=status]', (one) => one.textContent?.includes('It sounds') ?? false);
   };
+  // Down to a hand above the water nobody listens.
+  let far = Math.floor((await restOf(page)) * 100) - 3;
+  for (const [centimetres, by] of [
+    [100, '1 m'],
+    [10, '10 cm'],
+    [1, '1 cm'],
+  ] as const)
+    for (; far >= centimetres; far -= centimetres) await press(`Lower by ${by}`);
   for (const [down, up] of [
-    ['1 m', '1 m'],
-    ['10 cm', '10 cm'],
     ['1 cm', '1 cm'],
     ['1 mm', ''],
   ]) {
@@ -53,10 +66,7 @@ async function atTheWell(page: Page, address: string, well: string, read: 'off t
     await click(page, `Take ${depth} m over`);
     await click(page, 'Write it down');
   } else {
-    const { level } = await page.evaluate(() => {
-      const key = Object.keys(sessionStorage).find((one) => one.startsWith('fonte.well.'))!;
-      return { level: (JSON.parse(sessionStorage.getItem(key)!) as { shape: { rest: number } }).shape.rest.toFixed(3) };
-    });
+    const level = (await restOf(page)).toFixed(3);
     await walk.readLevel(page, level);
     await see(page, 'Depth to water, again');
     await walk.readLevel(page, level);
@@ -88,7 +98,7 @@ async function takeSet(page: Page, level?: string): Promise<void> {
   const number = await nextSet(page);
   // The probe says anew what it reads twice a second: what it said before the clock was moved is no reading of now.
   await new Promise((resolve) => {
-    setTimeout(resolve, 1500);
+    setTimeout(resolve, 1100);
   });
   await click(page, 'Take over from the probe');
   if (level !== undefined) await type(page, 'Level while pumping', level);
@@ -149,7 +159,7 @@ describe.sequential('low flow at a quick well', () => {
     const { page } = stage;
     for (let set = 0; set < 24 && !(await shows(page, 'End the purge')); set++) {
       await takeSet(page, await levelOf(page));
-      for (let minute = 0; minute < 5; minute++) await walk.skip(page, '1 min');
+      await walk.pass(page, 5);
       // The clock of the next set has ended: the phone shakes, whatever page is open.
       if (set === 0) await page.waitForFunction(() => Number(sessionStorage.getItem('rung') ?? 0) > 0, { timeout: 30_000 });
       if (set === 5) {

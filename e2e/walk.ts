@@ -23,6 +23,17 @@ export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): 
   await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
 }
 
+/** Lets some minutes pass on the demo's clock: the page is told with the last of them. */
+export async function pass(page: Page, minutes: number): Promise<void> {
+  const body = JSON.stringify({ seconds: (minutes - 1) * 60 });
+  await page.evaluate(
+    (sent) =>
+      fetch('/api/demo/clock', { method: 'POST', headers: { 'content-type': 'application/json' }, body: sent }).then(() => undefined),
+    body,
+  );
+  await skip(page, '1 min');
+}
+
 /** Waits until no dialog is on its way out: what fades is neither read nor judged. */
 export async function closed(page: Page): Promise<void> {
   await page.waitForFunction(() => ![...document.querySelectorAll('.ant-modal-wrap')].some((dialog) => dialog.checkVisibility()));
