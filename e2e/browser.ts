@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type BrowserContext, type ElementHandle, type Page } from 'puppeteer-core';
 import { clickable, labelled, patience, polling } from './find.ts';
 
 export const desk = { width: 1280, height: 800 };
@@ -28,6 +28,18 @@ export function openBrowser(profile = freshProfile(), more: readonly string[] = 
       ...more,
     ],
   });
+}
+
+/**
+ * A page that is not put on the device, as in a browser that cannot: to put it there costs a tenth of all that a page does in a test. What is
+ * about no signal, another version or another tab opens its pages itself.
+ */
+export async function plainPage(from: Browser | BrowserContext): Promise<Page> {
+  const page = await from.newPage();
+  await page.evaluateOnNewDocument(() => {
+    delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker;
+  });
+  return page;
 }
 
 /** Waits for text anywhere on the page; a pattern where a clock that goes on meanwhile is part of it. */

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, option, overflow, see, tick, type } from './browser.ts';
+import { click, desk, openBrowser, option, overflow, see, tick, type, plainPage } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -12,7 +12,7 @@ let page: Page;
 beforeAll(async () => {
   ensureBuilt();
   [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
-  page = await browser.newPage();
+  page = await plainPage(browser);
   await page.setViewport(desk);
 }, 120_000);
 afterAll(async () => {

@@ -288,7 +288,7 @@ describe.sequential('a day without signal', () => {
         }
       })().catch(() => undefined);
       // The first not before something was shown, on however slow a machine.
-      for (const until = Date.now() + patience; kill === 0 && shown.length === 0 && Date.now() < until; )
+      for (const until = Date.now() + patience; kill === 0 && shown.length === 0 && Date.now() < until;)
         await new Promise((resolve) => setTimeout(resolve, 100));
       await new Promise((resolve) => {
         setTimeout(resolve, 300 + Math.random() * 1500);

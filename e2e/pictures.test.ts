@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, overflow, see, type } from './browser.ts';
+import { click, desk, openBrowser, overflow, see, type, plainPage } from './browser.ts';
 import { start, type Running } from './harness.ts';
 
 let server: Running;
@@ -11,7 +11,7 @@ let page: Page;
 beforeAll(async () => {
   server = await start({ what: 'demo' });
   browser = await openBrowser();
-  page = await browser.newPage();
+  page = await plainPage(browser);
   await page.setViewport(desk);
 });
 afterAll(async () => {

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, overflow, see, shows, tick, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, see, shows, tick, type, plainPage } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { setUpOnPage } from './people.ts';
 import * as walk from './walk.ts';
@@ -16,7 +16,7 @@ let page: Page;
 beforeAll(async () => {
   ensureBuilt();
   [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
-  page = await browser.newPage();
+  page = await plainPage(browser);
   await page.setViewport(desk);
 }, 120_000);
 afterAll(async () => {

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, overflow, phone, see, shows, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, phone, see, shows, type, plainPage } from './browser.ts';
 import { start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -14,7 +14,7 @@ const [metals, bacteria] = ['261118A-SC1-M', '261118A-SC1-B'];
 beforeAll(async () => {
   server = await start({ what: 'demo' });
   browser = await openBrowser();
-  page = await browser.newPage();
+  page = await plainPage(browser);
   await page.setViewport(desk);
   await page.goto(`${server.address}/rounds`, { waitUntil: 'domcontentloaded' });
   await click(page, 'School tap', 'link');

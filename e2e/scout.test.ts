@@ -16,7 +16,7 @@ let server: Running;
 let browser: Browser;
 let page: Page;
 
-onDemo((stage) => ({ server, browser, page } = stage), phone);
+onDemo((stage) => ({ server, browser, page } = stage), phone, true);
 
 describe.sequential('A point that is looked at without a round', () => {
   it('takes a picture with an arrow, the outlet and what is odd, with no signal, over a reload', async () => {

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, option, phone, see, shows, type } from './browser.ts';
+import { click, option, phone, see, shows, type, plainPage } from './browser.ts';
 import { onDemo, type Stage } from './stage.ts';
 import * as walk from './walk.ts';
 
@@ -46,7 +46,7 @@ it('a purge is set up by it on one phone and seen on the other, each under its o
   await option(page, 'Stable when', 'Network plan, two sets (own)');
   await see(page, 'sampling plan 2026, chapter 4');
   await walk.setUpPurge(page);
-  other = await (await browser.createBrowserContext()).newPage();
+  other = await plainPage(await browser.createBrowserContext());
   await other.setViewport(phone);
   await other.goto(server.address, { waitUntil: 'domcontentloaded' });
   await option(other, 'Who writes', 'Rui Vale');

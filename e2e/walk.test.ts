@@ -1,7 +1,7 @@
 import { seriousBarriers } from './axe.ts';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { choose, click, desk, openBrowser, option, overflow, pick, press, see, shows, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, pick, press, see, shows, type, plainPage } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -13,7 +13,7 @@ const broken: string[] = [];
 beforeAll(async () => {
   ensureBuilt();
   [server, browser] = await Promise.all([start({ what: 'demo' }), openBrowser()]);
-  page = await browser.newPage();
+  page = await plainPage(browser);
   page.on('pageerror', (error) => broken.push(String(error)));
   await page.setViewport(desk);
   await walk.openToday(page, server.address);
@@ -151,7 +151,7 @@ describe.sequential('a round from plan to verdict', () => {
     expect(left).toMatch(/^(1 min 00 s|[345]\d s)$/);
     const url = page.url();
     await page.close();
-    page = await browser.newPage();
+    page = await plainPage(browser);
     await page.setViewport(desk);
     await today();
     await see(page, 'Running');

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { expect, it } from 'vitest';
-import { desk } from './browser.ts';
+import { desk, plainPage } from './browser.ts';
 import { patience } from './find.ts';
 import type { Running } from './harness.ts';
 import { demoCaller } from './people.ts';
@@ -74,7 +74,7 @@ it('shows the site’s wall clock on every page, whatever zone a device is set t
   const zones = ['Atlantic/Azores', ...others];
   const pages = await Promise.all(
     zones.map(async (zone) => {
-      const page = await stage.browser.newPage();
+      const page = await plainPage(stage.browser);
       await page.setViewport(desk);
       await page.emulateTimezone(zone);
       return page;
