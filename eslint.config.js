@@ -22,7 +22,7 @@ const systemClock = [
 ];
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', 'data/**'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/.cache/**', 'data/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {
