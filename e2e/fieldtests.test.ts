@@ -162,7 +162,7 @@ describe.sequential('A protocol', () => {
     await walk.startAtTheTap(page);
     await walk.waitClock(page, 'Run cold water, full and steady');
     await walk.measureStep(page, 'Measure the water temperature', '17.4');
-    await see(page, 'Measure free chlorine');
+    await walk.atStep(page, 'Measure free chlorine');
     await click(page, 'Guide me through the test', 'link');
     await see(page, 'Back to the protocol');
     await choose(page, 'By which method', 'Free chlorine, 0 to 2 mg/L');

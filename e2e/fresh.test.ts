@@ -64,7 +64,7 @@ describe.sequential('an empty database, on a phone', () => {
     await walk.chooseWay(page, 'Coliforms, distribution');
     await see(page, 'at least 0.30 mg/L free chlorine here');
     await walk.startAtTheTap(page);
-    await see(page, 'Run cold water');
+    await walk.atStep(page, 'Run cold water, full and steady');
     await click(page, 'Leave this step out');
     await see(page, 'The sample is a special one then, not for compliance.');
     await page.type('.step-now input[type=text]', 'tap runs all day');

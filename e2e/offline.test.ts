@@ -211,7 +211,7 @@ describe.sequential('a day without signal', () => {
     const wait = () => moveOn(10);
     await walk.waitClock(page, 'Run cold water, full and steady', wait);
     // Shown as written: from here on nothing may take it back.
-    await page.waitForFunction(() => document.querySelector('.step-say')?.textContent === 'Measure the water temperature');
+    await walk.atStep(page, 'Measure the water temperature');
     await killBrowser();
     page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);
     await type(page, 'Measure the water temperature', '16.9');

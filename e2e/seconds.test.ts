@@ -113,7 +113,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await click(page, 'Done');
     await see(page, 'Answer “Outlet faces down');
     await walk.answerFitness(page);
-    await page.waitForFunction(() => document.querySelector('.step-say')?.textContent === 'Take off aerator and attachments');
+    await walk.atStep(page, 'Take off aerator and attachments');
     await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('.step-now .ant-btn-primary')?.disabled);
     const { x, y, width, height } = (await (await page.$('.step-now .ant-btn-primary'))!.boundingBox())!;
     for (let tap = 0; tap < 2; tap += 1) {

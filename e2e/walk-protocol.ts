@@ -2,20 +2,13 @@ import type { Page } from 'puppeteer-core';
 import { protocols, stepsAt, stubStep, type Protocol, type Step, type StepAnswer } from '../core/src/tap/index.ts';
 import type { Point } from '../core/src/registers/index.ts';
 import { choose, click, see, shows, tick, type } from './browser.ts';
-import { skip, useUnchecked } from './walk.ts';
+import { atStep, skip, useUnchecked } from './walk.ts';
 import { patience } from './find.ts';
 
 /* Any protocol of the tables, step by step on the real page: every answer that would make less of the sample is tried before the careful one. */
 
 export const protocolNamed = (id: string): Protocol => protocols.newest.find((one) => one.id === id)!;
 
-const now = async (page: Page, say: string): Promise<void> => {
-  await page.waitForFunction(
-    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: patience, polling: 80 },
-    say,
-  );
-};
 const gone = async (page: Page, text: string): Promise<void> => {
   await page.waitForFunction((one) => !document.body.innerText.includes(one), { timeout: patience, polling: 80 }, text);
 };
@@ -162,7 +155,7 @@ export async function walkProtocol(page: Page, protocol: Protocol, point: Point,
   const answers = new Map<string, StepAnswer>();
   const next = () => stepsAt(protocol, point, answers).find(({ id }) => !answers.has(id));
   for (let step = next(); step; step = next()) {
-    await now(page, step.say);
+    await atStep(page, step.say);
     answers.set(step.id, await answer(page, step, chlorine));
   }
   await see(page, 'Protocol done');

@@ -173,7 +173,7 @@ describe.sequential('a round from plan to verdict', () => {
   });
 
   it('says before a clock is cut short what that makes of the sample, and notes what changes nothing', async () => {
-    await see(page, 'Open and rinse the disinfectant off');
+    await walk.atStep(page, 'Open and rinse the disinfectant off');
     await click(page, 'Start the clock');
     await click(page, 'Stop early');
     await see(page, 'The sample is then spoilt');

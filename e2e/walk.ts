@@ -79,21 +79,23 @@ export async function fillFieldBlank(page: Page): Promise<void> {
   await page.waitForFunction(() => !/-FR$/.test(document.querySelector('.label-like')?.textContent ?? ''), { timeout: patience, polling });
 }
 
+/** Waits until a step of a protocol is the one in hand: the list of steps names it before. */
+export async function atStep(page: Page, say: string): Promise<void> {
+  await page
+    .waitForFunction((wanted) => document.querySelector('.step-say')?.textContent === wanted, { timeout: patience, polling }, say)
+    .catch(async () => {
+      const step = await page.evaluate(() => document.querySelector('.step-say')?.textContent ?? document.body.innerText);
+      throw new Error(`The step is not “${say}” but: ${step}`);
+    });
+}
+
 export async function confirmStep(page: Page, say: string): Promise<void> {
-  await page.waitForFunction(
-    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: patience, polling: 80 },
-    say,
-  );
+  await atStep(page, say);
   await click(page, 'Done');
 }
 
 export async function waitClock(page: Page, say: string, wait = () => skip(page, '10 min')): Promise<void> {
-  await page.waitForFunction(
-    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: patience, polling: 80 },
-    say,
-  );
+  await atStep(page, say);
   await click(page, 'Start the clock');
   await page.waitForSelector('.countdown.big');
   await wait();
@@ -137,11 +139,7 @@ export async function useUnchecked(page: Page, instrument: string): Promise<void
 }
 
 export async function measureStep(page: Page, label: string, text: string, button = 'Done'): Promise<void> {
-  await page.waitForFunction(
-    (wanted) => document.querySelector('.step-say')?.textContent === wanted,
-    { timeout: patience, polling: 80 },
-    label,
-  );
+  await atStep(page, label);
   if (await shows(page, 'What it reads now would prove nothing')) await useUnchecked(page, 'Photometer');
   await type(page, label, text);
   await click(page, button);

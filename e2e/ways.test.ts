@@ -64,7 +64,7 @@ describe.sequential('Legionella and lead at one tap', () => {
     await choose(page, 'Aerator, head or hose are on, as it is used', 'Yes');
     await click(page, 'Done');
     // The step list names it before it is the step now.
-    await page.waitForFunction(() => document.querySelector('.step-say')?.textContent === 'Which water comes out of it?');
+    await walk.atStep(page, 'Which water comes out of it?');
     expect(await shows(page, 'Leave this step out')).toBe(false);
     await tick(page, 'Cold');
     await page.reload({ waitUntil: 'domcontentloaded' });
