@@ -12,7 +12,7 @@ interface Printed {
   sets: number;
   minutes?: number;
   /** At a reading of so much, so much is allowed. */
-  allows: Partial<Record<ParameterId, readonly [at: number, allowed: number][]>>;
+  allows: Partial<Record<ParameterId, readonly (readonly [at: number, allowed: number])[]>>;
   /** Readings up to so much hold, whatever the rest. */
   clear?: Partial<Record<ParameterId, number>>;
 }
