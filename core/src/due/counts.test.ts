@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { countFor } from './index.ts';
+
+/** 40 CFR 141.857(b), as it is printed: population served, and the minimum number of samples per month. Typed by hand. */
+const printed = `
+25 to 1,000              1      21,501 to 25,000        25      450,001 to 600,000      210
+1,001 to 2,500           2      25,001 to 33,000        30      600,001 to 780,000      240
+2,501 to 3,300           3      33,001 to 41,000        40      780,001 to 970,000      270
+3,301 to 4,100           4      41,001 to 50,000        50      970,001 to 1,230,000    300
+4,101 to 4,900           5      50,001 to 59,000        60      1,230,001 to 1,520,000  330
+4,901 to 5,800           6      59,001 to 70,000        70      1,520,001 to 1,850,000  360
+5,801 to 6,700           7      70,001 to 83,000        80      1,850,001 to 2,270,000  390
+6,701 to 7,600           8      83,001 to 96,000        90      2,270,001 to 3,020,000  420
+7,601 to 8,500           9      96,001 to 130,000       100     3,020,001 to 3,960,000  450
+8,501 to 12,900          10     130,001 to 220,000      120     3,960,001 to 9,000,000  480
+12,901 to 17,200         15     220,001 to 320,000      150
+17,201 to 21,500         20     320,001 to 450,000      180
+`;
+
+const rows = [...printed.matchAll(/([\d,]+) to ([\d,]+) +(\d+)/g)].map(([, from, to, count]) =>
+  [from!, to!, count!].map((text) => Number(text.replaceAll(',', ''))),
+) as [from: number, to: number, count: number][];
+
+describe('samples for coliforms in a month', () => {
+  it('has the thirty-four rows of the rule', () => expect(rows).toHaveLength(34));
+  it.each(rows)('%d to %d people: %d', (from, to, count) => {
+    expect([countFor('us-coliform', from), countFor('us-coliform', to)]).toEqual([count, count]);
+  });
+});
+
+// Directive (EU) 2020/2184, Annex II, Part B, table 1 (from memory): group A; above 1,000 m³ a day four, and three for each further 1,000 m³
+// and part of it.
+it.each([
+  [80, 2],
+  [100, 2],
+  [101, 4],
+  [1000, 4],
+  [1001, 7],
+  [2000, 7],
+  [2001, 10],
+  [10_000, 31],
+])('a zone of %d m³ a day takes %d samples of group A a year', (size, count) => {
+  expect(countFor('eu-group-a', size)).toBe(count);
+});
+
+it('asks for none where nobody says how large the supply is', () => {
+  expect([countFor('us-coliform', 0), countFor('us-coliform', NaN)]).toEqual([null, null]);
+});
