@@ -44,5 +44,5 @@ it.each([
 });
 
 it('asks for none where nobody says how large the supply is', () => {
-  expect([countFor('us-coliform', 0), countFor('us-coliform', NaN)]).toEqual([null, null]);
+  expect([countFor('us-coliform', 0), countFor('us-coliform', -1), countFor('us-coliform', NaN)]).toEqual([null, null, null]);
 });

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { idOf, Script } from '../../test/script.ts';
 import { refuseAll } from '../../test/due.ts';
 import {
-  countFor,
   dueAt,
   dueOf,
   lastDayIn,
@@ -77,38 +76,6 @@ describe('a period', () => {
     expect(lastDayIn(year, [4, 5, 9])).toBe('2026-09-30');
     expect(lastDayIn(periodOf('month', '2026-05-01'), [4, 6])).toBeNull();
     expect(lastDayIn(year, undefined)).toBe('2026-12-31');
-  });
-});
-
-describe('samples by the size of a supply', () => {
-  // 40 CFR 141.857(b)
-  it.each([
-    [25, 1],
-    [1000, 1],
-    [1001, 2],
-    [4900, 5],
-    [8500, 9],
-    [8501, 10],
-    [33_000, 30],
-    [130_001, 120],
-    [3_960_001, 480],
-  ])('%d people: %d a month', (people, count) => {
-    expect(countFor('us-coliform', people)).toBe(count);
-  });
-
-  // Directive (EU) 2020/2184, Annex II, Part B, table 1: from memory
-  it.each([
-    [80, 2],
-    [600, 4],
-    [1001, 7],
-    [2000, 7],
-    [9500, 4 + 9 * 3],
-  ])('%d m³ a day: %d a year', (volume, count) => {
-    expect(countFor('eu-group-a', volume)).toBe(count);
-  });
-
-  it('of nothing is nothing', () => {
-    expect([0, -1, NaN].map((size) => countFor('us-coliform', size))).toEqual([null, null, null]);
   });
 });
 
