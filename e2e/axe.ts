@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
-import { patience, polling } from './find.ts';
 
 const source = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -13,8 +12,6 @@ interface Violation {
 
 /** The serious and critical barriers that axe-core finds on a page by WCAG 2.2 A and AA. */
 export async function seriousBarriers(page: Page): Promise<string[]> {
-  // A button that is at work is pale, and the dialog around it is about to go.
-  await page.waitForFunction(() => !document.querySelector('.ant-btn-loading'), { timeout: patience, polling });
   // It stays on a page until that is loaded anew.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(source);
   const violations = await page.evaluate(async () => {

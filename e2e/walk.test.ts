@@ -249,6 +249,8 @@ describe.sequential('a round from plan to verdict', () => {
     await type(page, 'Why', 'chromium (VI) was not asked for');
     await click(page, 'They do not matter here');
     await see(page, 'Coliform bacteria found at Market hall; nitrate exceeds a health value at Tannery 3, downstream; ');
+    // The dialog is about to go, and its button is pale.
+    await walk.closed(page);
     await noSeriousBarrier();
     await today();
     await see(page, 'Tell the operator, look for the way in, and sample again');
