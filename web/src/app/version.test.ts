@@ -79,7 +79,7 @@ it('tells the newest, where one that waited was replaced before it took over', a
   expect(second.told).toEqual(['take-over']);
 });
 
-it('goes on where another tab has put a new version in charge, and is opened anew when asked to', async () => {
+it('stays where another tab has activated a new version, and reloads when asked to', async () => {
   const { comes, takesOver, reload } = browser();
   const { install, takeOver } = await import('./version.ts');
   await install();
