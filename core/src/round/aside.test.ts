@@ -11,7 +11,7 @@ import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportPutAside, reportRead, reportReceived, type LabResult } from '../read/index.ts';
 import { clockStarted, runStarted, stepDone } from '../tap/index.ts';
 import { minute } from '../time/index.ts';
-import { fold, foldBook, followBook, foresee, isClosed, kindOf, look, nextStep, type RoundState } from './index.ts';
+import { BookReader, fold, foldBook, followBook, foresee, isClosed, kindOf, look, nextStep, type RoundState } from './index.ts';
 
 const procedure = 'coliforms-distribution';
 let book: Script;
@@ -95,6 +95,29 @@ describe('any order of arrival', () => {
           folding = followBook(folding, entry) ?? foldBook(so_far);
           expect(told(look(folding))).toBe(told(fold(so_far)));
         });
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it('and from any other part of it, with entries numbered meanwhile: a reader says what reading it anew says', () => {
+    const entries = wholeRound();
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.shuffledSubarray(entries), fc.nat({ max: 3 })), { maxLength: 6 }), (parts) => {
+        const reader = new BookReader();
+        for (const [arrived, numbered] of parts) {
+          reader.read(arrived);
+          // Numbers come to what stood last, and that it was sent before the time that it says.
+          const since = arrived.map((entry, place) =>
+            place < arrived.length - numbered ? entry : { ...entry, seq: place + 1, sentAt: '2026-11-22T08:00:00.000Z' },
+          );
+          expect(told(reader.read(since))).toBe(told(fold(since)));
+          for (const next of entries.filter((entry) => !arrived.includes(entry)).slice(0, 2)) {
+            const [found, due] = [reader.foresee(since, next), foresee(since, next)];
+            expect(JSON.stringify(found)).toBe(JSON.stringify(due));
+            expect(told(reader.read([...since, next]))).toBe(told(fold([...since, next])));
+          }
+        }
       }),
       { numRuns: 12 },
     );

@@ -57,7 +57,11 @@ function goneFollowUps(before: RoundState, after: RoundState): Consequence[] {
 
 /** What would become of a book with one more entry: whether it fits, and what it changes beside what it says. */
 export function foresee(entries: readonly Entry[], entry: Entry): Foreseen {
-  const [before, after] = [fold(entries), fold([...entries, entry])];
+  return foreseen(fold(entries), fold([...entries, entry]), entry);
+}
+
+/** The same of the states without the entry and with it. */
+export function foreseen(before: RoundState | null, after: RoundState | null, entry: Entry): Foreseen {
   const misfit = after?.aside.find((one) => one.entry.id === entry.id)?.misfit ?? null;
   if (!before || !after || misfit) return { misfit, consequences: [] };
   const stoodAside = new Set(before.aside.map((one: Aside<Entry>) => one.entry.id));

@@ -16,7 +16,7 @@ import { inTheField, type FieldBottle } from '../fill/index.ts';
 import { household } from '../kit/index.ts';
 import { levelState, type LevelState } from '../level/index.ts';
 import type { PicturesBook } from '../pictures/index.ts';
-import { bottlesAt, labellingOf, labFor, nthVisit, type PlannedVisit } from '../plan/index.ts';
+import { bottlesAt, labellingOf, labFor, nthVisit, type PlanBook, type PlannedVisit } from '../plan/index.ts';
 import { gearReasons } from '../prepare/index.ts';
 import { purgeReasons, purgeState, type PurgeState } from '../purge/index.ts';
 import type { Point } from '../registers/index.ts';
@@ -197,8 +197,11 @@ interface Seen {
   visit: VisitState;
 }
 
-/** States of visits by what they were made from, so that an entry at one point does not make those of all others anew. */
-const seen = new WeakMap<VisitBook, Map<string, Seen>>();
+/**
+ * States of visits by what they were made from, so that an entry at one point does not make those of all others anew. Where nothing was
+ * written yet all visits of all rounds have one book: there they are kept by their plan, and go with it.
+ */
+const seen = new WeakMap<VisitBook | PlanBook, Map<string, Seen>>();
 
 /** One visit of a round as it stands; null when the round has none such. */
 export function visitState(round: RoundBook, id: string): VisitState | null {
@@ -206,7 +209,8 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
   const planned = plan.plan?.visits.find((candidate) => candidate.id === id);
   if (!planned || !plan.editions) return null;
   const book = round.visits.get(id) ?? emptyVisit;
-  const known = seen.get(book)?.get(id);
+  const keeper = book === emptyVisit ? plan : book;
+  const known = seen.get(keeper)?.get(id);
   if (
     known &&
     known.plan === plan &&
@@ -218,8 +222,7 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
   )
     return known.visit;
   const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
-  // What nothing was written at yet is shared by all rounds, and would be kept for ever.
-  if (book !== emptyVisit) seen.set(book, new Map(seen.get(book)).set(id, { plan, prepare, custody, kit, culture, report, visit }));
+  seen.set(keeper, new Map(seen.get(keeper)).set(id, { plan, prepare, custody, kit, culture, report, visit }));
   return visit;
 }
 

@@ -27,7 +27,16 @@ const isPage = typeof window !== 'undefined';
 /** Other tabs, and whoever sends in the background. */
 const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('fonte-outbox');
 
-function show(next: readonly Kept[]): void {
+/** Entries as they were first seen here, by their ids: the same one as long as it says the same. */
+let seen = new Map<string, Entry>();
+const asSeen = (kept: Kept): Kept => {
+  const known = seen.get(kept.id);
+  return known?.salt !== undefined && known.salt === kept.entry.salt ? { ...kept, entry: known } : kept;
+};
+
+function show(read: readonly Kept[]): void {
+  const next = read.map(asSeen);
+  seen = new Map(next.map(({ id, entry }) => [id, entry]));
   all = next;
   const found = new Map<string, Entry[]>();
   for (const { book, entry, state } of next) {
@@ -132,6 +141,8 @@ export async function put(entry: Entry, onDisk?: () => void): Promise<void> {
     if (cause instanceof IdTaken) throw cause;
     throw new NotKept({ cause });
   }
+  // The page reads the book with it already.
+  seen.set(entry.id, entry);
   onDisk?.();
   await changed();
 }

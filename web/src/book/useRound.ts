@@ -1,5 +1,5 @@
 import { clockAllowance, hasSameWords, type BookEntry, type Entry, type EntryKind } from '@fonte/core/book';
-import { foresee, fold, inPresentVersion, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
+import { BookReader, inPresentVersion, sayMisfit, type Consequence, type RoundState, type VisitState } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useOutletContext } from 'react-router';
@@ -72,10 +72,14 @@ function refusalOf(book: string): string | null {
   return found?.problem ? found.problem.errors.map(({ message }) => message).join(' ') || found.problem.title : null;
 }
 
+const own = new WeakMap<Entry, Entry>();
+
 /** What a household wrote holds for itself, while it waits for somebody to take it over. */
 function asOwn(entry: Entry): Entry {
-  const { doubt, ...own } = entry as BookEntry;
-  return doubt === 'from-household' ? own : entry;
+  const { doubt, ...held } = entry as BookEntry;
+  if (doubt !== 'from-household') return entry;
+  if (!own.has(entry)) own.set(entry, held);
+  return own.get(entry)!;
 }
 
 /** What stands in a book at this moment: what was acknowledged since it was read, too, and what only this device has. */
@@ -98,7 +102,8 @@ export function useRoundBook(id: string) {
   // What stands in it hangs on what was read and on what waits.
   // eslint-disable-next-line react-hooks/exhaustive-deps
   const data = useMemo(() => (read ? entriesNow(id, isHousehold) : undefined), [id, isHousehold, read, unsent]);
-  const round = useMemo(() => (data ? fold(data) : null), [data]);
+  const reader = useMemo(() => new BookReader(), []);
+  const round = useMemo(() => (data ? reader.read(data) : null), [data, reader]);
 
   const count = unsent.length;
   useEffect(() => {
@@ -116,9 +121,9 @@ export function useRoundBook(id: string) {
       // The form that made this entry was sent before, and the answer was lost.
       if (standing) return kept?.();
       // Somebody who did not know it may write; whoever sees that the round was abandoned resumes it first, and says why.
-      if (kind.stands === 'at-visit' && !isHousehold && fold(before)?.givenUp)
+      if (kind.stands === 'at-visit' && !isHousehold && reader.read(before)?.givenUp)
         throw new ApiProblem(422, 'This round was abandoned. Resume it on its first page first, and say why.', []);
-      const { misfit } = foresee(before, entry);
+      const { misfit } = reader.foresee(before, entry);
       if (misfit) throw new ApiProblem(422, 'The entry does not fit.', [{ path: misfit.field, message: sayMisfit(misfit) }]);
       setTrouble(null);
       try {
@@ -128,20 +133,20 @@ export function useRoundBook(id: string) {
         throw failure;
       }
     },
-    [author, id, isHousehold],
+    [author, id, isHousehold, reader],
   );
 
   const consequencesOf = useCallback<RoundBook['consequencesOf']>(
     (kind, payload, { at = null } = {}) => {
       try {
         const writing = { book: id, author, moment: momentAfter(data ?? []), visit: at };
-        return foresee(data ?? [], draftOf(kind, parsedBy(kind, payload), writing)).consequences;
+        return reader.foresee(data ?? [], draftOf(kind, parsedBy(kind, payload), writing)).consequences;
       } catch {
         // What is not whole yet has no consequences.
         return [];
       }
     },
-    [author, data, id],
+    [author, data, id, reader],
   );
 
   const refresh = useCallback(async () => {
