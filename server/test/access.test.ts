@@ -449,6 +449,19 @@ describe('a person who leaves', () => {
 });
 
 describe('a book that was handed out', () => {
+  it('takes many at once, and of them refuses the one that somebody else signed and the one that was signed for another', async () => {
+    const sealed = Array.from({ length: 24 }, () => signed(at.script.make(levelRead, reading, at.script.well)));
+    const [other, borrowed] = [sealed[6]!, sealed[17]!];
+    sealed[6] = { ...other, signature: { ...other.signature!, value: signText('somebody else', 'anything') } };
+    sealed[17] = { ...borrowed, signature: sealed[18]!.signature! };
+    const outcomes = await at.books.append(null, sealed, null);
+    expect(outcomes.flatMap((one, place) => ('problem' in one ? [[place, one.problem.status, one.problem.code]] : []))).toEqual([
+      [6, 403, 'forged'],
+      [17, 403, 'forged'],
+    ]);
+    expect(outcomes.filter((one) => 'entry' in one)).toHaveLength(22);
+  });
+
   it('proves its authors without the server: a forged entry with a hash of its own is found out', async () => {
     await at.post(level());
     await at.post(at.script.write(roundGivenUp, { reason: 'storm' }));

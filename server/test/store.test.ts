@@ -349,7 +349,14 @@ describe('verify', () => {
       forged.push(chained({ ...bare, payload }, last ? { count: last.seq, hash: last.hash } : null, entry));
     }
     await harm('DELETE FROM entries WHERE book = ?', [at.script.book]);
-    await at.store.write((query) => insertMany(query, 'entries', entryColumns, forged.map(entryValues)));
+    await at.store.write((query) =>
+      insertMany(
+        query,
+        'entries',
+        entryColumns,
+        forged.map((entry) => entryValues(entry)),
+      ),
+    );
     const file = join(dirname(at.file), 'forged.book.json');
     const fresh = await Store.open(at.file);
     const exported = (await new Books(fresh, at.clock, derivation).view(at.script.book))!;

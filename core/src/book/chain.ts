@@ -33,7 +33,12 @@ type Sha256 = (text: string) => string;
  * @param hashOf the platform's own SHA-256 where it is faster
  */
 export function contentOf({ payload, salt }: { payload: unknown; salt: string }, hashOf: Sha256 = sha256Hex): string {
-  return hashOf(`${salt}\n${canonicalJson(payload)}`);
+  return contentOfText(canonicalJson(payload), salt, hashOf);
+}
+
+/** The same of a payload whose canonical JSON is at hand. */
+export function contentOfText(text: string, salt: string, hashOf: Sha256 = sha256Hex): string {
+  return hashOf(`${salt}\n${text}`);
 }
 
 /** Whether the words of an entry were taken away after it was written: it stands by its digest alone. */
@@ -96,17 +101,21 @@ export function entryHash(entry: Omit<BookEntry, 'hash'>, hashOf: Sha256 = sha25
   return hashOf(`${previous}\n${canonicalJson({ ...envelope(entry), ...said, seq, sentAt, receivedAt })}`);
 }
 
-/** Chains a new entry to the end of a book. */
+/**
+ * Chains a new entry to the end of a book.
+ * @param content the digest of its payload and salt, where whoever calls has worked it out already
+ */
 export function chained(
   entry: Entry,
   head: Head | null,
   { sentAt, receivedAt, doubt }: Pick<BookEntry, 'sentAt' | 'receivedAt' | 'doubt'>,
   hashOf?: Sha256,
+  content?: string,
 ): BookEntry {
   const { payload, salt } = entry;
   const link = {
     ...authored(entry),
-    ...(salt === undefined ? {} : { content: contentOf({ payload, salt }, hashOf) }),
+    ...(salt === undefined ? {} : { content: content ?? contentOf({ payload, salt }, hashOf) }),
     ...(doubt ? { doubt } : {}),
     seq: (head?.count ?? 0) + 1,
     sentAt,

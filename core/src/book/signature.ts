@@ -3,9 +3,18 @@ import { contentOf, sha256Hex, signedText } from './chain.ts';
 import type { BookEntry, Entry } from './entry.ts';
 import type { AnyKind } from './kind.ts';
 
+/** Devices are few and sign much. */
+const keyIds = new Map<string, string>();
+const mostKeys = 2000;
+
 /** The id of a public key (base64url of the uncompressed P-256 point): its SHA-256, which a person can compare by eye. */
 export function keyIdOf(publicKey: string): string {
-  return sha256Hex(publicKey);
+  const known = keyIds.get(publicKey);
+  if (known !== undefined) return known;
+  if (keyIds.size >= mostKeys) keyIds.clear();
+  const id = sha256Hex(publicKey);
+  keyIds.set(publicKey, id);
+  return id;
 }
 
 /** `3f9a 02c1 …`: the first half of a key's id in fours, as it is read out and compared. */

@@ -1,7 +1,7 @@
 import { roundTurns, visitTurns, type Ask, type Turn } from '../book/index.ts';
 import { purpose } from '../bottles/index.ts';
 import { kitPutOut } from '../kit/index.ts';
-import { runsOf, runThatFills } from '../tap/index.ts';
+import { runThatFills } from '../tap/index.ts';
 import type { RoundState } from './fold.ts';
 import { roundRooms, visitRooms } from './kinds.ts';
 import type { NextStep, StepRoom } from './lines.ts';
@@ -12,7 +12,6 @@ export function viewOf(visit: VisitState) {
   const { bottles } = visit;
   return {
     ...visit,
-    due: runsOf(visit),
     blanks: bottles.filter((bottle) => !purpose(bottle.purpose).isWater),
     // What a run was to fill and did not is no longer asked for: the run is over.
     free: bottles.filter((bottle) => runThatFills(visit, bottle)?.run?.finished !== false),

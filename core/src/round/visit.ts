@@ -99,6 +99,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   });
   const nth = nthVisit(plan!.visits, id);
   const sampled = { date: plan!.date, point, analyses, runs, unknownRuns, table };
+  const due = runsOf(sampled);
   const arrival = arrivalState(book.arrive, table, analyses);
   const around = {
     custody: round.custody,
@@ -111,7 +112,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   const bottles = (
     table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
   ).flatMap((one) => {
-    const by = runThatFills(sampled, one);
+    const by = runThatFills({ table, due }, one);
     const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
     const place = kindsOf(one.rule, analyses, table!);
     const run = by?.run ?? null;
@@ -143,7 +144,7 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
   });
   return {
     ...sampled,
-    due: runsOf(sampled),
+    due,
     id,
     nth,
     name: nth > 1 ? `${point.name}, visit ${nth}` : point.name,

@@ -45,11 +45,13 @@ export function runsOf({ date, point, analyses, runs, unknownRuns }: Sampled): D
   ];
 }
 
-/** The run at a step of which a bottle is filled; null for one that is filled freely, as a blank is. */
-export function runThatFills(visit: Sampled, { rule, purpose: id }: { rule: RuleId; purpose: PurposeId }): DueRun | null {
-  const { table } = visit;
+/** The run, of those of a visit, at a step of which a bottle is filled; null for one that is filled freely, as a blank is. */
+export function runThatFills(
+  { table, due }: { table: BottleTable | null; due: readonly DueRun[] },
+  { rule, purpose: id }: { rule: RuleId; purpose: PurposeId },
+): DueRun | null {
   if (!table || !purpose(id).isWater) return null;
-  return runsOf(visit).find(({ protocol }) => rulesFor(table, takenBy(protocol)).includes(rule)) ?? null;
+  return due.find(({ protocol }) => rulesFor(table, takenBy(protocol)).includes(rule)) ?? null;
 }
 
 /** What of a visit a protocol would spoil if it were run now: it disinfects the outlet, and their bottles are still to be filled. */

@@ -8,10 +8,12 @@ import { Problem } from '../http/index.ts';
 import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
 import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
-import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, parseEntry } from './door.ts';
+import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, readOrRefuse, type Parsed } from './door.ts';
 import { settleApart } from './apart.ts';
 import { checkFiles } from './named.ts';
+import { proofsOf, type Proofs } from './proofs.ts';
 import { StagedRegistry, type Remembered } from './registry.ts';
+
 import { idIn, commit, Stage, type Job, type Outcome, type Staged } from './stage.ts';
 import { takeWordsAway } from './unreadable.ts';
 import { asideIn, emptyView, readView, type BookView } from './view.ts';
@@ -174,9 +176,12 @@ export class Books {
 
   private async prepare(stage: Stage, job: Job): Promise<(() => Outcome)[]> {
     const outcomes: (() => Outcome)[] = [];
-    for (const sent of job.sent) {
+    const read = job.sent.map((sent) => readOrRefuse(job.book, sent));
+    const proofs = await proofsOf(job.madeBy === 'device' ? read : [], stage.registry, (id) => stage.entries.has(id));
+    for (const parsed of read) {
       try {
-        outcomes.push(await this.prepareOne(stage, job, sent));
+        if (parsed instanceof Problem) throw parsed;
+        outcomes.push(await this.prepareOne(stage, job, parsed, proofs));
       } catch (problem) {
         if (!(problem instanceof Problem)) throw problem;
         outcomes.push(() => ({ problem }));
@@ -185,8 +190,8 @@ export class Books {
     return outcomes;
   }
 
-  private async prepareOne(stage: Stage, job: Job, sent: unknown): Promise<() => Outcome> {
-    const entry = parseEntry(job.book, sent);
+  private async prepareOne(stage: Stage, job: Job, parsed: Parsed, proofs: Proofs): Promise<() => Outcome> {
+    const { entry } = parsed;
     const earlier = stage.entries.get(entry.id);
     if (earlier) {
       if (!sameEntry(earlier, entry))
@@ -199,7 +204,7 @@ export class Books {
     checkScope(entry, job.scope);
     await checkFiles(this.store, entry);
     const receivedAt = new Date(this.clock()).toISOString();
-    const doubt = job.madeBy === 'device' ? await checkSignature(stage.registry, entry, receivedAt) : null;
+    const doubt = job.madeBy === 'device' ? await checkSignature(stage.registry, parsed, receivedAt, proofs.prove) : null;
     const staged = await this.staged(stage, entry);
     if (!belongsIn(entry.kind, staged.before.type))
       throw new Problem(422, 'other-kind', 'No entry of this kind belongs in this book.', [
@@ -213,7 +218,8 @@ export class Books {
     }
     const last = staged.added.at(-1);
     const head = last ? { count: last.seq, hash: last.hash } : staged.before.head;
-    const added = chained(entry, head, { sentAt: job.sentAt, receivedAt, ...(doubt ? { doubt } : {}) }, sha256);
+    const added = chained(entry, head, { sentAt: job.sentAt, receivedAt, ...(doubt ? { doubt } : {}) }, sha256, parsed.content);
+    stage.texts.set(added.id, parsed.text);
     staged.added.push(added);
     stage.books.set(entry.book, staged);
     stage.entries.set(added.id, added);

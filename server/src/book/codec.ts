@@ -29,8 +29,8 @@ export const fromRow = (row: EntryRow): BookEntry => ({
   ...(row.doubt === null ? {} : { doubt: row.doubt as Doubt }),
 });
 
-/** The values of an entry, in the order of {@link entryColumns}. */
-export function entryValues(entry: BookEntry): unknown[] {
+/** The values of an entry, in the order of {@link entryColumns}. @param text the canonical JSON of its payload, where that is at hand */
+export function entryValues(entry: BookEntry, text = canonicalJson(entry.payload)): unknown[] {
   const row: EntryRow = {
     id: entry.id,
     book: entry.book,
@@ -42,7 +42,7 @@ export function entryValues(entry: BookEntry): unknown[] {
     minutes: entry.at.offset,
     author: entry.author,
     device: entry.device,
-    payload: canonicalJson(entry.payload),
+    payload: text,
     sent: entry.sentAt,
     received: entry.receivedAt,
     previous: entry.previous,

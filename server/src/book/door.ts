@@ -1,15 +1,18 @@
+import { isDeepStrictEqual } from 'node:util';
 import {
   canonicalJson,
-  contentOf,
+  contentOfText,
   Entry,
   findUnsound,
   readPayload,
   signatureFault,
   signatureWords,
+  signedText,
   struck,
   unsoundWords,
   type AnyKind,
   type Doubt,
+  type Prove,
 } from '@fonte/core/book';
 import { server, type Writer } from '@fonte/core/roles';
 import { roundPlanned } from '@fonte/core/plan';
@@ -17,7 +20,6 @@ import { registerOf } from '@fonte/core/registers';
 import { inPresentVersion, kindOf, sayMisfit } from '@fonte/core/round';
 import { fieldErrors, Problem, readBy } from '../http/index.ts';
 import { sha256 } from './codec.ts';
-import { isSignedBy } from './signature.ts';
 import type { Registry } from './registry.ts';
 import type { Store } from '../store/index.ts';
 
@@ -30,11 +32,20 @@ function parsePayload(kind: AnyKind, version: number, payload: unknown, path: st
   return read.state === 'known' ? read.payload : payload;
 }
 
+/** An entry as it may stand in a book, with what is needed of it more than once. */
+export interface Parsed {
+  entry: Entry;
+  /** The canonical JSON of its payload. */
+  text: string;
+  /** The digest of text and salt; undefined for what has no salt. */
+  content: string | undefined;
+}
+
 /**
  * An entry as it may stand in a book: nothing unknown in it, nothing that cannot be stored.
  * @throws Problem 422 when it is malformed
  */
-export function parseEntry(book: string | null, sent: unknown): Entry {
+function parseEntry(book: string | null, sent: unknown): Parsed {
   const envelope = readBy(Entry, sent);
   if (!envelope.success) throw new Problem(422, 'not-an-entry', 'This is not an entry.', fieldErrors(envelope.error));
   const entry = envelope.data as Entry;
@@ -52,10 +63,22 @@ export function parseEntry(book: string | null, sent: unknown): Entry {
       entry.visit === null ? 'An entry of this kind names its visit.' : 'An entry of this kind names no visit.',
     );
   const payload = parseStruck(entry, parsePayload(kind, entry.version, entry.payload, 'payload'));
+  const text = canonicalJson(payload);
   // A signature is of the words as they were sent: what a schema would leave out or change cannot be kept under it.
-  if (entry.signature && canonicalJson(payload) !== canonicalJson(entry.payload))
+  if (entry.signature && !isDeepStrictEqual(payload, entry.payload) && text !== canonicalJson(entry.payload))
     throw refuse(422, 'not-as-signed', 'payload', 'It says more, or says it otherwise, than an entry of this kind may.');
-  return { ...entry, payload };
+  const { salt } = entry;
+  return { entry: { ...entry, payload }, text, content: salt === undefined ? undefined : contentOfText(text, salt, sha256) };
+}
+
+/** The same, or why it is none; what else goes wrong is ours. */
+export function readOrRefuse(book: string | null, sent: unknown): Parsed | Problem {
+  try {
+    return parseEntry(book, sent);
+  } catch (problem) {
+    if (problem instanceof Problem) return problem;
+    throw problem;
+  }
 }
 
 /** What a correction puts in the place of an entry is parsed as that entry would be. */
@@ -82,15 +105,23 @@ export function checkScope(entry: Entry, scope: { round: string } | null): void 
   if (scope && entry.book !== scope.round) throw refuse(403, 'forbidden', 'book', 'This link opens one kit and nothing else.');
 }
 
+/** The text that the device of an entry has to have signed. */
+export const textToSign = ({ entry, content }: Parsed): string | null =>
+  entry.signature && content !== undefined ? signedText(entry, content, entry.signature.key) : null;
+
 /**
  * Whether a device's entry is signed by that device, on which its author was signed in. @throws Problem 403
  * @returns what is to be doubted of it all the same
  */
-export async function checkSignature(registry: Registry, entry: Entry, receivedAt: string): Promise<Doubt | null> {
-  if (entry.salt === undefined) throw refuse(422, 'unsigned', 'salt', 'An entry has a salt.');
+export async function checkSignature(
+  registry: Registry,
+  { entry, content }: Parsed,
+  receivedAt: string,
+  prove: Prove,
+): Promise<Doubt | null> {
+  if (content === undefined) throw refuse(422, 'unsigned', 'salt', 'An entry has a salt.');
   const device = await registry.thing('devices', entry.device);
-  const content = contentOf({ payload: entry.payload, salt: entry.salt }, sha256);
-  const fault = await signatureFault({ ...entry, content }, device, isSignedBy);
+  const fault = await signatureFault({ ...entry, content }, device, prove);
   if (fault) throw refuse(403, fault, fault === 'not-signed-in' ? 'author' : 'signature', `Not taken: ${signatureWords[fault]}.`);
   if (device!.revoked && device!.revoked.at <= receivedAt) return 'device-revoked';
   const { left, role } = (await registry.thing('people', entry.author))!;

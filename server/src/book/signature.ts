@@ -14,11 +14,13 @@ function keyOf(publicKey: string): KeyObject {
   return key;
 }
 
+/** What a signature is proven with. */
+export const asKey = (publicKey: string) => ({ key: keyOf(publicKey), dsaEncoding: 'ieee-p1363' as const });
+
 /** Whether a text was signed by the holder of a key (ECDSA over P-256, SHA-256; both in base64url). */
 export function isSignedBy(text: string, signature: string, publicKey: string): boolean {
   try {
-    const key = { key: keyOf(publicKey), dsaEncoding: 'ieee-p1363' as const };
-    return verify('sha256', Buffer.from(text), key, Buffer.from(signature, 'base64url'));
+    return verify('sha256', Buffer.from(text), asKey(publicKey), Buffer.from(signature, 'base64url'));
   } catch {
     return false;
   }

@@ -42,6 +42,8 @@ export class Stage {
   readonly books = new Map<string, Staged>();
   readonly entries = new Map<string, BookEntry>();
   readonly codes = new Map<string, string>();
+  /** The canonical JSON of the payloads that are added, by the ids of their entries. */
+  readonly texts = new Map<string, string>();
 
   constructor(readonly registry: StagedRegistry) {}
 }
@@ -64,7 +66,7 @@ export async function commit(store: Store, stage: Stage): Promise<Map<string, Bo
       query,
       'entries',
       entryColumns,
-      changed.flatMap(({ added }) => added.map(entryValues)),
+      changed.flatMap(({ added }) => added.map((entry) => entryValues(entry, stage.texts.get(entry.id)))),
     );
     await keepNamed(
       query,

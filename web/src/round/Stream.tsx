@@ -1,6 +1,5 @@
 import { purpose, stages, type Stage } from '@fonte/core/bottles';
 import { nextAtVisit, sayNext, type BottleState, type RoundState, type StepRoom, type VisitState, stageNames } from '@fonte/core/round';
-import { runsOf } from '@fonte/core/tap';
 import { showDuration } from '@fonte/core/time';
 import { Fragment } from 'react';
 import { Link, NavLink } from 'react-router';
@@ -36,7 +35,7 @@ function VisitLine({ visit, round, now, isAbandoned }: LineProps) {
   const isWithHousehold = visit.household !== null && (isEmpty || visit.bottles.some(({ holder }) => holder?.party.as === 'household'));
   const going = visit.bottles.filter((bottle) => !bottle.lost);
   const front = Math.max(0, ...going.map((bottle) => stages.indexOf(bottle.stage)));
-  const home: StepRoom = visit.point.type === 'well' ? 'level' : runsOf(visit).length > 0 ? 'tap' : 'fill';
+  const home: StepRoom = visit.point.type === 'well' ? 'level' : visit.due.length > 0 ? 'tap' : 'fill';
   const abandoned = visit.runs.find((run) => run.abandoned);
   return (
     <Fragment>

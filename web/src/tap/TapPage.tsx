@@ -1,4 +1,4 @@
-import { flushOf, isOver, runsOf, runStarted, runThatFills, saySample, type DueRun, type RunState } from '@fonte/core/tap';
+import { flushOf, isOver, runStarted, runThatFills, saySample, type DueRun, type RunState } from '@fonte/core/tap';
 import { sampleNow, type SampleNow, type VisitState } from '@fonte/core/round';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -21,7 +21,7 @@ import './tap.css';
 
 /** The run that the address names, else the one that is to be done, else the last. */
 function chosenRun(visit: VisitState, procedure: string | undefined): DueRun | undefined {
-  const runs = runsOf(visit);
+  const runs = visit.due;
   return runs.find((one) => one.procedure === procedure) ?? runs.find(({ run }) => !run || !isOver(run)) ?? runs.at(-1);
 }
 
