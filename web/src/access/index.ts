@@ -1,4 +1,2 @@
-export { Door } from './Door.tsx';
-export { House } from './House.tsx';
-export { PersonMenu } from './PersonMenu.tsx';
+export { Door, House, PersonMenu } from './parts.tsx';
 export { Proven } from './Proven.tsx';

@@ -1,3 +1,4 @@
+import { Door } from '../access/index.ts';
 import { joinPath, type Session as Told } from '@fonte/core/access';
 import { ConfigProvider } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -9,7 +10,6 @@ import { answerLocally } from '../api/kept.ts';
 import { keepSending, sendAfter, sendDue } from '../book/send.ts';
 import { inOutbox, outboxRead, tryAgain } from '../book/outbox.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
-import { later } from '../feedback/later.tsx';
 import { catchUp, endSession, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
 import { forgetHere } from '../disk/index.ts';
 import { SessionContext, type Session } from '../session/session.ts';
@@ -37,12 +37,6 @@ const wrongClock = 90_000;
 const rest = 20_000;
 /** ms after which the first page stands: what waits from before is sent. */
 const atEase = 2000;
-
-/** Where nobody is signed in: signing in, setting the server up, coming in by a link. */
-const Door = later(
-  async () => (await import('../access/index.ts')).Door,
-  (failed) => (failed ? <p role="alert">No connection: nobody can sign in now.</p> : null),
-);
 
 /** Whether a link was opened that lets somebody in. */
 const isLink = () => location.pathname === joinPath;

@@ -7,6 +7,7 @@ import { useNow } from '../time/useNow.ts';
 import { useMe, useSession } from '../session/session.ts';
 import { call } from '../api/call.ts';
 import { usePageTitle } from './usePageTitle.ts';
+import { PersonMenu } from '../access/index.ts';
 import { later } from '../feedback/later.tsx';
 import { useAsked } from '../feedback/useAsked.ts';
 import { Empty, Failed } from '../feedback/Feedback.tsx';
@@ -27,11 +28,6 @@ const skips = [
 /** Only the demo has it. */
 const WhoWrites = later(
   async () => (await import('./WhoWrites.tsx')).WhoWrites,
-  () => null,
-);
-
-const PersonMenu = later(
-  async () => (await import('../access/index.ts')).PersonMenu,
   () => null,
 );
 

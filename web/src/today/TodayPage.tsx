@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { askAhead, useAnswer } from '../api/useAnswer.ts';
 import { Empty, Failed, Loading } from '../feedback/Feedback.tsx';
-import { later } from '../feedback/later.tsx';
+import { House } from '../access/index.ts';
 import { roomPath, stepPath } from '../visit/paths.ts';
 import { MiniStream } from '../round/index.ts';
 import { Mark } from '../theme/Mark.tsx';
@@ -22,12 +22,6 @@ import { sayPlanned } from './planned.ts';
 import { Expected } from './Expected.tsx';
 import { ReaderToday } from './ReaderToday.tsx';
 import './today.css';
-
-/** What coordinators have to know of the house, and anybody of their way in: the work stands before it. */
-const House = later(
-  async () => (await import('../access/index.ts')).House,
-  () => null,
-);
 
 /** Asks for the first page before anything is drawn. */
 export const askToday = (): void => askAhead(today, {});

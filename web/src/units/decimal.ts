@@ -4,12 +4,20 @@ import { useSyncExternalStore } from 'react';
 const key = 'fonte.decimal';
 const listeners = new Set<() => void>();
 
-/** The mark before decimals where the device comes from. */
-function markOfDevice(): DecimalMark {
-  const { language } = (globalThis as { navigator?: { language?: string } }).navigator ?? {};
-  const parts = new Intl.NumberFormat(language ?? 'en').formatToParts(1.5);
-  return parts.find(({ type }) => type === 'decimal')?.value === ',' ? 'comma' : 'point';
+const marks = new Map<string, DecimalMark>();
+
+/** The mark before decimals in a language; kept, as every field asks with every key. */
+function markIn(language: string): DecimalMark {
+  const known = marks.get(language);
+  if (known) return known;
+  const parts = new Intl.NumberFormat(language).formatToParts(1.5);
+  const mark = parts.find(({ type }) => type === 'decimal')?.value === ',' ? 'comma' : 'point';
+  marks.set(language, mark);
+  return mark;
 }
+
+/** The mark before decimals where the device comes from. */
+const markOfDevice = (): DecimalMark => markIn((globalThis as { navigator?: { language?: string } }).navigator?.language ?? 'en');
 
 /** The mark before decimals: as a person said in the settings, else as the device has it. */
 export function decimalMark(): DecimalMark {
