@@ -8,7 +8,7 @@ export default defineConfig({
       // The core keeps no state and waits for nothing: its files share what one of them has loaded.
       { test: { name: 'core', include: ['core/src/**/*.test.ts'], testTimeout: 30_000, isolate: false, pool: 'threads' } },
       { test: { name: 'server', include: ['server/src/**/*.test.ts', 'server/test/**/*.test.ts'], testTimeout: 20_000 } },
-      { test: { name: 'demo', include: ['demo/**/*.test.ts'], testTimeout: 20_000 } },
+      { test: { name: 'demo', include: ['demo/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 20_000 } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout: 20_000 } },
       {
         test: {

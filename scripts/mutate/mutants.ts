@@ -22,8 +22,16 @@ export interface Mutant {
 export const changed = (value: number): number =>
   Number.isInteger(value) && Math.abs(value) < 10 ? value + 1 : Number.isInteger(value) ? Math.round(value * 1.1) : value * 1.1;
 
+/** How long a text or a list may be in a schema: nobody acts on it. */
+function isLength({ parent }: ts.Node): boolean {
+  if (!ts.isCallExpression(parent) || !ts.isPropertyAccessExpression(parent.expression)) return false;
+  const { name, expression } = parent.expression;
+  return ['min', 'max', 'length'].includes(name.text) && /^z\s*\.(string|array)\(/.test(expression.getText());
+}
+
 /** A number that people act on: of a table, or a constant with a name at the top of a file. */
 function isHeld(node: ts.Node, isTable: boolean): boolean {
+  if (isLength(node)) return false;
   let isTop = false;
   for (let at: ts.Node = node; at.parent; at = at.parent) {
     // What is computed inside of a function is a formula, and has its worked examples; types and indexes say nothing of the trade.

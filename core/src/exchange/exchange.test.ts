@@ -172,6 +172,9 @@ describe('a file that comes in', () => {
     // 18 m are 59.06 ft.
     expect(says('code,bottom_m\nMW3,59.06')).toEqual(['bottom_m: 59.06 m? The register has 18 m, which is 59.06 ft.']);
     expect(says('code,bottom_m\nMW3,19')).toEqual([]);
+    // 60.2 ft are 18.35 m, which is 1.9 % more than 18 m; 60.3 ft are 2.1 % more.
+    expect(says('code,bottom_m\nMW3,60.2')).toHaveLength(1);
+    expect(says('code,bottom_m\nMW3,60.3')).toEqual([]);
   });
 
   it('says where a feature has a line or an area for its place: nothing is lost in silence', () => {

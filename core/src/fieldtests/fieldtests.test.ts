@@ -258,6 +258,21 @@ describe('combined chlorine', () => {
     expect(parameter('totalChlorine').decimals).toBe(2);
   });
 
+  // Of one water: within half an hour of each other. Common practice.
+  it.each([
+    [29, true],
+    [31, false],
+  ])('of a pair that was read %d minutes apart is one: %s', (apart, isPair) => {
+    const free = begin('free-chlorine-low');
+    read('free-chlorine-low', free.id, '0.42', 30);
+    book.now += (apart - 4) * 60 * second;
+    const total = begin('total-chlorine-low');
+    read('total-chlorine-low', total.id, '0.51', 240);
+    const [one, other] = tests().map(({ readAt }) => readAt!);
+    expect((other! - one!) / (60 * second)).toBeCloseTo(apart, 0);
+    expect(combinedChlorine(tests()) !== null).toBe(isPair);
+  });
+
   it('lies between bounds where one of them is not told from zero', () => {
     pair('0.00', '0.03');
     expect(combinedChlorine(tests())).toEqual({ low: 0.01, high: 0.03 });
