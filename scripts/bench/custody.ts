@@ -166,7 +166,7 @@ export async function custody(): Promise<void> {
       ),
     );
   record(`the form of ${bottles} bottles as a PDF`, median(sheets), 'ms', 5000);
-  record('  its size', size / 1024, 'kB');
+  record('the form of many bottles as a PDF: its size', size / 1024, 'kB');
   const book = chain();
   const verified: number[] = [];
   for (let run = 0; run < 3; run += 1)

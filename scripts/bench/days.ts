@@ -42,7 +42,7 @@ export function planner(): void {
     }
     record(`order of a day of ${count} stops, median of ${runs}`, median(times), 'ms', aim);
     if (gaps.length === 0) continue;
-    record(`  ${gaps.length} of ${runs} can be done; a day lasts`, median(spans), 'min');
-    record('  no order is handed over earlier by more than', Math.max(...gaps), 'min');
+    record(`a day of ${count} stops that can be done lasts, of ${runs} drawn`, median(spans), 'min');
+    record(`a day of ${count} stops: no order is handed over earlier by more than`, Math.max(...gaps), 'min');
   }
 }

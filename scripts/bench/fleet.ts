@@ -123,5 +123,5 @@ export async function comeBack(): Promise<void> {
   );
   await server.stop();
   record(`${devices} devices back at once with 25 entries each: until the last has its answer`, Math.max(...times), 'ms', 10_000);
-  record('the same: entries that were not taken', devices * 25 - taken, 'entries', 0);
+  record('devices back at once: entries that were not taken', devices * 25 - taken, 'entries', 0);
 }

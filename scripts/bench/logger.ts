@@ -41,7 +41,7 @@ export async function logger(): Promise<void> {
     );
     most = Math.max(most, process.memoryUsage().rss);
   }
-  record('  looking through it for columns, dates and numbers', median(looked), 'ms');
-  record('  reading it, the air taken off, held to four levels, thinned', median(read), 'ms');
-  record('  memory of the process at its most', most / (1 << 20), 'MB');
+  record("a logger's file: looking through it for columns, dates and numbers", median(looked), 'ms');
+  record("a logger's file: reading it, the air taken off, held to four levels, thinned", median(read), 'ms');
+  record("a logger's file: memory of the process at its most", most / (1 << 20), 'MB');
 }

@@ -1,7 +1,8 @@
 import { appends, batches, folding, sideBySide } from './books.ts';
 import { planner } from './days.ts';
 import { comeBack, fleet } from './fleet.ts';
-import { beQuiet, figures } from './measure.ts';
+import { readKept, writeKept } from './kept.ts';
+import { beQuiet, figures, measureMachine } from './measure.ts';
 import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
 import { deviceSync, firstPage } from './page.ts';
@@ -12,7 +13,9 @@ import { logger } from './logger.ts';
 import { memory, startUp } from './server.ts';
 
 /*
- * npm run bench [-- --json] [PART …]    measures what the product promises, or some parts of it
+ * npm run bench -- [--json] [--keep] [PART …]    measures what the product promises, or some parts of it, beside what it was when it
+ *                                                   was last kept; fails where a figure has grown by more than a quarter since. With
+ *                                                   --keep today's figures are kept: on a quiet machine, with a change that explains them.
  */
 const parts = {
   appends,
@@ -47,5 +50,17 @@ if (unknown) {
   process.exit(2);
 }
 if (asJson) beQuiet();
-for (const part of chosen.length > 0 ? (chosen as Part[]) : (Object.keys(parts) as Part[])) await parts[part]();
+for (const part of chosen.length > 0 ? (chosen as Part[]) : (Object.keys(parts) as Part[])) {
+  measureMachine();
+  await parts[part]();
+}
 if (asJson) console.log(JSON.stringify(figures, null, 1));
+if (words.includes('--keep'))
+  writeKept({ ...readKept(), ...Object.fromEntries(figures.map(({ name, value, unit, yard }) => [name, { value, unit, yard }])) });
+else {
+  const slipped = figures.filter((one) => one.slipped);
+  if (slipped.length > 0) {
+    console.error(`Grown by more than a quarter since it was kept: ${slipped.map(({ name }) => name).join('; ')}.`);
+    process.exitCode = 1;
+  }
+}

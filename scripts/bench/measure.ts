@@ -1,14 +1,28 @@
-/** A figure of the bench: what was measured, and the most it should be. */
+import { asNow, hasSlipped, readKept, yardstick } from './kept.ts';
+
+/** A figure of the bench: what was measured, the most it should be, and what it was when it was last kept. */
 export interface Figure {
   name: string;
   value: number;
   unit: string;
   aim: number | null;
   ok: boolean | null;
+  /** As it would be on the machine as it is now; null for a figure that is new. */
+  kept: number | null;
+  slipped: boolean;
+  /** How long the yardstick took beside it, in ms. */
+  yard: number;
 }
 
 export const figures: Figure[] = [];
+const known = readKept();
 let isQuiet = false;
+let yard = yardstick();
+
+/** Measures the machine anew: before each part, as it may be slower by then. */
+export function measureMachine(): void {
+  yard = yardstick();
+}
 
 /** With `--json` nothing but the array of figures is printed. */
 export function beQuiet(): void {
@@ -17,13 +31,21 @@ export function beQuiet(): void {
 
 /** Writes a figure down and says it. @param aim the most that the value should be */
 export function record(name: string, value: number, unit: string, aim: number | null = null): void {
+  if (figures.some((one) => one.name === name)) throw new Error(`Two figures are called “${name}”.`);
   const ok = aim === null ? null : value <= aim;
-  figures.push({ name, value: Number(value.toPrecision(4)), unit, aim, ok });
+  const before = known[name];
+  const kept = before ? asNow(before, yard) : null;
+  const slipped = before !== undefined && hasSlipped(value, before, yard);
+  figures.push({ name, value: Number(value.toPrecision(4)), unit, aim, ok, kept, slipped, yard });
   if (isQuiet) return;
-  const shown = value >= 100 ? value.toFixed(0) : value.toFixed(value < 10 ? 2 : 1);
-  console.log(
-    `${name.padEnd(88)} ${`${shown} ${unit}`.padStart(14)}  ${aim === null ? '' : `aim ≤ ${aim} ${unit}`}${ok === false ? '  NOT MET' : ''}`,
-  );
+  const show = (number: number) => (number >= 100 ? number.toFixed(0) : number.toFixed(number < 10 ? 2 : 1));
+  const told = [
+    kept === null ? 'new' : `was ${show(kept)}`,
+    ...(aim === null ? [] : [`aim ≤ ${aim}`]),
+    ...(ok === false ? ['NOT MET'] : []),
+    ...(slipped ? ['SLIPPED'] : []),
+  ];
+  console.log(`${name.padEnd(88)} ${`${show(value)} ${unit}`.padStart(14)}  ${told.join(', ')}`);
 }
 
 export function quantile(values: readonly number[], share: number): number {

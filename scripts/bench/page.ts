@@ -94,7 +94,7 @@ export async function deviceSync(): Promise<void> {
   const stored = await page.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0);
   record(`what the application and 10 rounds of ${away / 10} entries take on the device`, stored / (1 << 20), 'MB', 50);
   const known = await Promise.all(rounds.map(({ book }) => caller.json<unknown[]>(`/api/books/${book}/entries`)));
-  record('the same: entries that did not arrive', away - known.flat().length, 'entries', 0);
+  record('a device hands in its outbox: entries that did not arrive', away - known.flat().length, 'entries', 0);
   await browser.close();
   await server.stop();
 }

@@ -52,7 +52,7 @@ export async function register(): Promise<void> {
     (time) => bare.insert(more[time]!),
   );
   record('register one more, median of 40', median(one.a), 'ms');
-  record('the same against a bare durable insert', median(one.a) / median(one.b), '×', 2);
+  record('register one more against a bare durable insert', median(one.a) / median(one.b), '×', 2);
   const some = points.slice(0, 8).map((entry) => entry.payload as WellPoint);
   const plans = Array.from({ length: 40 }, (_, number) => sealed(planned(number, some).entry));
   const times: number[] = [];
@@ -86,7 +86,7 @@ async function onMap(address: string): Promise<void> {
   await page.waitForSelector('.places-list .ant-table-row');
   record('list of 10,000 points in Chromium: first row', performance.now() - from, 'ms', 3000);
   await page.waitForSelector('.point-map .leaflet-marker-icon');
-  record('the same: first mark on the map', performance.now() - from, 'ms', 4000);
+  record('list of 10,000 points in Chromium: first mark on the map', performance.now() - from, 'ms', 4000);
   const asked = performance.now();
   await type(page, 'Find a point', 'well 99');
   await page.waitForFunction(() => /^\d+ of/.test(document.querySelector('main [role=status]')?.textContent ?? ''));

@@ -15,6 +15,7 @@ export * from './custody-form.ts';
 export * from './box-records.ts';
 export { foresee, type Consequence, type Foreseen } from './foresee.ts';
 export * from './reader.ts';
+export * from './files.ts';
 export * from './overview.ts';
 export * from './asks.ts';
 export * from './words.ts';

@@ -1,17 +1,7 @@
-import { struck, type Entry } from '@fonte/core/book';
-import { inPresentVersion, kindOf } from '@fonte/core/round';
+import type { Entry } from '@fonte/core/book';
+import { filesNamed } from '@fonte/core/round';
 import { Problem } from '../http/index.ts';
 import { Conflict, marks, type Query, type Store } from '../store/index.ts';
-
-/** The hashes of the files that an entry names, or what it puts in another's place. */
-export function filesNamed(entry: Entry): readonly string[] {
-  if (struck.is(entry)) {
-    const { kind, instead } = entry.payload;
-    const other = instead?.payload === undefined ? null : kindOf(kind);
-    return other ? other.files(instead!.payload as never) : [];
-  }
-  return kindOf(entry.kind)?.files(inPresentVersion(entry).payload as never) ?? [];
-}
 
 /** Whether the files that an entry names have come. @throws Problem 422 */
 export async function checkFiles(store: Store, entry: Entry): Promise<void> {

@@ -1,7 +1,7 @@
 import { sha256Hex, type Entry } from '@fonte/core/book';
 import { keepPicture, pictureType, type PictureType } from '@fonte/core/pictures';
 import { keepPointPicture } from '@fonte/core/scout';
-import { kindOf } from '@fonte/core/round';
+import { filesNamed } from '@fonte/core/round';
 import { useEffect, useState } from 'react';
 import { ApiProblem, call } from '../api/call.ts';
 import { disk } from '../disk/index.ts';
@@ -40,11 +40,9 @@ export async function keepFile(of: FileOf, blob: Blob): Promise<NamedFile> {
   }
 }
 
-const filesOf = ({ kind, payload }: Entry): readonly string[] => kindOf(kind)?.files(payload as never) ?? [];
-
 /** Lets go of a picture that was taken and will not be written down: nothing is left of it on this device. */
 export async function dropFile(sha256: string): Promise<void> {
-  if (inOutbox().some(({ entry }) => filesOf(entry).includes(sha256))) return;
+  if (inOutbox().some(({ entry }) => filesNamed(entry).includes(sha256))) return;
   const { files } = await disk();
   const file = await files.get(sha256);
   if (file && ownerOf(file)) await files.delete(sha256);
@@ -54,7 +52,7 @@ export async function dropFile(sha256: string): Promise<void> {
 export async function sendFiles(entries: readonly Entry[]): Promise<{ entry: Entry; problem: ApiProblem }[]> {
   const missing: { entry: Entry; problem: ApiProblem }[] = [];
   for (const entry of entries) {
-    for (const sha256 of filesOf(entry)) {
+    for (const sha256 of filesNamed(entry)) {
       const { files } = await disk();
       const file = await files.get(sha256);
       const of = file ? ownerOf(file) : null;
