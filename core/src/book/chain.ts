@@ -7,12 +7,18 @@ import { madeUnreadable } from './unreadable.ts';
 /** What the first entry of a book is chained to. */
 export const genesis = '0'.repeat(64);
 
-/** SHA-256 of bytes or of a text in UTF-8, as 64 hexadecimal digits. */
+/**
+ * SHA-256 of bytes or of a text in UTF-8, as 64 hexadecimal digits.
+ * @example sha256Hex('abc') // 'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad'
+ */
 export function sha256Hex(data: Uint8Array | string): string {
   return bytesToHex(sha256(typeof data === 'string' ? utf8ToBytes(data) : data));
 }
 
-/** The one text of a value, whatever the order of its keys (RFC 8785). */
+/**
+ * The one text of a value, whatever the order of its keys (RFC 8785).
+ * @example canonicalJson({ b: 1.0, a: ['é', null] }) // '{"a":["é",null],"b":1}'
+ */
 export function canonicalJson(value: unknown): string {
   const text = canonicalize(value);
   if (text === undefined) throw new TypeError('There is no canonical JSON of undefined.');

@@ -15,6 +15,7 @@ const unlessPrompt = (apart: number) => (apart > promptly ? apart : 0);
 /**
  * How long before the device made it an entry claims to have been, in ms; 0 when its time was taken as it happened. Its id
  * may be older than its time, as a form keeps one ready.
+ * @example backdatedBy({ id: newId(1796000000000), at: instantAt(1796000000000 - 3600_000, 0) }) // 3600000
  */
 export function backdatedBy(entry: Timed): number {
   const at = millis(entry.at);

@@ -89,7 +89,10 @@ export function newId(milliseconds: number): string {
   return v7({ msecs: milliseconds, seq: sequence });
 }
 
-/** The moment (ms) at which an entry's id was made. */
+/**
+ * The moment (ms) at which an entry's id was made.
+ * @example madeAt(newId(1796000000000)) // 1796000000000
+ */
 export function madeAt(id: string): number {
   return Number.parseInt(id.slice(0, 8) + id.slice(9, 13), 16);
 }
@@ -129,7 +132,10 @@ export function writeEntry<K extends string, S extends z.ZodType>(
   };
 }
 
-/** Whether `a` comes before `b` in the order of work: by the device's time, then by id. Arrival plays no part in it. */
+/**
+ * Whether `a` comes before `b` in the order of work: by the device's time, then by id. Arrival plays no part in it.
+ * @example isBefore({ id: 'b', at: { utc: '2026-11-23T08:00:00Z', offset: 0 } }, { id: 'a', at: { utc: '2026-11-23T08:01:00Z', offset: 0 } }) // true
+ */
 export function isBefore(a: Pick<Entry, 'at' | 'id'>, b: Pick<Entry, 'at' | 'id'>): boolean {
   return a.at.utc < b.at.utc || (a.at.utc === b.at.utc && a.id < b.id);
 }

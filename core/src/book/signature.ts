@@ -17,7 +17,10 @@ export function keyIdOf(publicKey: string): string {
   return id;
 }
 
-/** `3f9a 02c1 …`: the first half of a key's id in fours, as it is read out and compared. */
+/**
+ * `3f9a 02c1 …`: the first half of a key's id in fours, as it is read out and compared.
+ * @example fingerprint('3f9a02c1'.repeat(8)) // '3f9a 02c1 3f9a 02c1 3f9a 02c1 3f9a 02c1'
+ */
 export function fingerprint(key: string): string {
   return key.slice(0, 32).replace(/(.{4})(?=.)/g, '$1 ');
 }

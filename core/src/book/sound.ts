@@ -14,7 +14,10 @@ const control = /[\u0000-\u0008\u000b-\u001f\u007f-\u009f]/;
 /** Keys by which a value says what it becomes: whatever compares it would run into them. No payload has one. */
 const becoming: ReadonlySet<string> = new Set(['toString', 'valueOf', 'toJSON', 'constructor', '__proto__']);
 
-/** Whether a text is well-formed Unicode without control characters. */
+/**
+ * Whether a text is well-formed Unicode without control characters.
+ * @example isSoundText('a\u0000') // false
+ */
 export function isSoundText(text: string): boolean {
   return !control.test(text) && !/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/.test(text);
 }
@@ -22,6 +25,7 @@ export function isSoundText(text: string): boolean {
 /**
  * The first place at which a value is not plain, bounded JSON of sound text and finite numbers, or null when it is. What
  * passes has one canonical text, and comes back from any store as it went in.
+ * @example findUnsound({ a: [1, NaN] }) // { path: 'a.1', code: 'not-a-number' }
  */
 export function findUnsound(value: unknown): Unsound | null {
   let count = 0;

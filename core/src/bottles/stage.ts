@@ -17,7 +17,10 @@ export interface BottleOnItsWay {
 export const sampleKinds = ['routine', 'special', 'invalid'] as const;
 export type SampleKind = (typeof sampleKinds)[number];
 
-/** The worst of several. */
+/**
+ * The worst of several.
+ * @example worstSample(['routine', 'special']) // 'special'
+ */
 export const worstSample = (kinds: Iterable<SampleKind>): SampleKind =>
   sampleKinds[Math.max(0, ...[...kinds].map((kind) => sampleKinds.indexOf(kind)))]!;
 

@@ -94,6 +94,7 @@ function rarityOf(sets: readonly MpnSet[], density: number): number {
  * other methods, which differ by up to a factor of two.
  *
  * @throws RangeError for no wells, a volume that is not positive, or more positives than wells
+ * @example mostProbableNumber([{ volume: 10, wells: 5, positive: 5 }, { volume: 1, wells: 5, positive: 2 }, { volume: 0.1, wells: 5, positive: 0 }]).value // 49
  */
 export function mostProbableNumber(sets: readonly MpnSet[]): Mpn {
   const isWrong = ({ volume, wells, positive }: MpnSet) =>
@@ -146,6 +147,7 @@ function chanceUpTo(count: number, expected: number): number {
 /**
  * The 95 % limits of a count of colonies, as a Poisson count has them. Source: Garwood (1936); ISO 8199:2018, annex B (from memory).
  * @param count colonies, from 0 to some hundreds
+ * @example colonyLimits(10).to // 18.39
  */
 export function colonyLimits(count: number): { from: number; to: number } {
   const where = (chance: (expected: number) => number) => crossing(chance, 1e-6, 10 * count + 20);

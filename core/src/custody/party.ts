@@ -15,7 +15,10 @@ export const Party = z.object({
 });
 export type Party = z.infer<typeof Party>;
 
-/** A name as a keyboard without accents has it. */
+/**
+ * A name as a keyboard without accents has it.
+ * @example plainName(' São  João') // 'sao joao'
+ */
 export const plainName = (name: string) => name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim();
 
 /** Whether two parties are the same: labs of the register by their book, others by kind and name. */

@@ -13,7 +13,7 @@ const isFeet = ({ unit }: Typed) => unit === 'ft';
  * Asks about the first level of a well, which no record can question: where the water near by stands as high as another unit would have
  * it, or where the round's other levels were read in another unit. Else it says what was typed in both units.
  * @param others the levels of the same round at other wells, as they were typed
- * @example questionFirst({ typed: { text: '8.50', unit: 'ft' }, mark, beside: [], others: [{ text: '7.1', unit: 'm' }] })[0].code // 'first-unit'
+ * @example questionFirst({ typed: { text: '8.50', unit: 'ft' }, mark: {}, beside: [], others: [{ text: '7.1', unit: 'm' }] })[0].code // 'first-unit'
  */
 export function questionFirst({
   typed,

@@ -11,7 +11,7 @@ const isCompared = (id: ParameterId) => !['acidity', 'temperature', 'count'].inc
 /**
  * By what part of their mean two results of one water differ at least, where that is more than duplicates do and more than the lab's
  * reporting limit; null where they agree, where it cannot be told, and for germs. RPD = |a − b| ÷ ((a + b) ÷ 2) (EPA QA/G-9, from memory).
- * @example duplicateDiffers({ …, form: 'value', value: 12 }, { …, form: 'value', value: 3 }) // 1.2
+ * @example duplicateDiffers({ parameter: 'nitrate', form: 'value', value: 12 }, { parameter: 'nitrate', form: 'value', value: 3 }) // 1.2
  */
 export function duplicateDiffers(one: Bounded, other: Bounded): number | null {
   if (one.parameter !== other.parameter || !isCompared(one.parameter)) return null;

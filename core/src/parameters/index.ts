@@ -25,6 +25,7 @@ export function inOwnUnit(id: ParameterId, typed: Typed): number {
 /**
  * Judges a typed reading of a parameter as it is entered. `stop` is a number that cannot be (wrong dimension, outside
  * what is possible); `question` is one that is unusual enough to look at the instrument again.
+ * @example questionReading('ph', { text: '15', unit: 'pH' })[0].severity // 'stop'
  */
 export function questionReading(id: ParameterId, typed: Typed): Finding[] {
   const row = parameter(id);

@@ -36,7 +36,10 @@ const atPressure = computed(
   ({ atSea, part }) => atSea * part,
 );
 
-/** Oxygen in balance with the air in mg/L, at a temperature in °C and an elevation in m. */
+/**
+ * Oxygen in balance with the air in mg/L, at a temperature in °C and an elevation in m.
+ * @example oxygenSaturation(20, 0).value // 9.09
+ */
 export const oxygenSaturation = (temperature: number, elevation?: number): Computed =>
   atPressure({ atSea: oxygenAtSea(temperature), part: pressurePart(temperature, pressureAt(elevation)) });
 

@@ -5,7 +5,7 @@ import { kindOf } from './kinds.ts';
 /**
  * The hashes of the files that an entry names, or what it puts in another's place: they are sent before it, by whatever device, and the
  * server takes it with them alone.
- * @example filesNamed(entry) // ['9f86d081884c7d65…'] of a picture, [] of a level
+ * @example filesNamed({ kind: 'picture-taken', version: 1, payload: { sha256: '9f86d081' } }) // ['9f86d081']
  */
 export function filesNamed(entry: Entry): readonly string[] {
   if (struck.is(entry)) {

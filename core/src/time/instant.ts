@@ -22,7 +22,10 @@ export type Instant = z.infer<typeof Instant>;
 /** Where a floor gets its time from: milliseconds since 1970 in UTC. Each floor injects one; nothing else reads a clock. */
 export type Clock = () => number;
 
-/** The instant for a clock reading. */
+/**
+ * The instant for a clock reading.
+ * @example instantAt(Date.UTC(2026, 10, 23, 10, 5), -60) // { utc: '2026-11-23T10:05:00.000Z', offset: -60 }
+ */
 export function instantAt(milliseconds: number, offset: number): Instant {
   return { utc: new Date(milliseconds).toISOString(), offset };
 }
@@ -32,7 +35,10 @@ export function millis(instant: Instant): number {
   return Date.parse(instant.utc);
 }
 
-/** The day (`YYYY-MM-DD`) of a moment by the clock on the wall where it was written. */
+/**
+ * The day (`YYYY-MM-DD`) of a moment by the clock on the wall where it was written.
+ * @example localDate({ utc: '2026-11-23T00:30:00.000Z', offset: -60 }) // '2026-11-22'
+ */
 export const localDate = (instant: Instant): string => new Date(millis(instant) + instant.offset * 60_000).toISOString().slice(0, 10);
 
 export const second = 1000;
@@ -42,6 +48,7 @@ export const day = 24 * hour;
 
 /**
  * `1 d 4 h`, `3 h 05 min`, `2 min 05 s`, `9 s`: long enough to act on, short enough to read in a glance, and never like the time of a clock.
+ * @example showDuration(90 * 60_000) // '1 h 30 min'
  */
 export function showDuration(milliseconds: number): string {
   const left = Math.max(0, Math.round(milliseconds / second));

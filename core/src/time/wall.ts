@@ -9,7 +9,10 @@ export interface WallTime {
 
 const two = (value: number) => String(value).padStart(2, '0');
 
-/** What the wall clock of an IANA zone shows at a moment, to the minute. */
+/**
+ * What the wall clock of an IANA zone shows at a moment, to the minute.
+ * @example wallTime(Date.UTC(2026, 10, 23, 10, 5), 'Atlantic/Azores').time // '09:05'
+ */
 export function wallTime(milliseconds: number, zone: string): WallTime {
   const there = new TZDate(milliseconds, zone);
   return {

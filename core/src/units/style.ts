@@ -43,7 +43,7 @@ export function styleShown(cells: Iterable<string>): NumberStyle {
 /**
  * Reads a number as its writer means it. What would be a thousand by one habit and a decimal by the other is not read unless the style
  * tells: `1,050` is 1.05 to some and 1050 to others.
- * @example readStyled('1,050', { decimals: 'point', isSaid: false }) // { ok: false, code: 'two-ways', … }
+ * @example readStyled('1,050', { decimals: 'point', isSaid: false }).code // 'two-ways'
  */
 export function readStyled(text: string, { decimals, isSaid }: NumberStyle): NumberReading {
   const trimmed = text.trim();

@@ -51,6 +51,7 @@ function inUnit(value: number, id: UnitId): string {
 /**
  * The typed quantity in base units.
  * @throws RangeError when the text is no number: schemas refuse such text before it gets here.
+ * @example base({ text: '10', unit: 'ft' }) // 3.048
  */
 export function base(typed: Typed): number {
   const reading = readNumber(typed.text);
@@ -77,12 +78,18 @@ export function convertTyped(typed: Typed, to: UnitId): Typed {
   return { text: fromBase(base(typed), to).toFixed(decimals), unit: to };
 }
 
-/** `7.40 m`: the text as typed with its unit. */
+/**
+ * `7.40 m`: the text as typed with its unit.
+ * @example showTyped({ text: '7.40', unit: 'm' }) // '7.40 m'
+ */
 export function showTyped(typed: Typed): string {
   return `${typed.text.trim()} ${unitLabel(typed.unit)}`.trim();
 }
 
-/** A number for people: fixed decimals, with a true minus sign, and no minus before a rounded zero. */
+/**
+ * A number for people: fixed decimals, with a true minus sign, and no minus before a rounded zero.
+ * @example showNumber(1234.5, 2) // '1234.50'
+ */
 export function showNumber(value: number, decimals: number): string {
   const fixed = value.toFixed(decimals);
   const isZero = Number(fixed) === 0;

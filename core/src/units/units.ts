@@ -12,7 +12,10 @@ export function unit(id: UnitId): UnitRow {
   return units[id];
 }
 
-/** The printed form of a unit, such as `µg/L`. */
+/**
+ * The printed form of a unit, such as `µg/L`.
+ * @example unitLabel('uS/cm') // 'µS/cm'
+ */
 export function unitLabel(id: UnitId): string {
   return units[id].label;
 }
@@ -28,7 +31,10 @@ export function toBase(value: number, from: UnitId): number {
   return value * row.factor + (row.offset ?? 0);
 }
 
-/** A number in the base unit as a number in `to`. */
+/**
+ * A number in the base unit as a number in `to`.
+ * @example fromBase(1, 'ft') // 3.28084
+ */
 export function fromBase(value: number, to: UnitId): number {
   const row = unit(to);
   return (value - (row.offset ?? 0)) / row.factor;

@@ -52,10 +52,16 @@ export const CustodyForm = z.object({
 });
 export type CustodyForm = z.infer<typeof CustodyForm>;
 
-/** The head of a book as it is printed, read aloud and scanned: the count, a colon and the hash. */
+/**
+ * The head of a book as it is printed, read aloud and scanned: the count, a colon and the hash.
+ * @example headText({ count: 12, hash: 'ab' }) // '12:ab'
+ */
 export const headText = ({ count, hash }: { count: number; hash: string }): string => `${count}:${hash}`;
 
-/** The hash in groups of four, so that a person can compare it. */
+/**
+ * The hash in groups of four, so that a person can compare it.
+ * @example headInGroups('abcdef12') // 'abcd ef12'
+ */
 export const headInGroups = (hash: string): string => hash.match(/.{1,4}/g)!.join(' ');
 
 /** `120:3f9a…` as it was printed, scanned or typed from paper, blanks and all; null for anything else. */

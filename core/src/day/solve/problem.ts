@@ -80,7 +80,10 @@ export function takenInAt(intake: readonly Span[], from: number): number {
   return best;
 }
 
-/** What two lists of spans have in common. */
+/**
+ * What two lists of spans have in common.
+ * @example inBoth([{ from: 1, to: 5 }], [{ from: 3, to: 9 }]) // [{ from: 3, to: 5 }]
+ */
 export function inBoth(some: readonly Span[], others: readonly Span[]): Span[] {
   return some.flatMap((one) =>
     others.flatMap((other) => {

@@ -22,7 +22,7 @@ export const waterColumn = computed(
 /**
  * Volume of water standing in a casing in m³: π/4 · d² · column, with the true inside diameter. Both in m, ≥ 0.
  * Source: geometry; tables of the kind in the US EPA Region 4 groundwater sampling procedure.
- * @example casingVolume({ insideDiameter: 0.05, column: 1 }).value * 1000 // 1.9635 L
+ * @example casingVolume({ insideDiameter: 0.05, column: 1 }).value * 1000 // 1.9635
  */
 export const casingVolume = computed(
   {
