@@ -4,6 +4,7 @@ import type { Mutant } from './mutants.ts';
 const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
   { at: /^core\/src\/simulation\//, why: 'wells that are made up: their checks are physics, in simulation/' },
   { at: /^core\/src\/kit\/tables\/pictures/, why: 'places in a drawing' },
+  { at: /./, says: /= 1e-\d+;/, why: 'what binary fractions are rounded by: any number as small does' },
   { at: /\/tables\//, says: /^order: [\d.]+,$/, why: 'only the sequence counts, which is held' },
 ];
 

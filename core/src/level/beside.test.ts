@@ -78,3 +78,14 @@ it('neighbours are the nearest wells with a place and levels at rest, and no tap
   // 0.001° of latitude are 111.2 m on the sphere of IUGG’s mean radius.
   expect(found[0]!.away).toBeCloseTo(111.19, 1);
 });
+
+it('they are three at most, and no further away than five kilometres', async () => {
+  const at = (latitude: number, id: string): WellPoint => ({ ...wellPoint, id, name: id, position: { latitude, longitude: 8 } });
+  const idsOf = async (latitudes: readonly number[]) => {
+    const points = [at(50, 'own'), ...latitudes.map((latitude) => at(latitude, String(latitude)))];
+    return (await besideOf(points[0]!, points, () => Promise.resolve([today(7)]))).map(({ id }) => id);
+  };
+  expect(await idsOf([50.004, 50.001, 50.003, 50.002])).toEqual(['50.001', '50.002', '50.003']);
+  // 4.99 and 5.06 km.
+  expect(await idsOf([50.0449, 50.0455])).toEqual(['50.0449']);
+});

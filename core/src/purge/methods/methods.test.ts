@@ -6,6 +6,8 @@ import { minute } from '../../time/index.ts';
 import type { AnyKind } from '../../book/index.ts';
 import { questionEnd, questionFlow, questionPumpingLevel, questionSet, questionSetUp } from '../question.ts';
 import {
+  classicDrawdown,
+  classicFlow,
   flowTimed,
   PurgeChoice,
   pumpingLevelRead,
@@ -251,6 +253,17 @@ it('any flow that holds the level wants two levels that stand still, and no figu
   expect(purge.state().ready).toBe(false);
   purge.set('7.00', { pumped: { text: '120', unit: 'L' }, level: metres('7.96') });
   expect(purge.state().ready).toBe(true);
+  // A tape tells a centimetre: eleven millimetres are a level that moves.
+  purge.set('7.00', { pumped: { text: '160', unit: 'L' }, level: metres('7.971') });
+  expect(purge.state().ready).toBe(false);
+  purge.set('7.00', { pumped: { text: '200', unit: 'L' }, level: metres('7.961') });
+  expect(purge.state().ready).toBe(true);
+});
+
+it('low flow is what its paper says: a fall of less than 0.1 m at 0.1 to 0.5 L/min (EPA/540/S-95/504, page 5)', () => {
+  expect(classicDrawdown).toBe(0.1);
+  const perMinute = (flow: number) => (flow * 60 * 1000).toFixed(4);
+  expect([perMinute(classicFlow.least), perMinute(classicFlow.most)]).toEqual(['0.1000', '0.5000']);
 });
 
 describe('a well that is purged dry', () => {
