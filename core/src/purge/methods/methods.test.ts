@@ -448,6 +448,9 @@ describe('how a purge is set up', () => {
     expect(codes(inside('2', 'in'), 'volumes', { insideDiameter: undefined })).toEqual(['nominal at insideDiameter']);
     expect(codes({ ...inside('2.067', 'in'), pipe: 's40-2' }, 'volumes', { insideDiameter: undefined })).toEqual([]);
     expect(codes(inside('52', 'mm'), 'volumes', { bore: 0.05 })).toEqual(['wider-than-bore at insideDiameter']);
+    // The register has 52 mm: 54.5 are 4.8 % more, 54.8 are 5.4 %.
+    expect(codes(inside('54.5', 'mm'), 'volumes')).toEqual([]);
+    expect(codes(inside('54.8', 'mm'), 'volumes')).toEqual(['other-bore at insideDiameter']);
   });
 
   it('is asked about where method or criterion change half-way', () => {
