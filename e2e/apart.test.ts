@@ -149,8 +149,12 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await page.setOfflineMode(false);
     // The background may be at it: its request has a minute.
     await page.waitForFunction(() => document.body.innerText.includes('1 entry was refused'), { timeout: 90_000, polling: 200 });
+    // What was refused is tried again soon after the page stands, and is refused again: nobody's dialog closes by it.
+    const again = page.waitForResponse((answer) => answer.url().endsWith('/api/entries'), { timeout: 40_000 });
     await page.goto(`${server.address}/outbox`);
     await click(page, 'Give it another code');
+    await see(page, 'Labels that are written already');
+    await again;
     await click(page, 'Write it with this code');
     await see(page, 'That is the one that is taken.');
     await type(page, 'Code', 'fo2');

@@ -144,14 +144,18 @@ function Outbox() {
             },
             {
               title: 'State',
-              render: (one) =>
-                one.state === 'refused' ? (
-                  <span className="tone-stop">
-                    <Mark kind="stop" size={15} /> Refused: {reasonOf(one)} <OtherCode of={one} />
-                  </span>
-                ) : (
-                  `Waits since ${showMoment(one.at, siteZone())}`
-                ),
+              render: (one) => (
+                <span className={one.state === 'refused' ? 'tone-stop' : ''}>
+                  {one.state === 'refused' ? (
+                    <>
+                      <Mark kind="stop" size={15} /> Refused: {reasonOf(one)}
+                    </>
+                  ) : (
+                    `Waits since ${showMoment(one.at, siteZone())}`
+                  )}{' '}
+                  <OtherCode of={one} />
+                </span>
+              ),
             },
           ]}
         />
@@ -160,7 +164,7 @@ function Outbox() {
   );
 }
 
-/** Somebody took the code meanwhile: the same is written under another one. */
+/** Somebody took the code meanwhile: the same is written under another one. It stays while the entry is tried again, with what is typed in it. */
 function OtherCode({ of: { id, entry, problem } }: { of: Kept }) {
   const me = useMe();
   const kind = kindOf(entry.kind);

@@ -6,7 +6,7 @@ import { ApiProblem, IdTaken, NoConnection, writeUnderFreeId } from '../api/call
 import { met } from '../api/connection.ts';
 import { disk } from '../disk/index.ts';
 import { rereadHeld, shownOf, take } from './held.ts';
-import { booksWaiting, inOutbox, NotKept, put, subscribe, tryAgain, waiting } from './outbox.ts';
+import { booksWaiting, inOutbox, NotKept, put, refuse, replace, subscribe, tryAgain, waiting } from './outbox.ts';
 import { send, sendDue, writeOnce } from './send.ts';
 // What sends files is fetched when it is first needed: here it is there already.
 import './files.ts';
@@ -242,4 +242,28 @@ it('shows what another tab has sent as part of its book, before it is missing he
   take(book, []);
   await rereadHeld();
   expect(shownOf(book).map(({ id }) => id)).toEqual([one.id]);
+});
+
+it('lets what gave way to another stay so, though it was on its way and is refused once more', async () => {
+  const errors = [{ path: 'payload.code', message: 'This code is taken.' }];
+  const [first, other] = [entry(1), entry(2)];
+  await put(first);
+  await refuse([{ entry: first, problem: new ApiProblem(409, 'Taken', errors) }]);
+  await tryAgain();
+  let hasGivenWay = () => undefined as void;
+  const givenWay = new Promise<void>((done) => {
+    hasGivenWay = done;
+  });
+  answer((one) => (one.id === first.id ? { status: 409, problem: { title: 'Taken', errors } } : { status: 201, entry: one }));
+  const answered = vi.mocked(fetch).getMockImplementation()!;
+  vi.mocked(fetch).mockImplementation(async (...asked) => {
+    await givenWay;
+    return answered(...asked);
+  });
+  const sent = send(book);
+  await vi.waitFor(() => expect(fetch).toHaveBeenCalled());
+  await replace(first.id, other);
+  hasGivenWay();
+  await sent;
+  expect(inOutbox().map(({ id, state }) => [id, state])).toContainEqual([first.id, 'replaced']);
 });

@@ -165,7 +165,7 @@ export async function acknowledge(written: readonly BookEntry[]): Promise<void> 
   await changed();
 }
 
-/** The server will not take entries: they stay here, each with its reason. */
+/** The server will not take entries: they stay here, each with its reason. One that gave way while it was on its way is refused no more. */
 export async function refuse(refused: readonly { entry: Entry; problem: ApiProblem }[]): Promise<void> {
   if (refused.length === 0) return;
   const problems = new Map(refused.map(({ entry, problem }) => [entry.id, problem]));
@@ -174,6 +174,7 @@ export async function refuse(refused: readonly { entry: Entry; problem: ApiProbl
     .where('id')
     .anyOf([...problems.keys()])
     .modify((kept) => {
+      if (kept.state === 'replaced') return;
       const { status, title, errors } = problems.get(kept.id)!;
       kept.state = 'refused';
       kept.problem = { status, title, errors: [...errors] };
