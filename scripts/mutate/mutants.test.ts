@@ -15,6 +15,11 @@ describe('the numbers that are changed', () => {
     expect(numbers('core/src/x/rows.ts', row)).toEqual([]);
   });
 
+  it('are those that something is compared with, also within a function', () => {
+    expect(numbers('core/src/x/x.ts', 'const over = (volumes: number) => volumes >= 5;')).toEqual([[5, 6]]);
+    expect(numbers('core/src/x/x.ts', 'const some = (list: []) => list.length > 3 || list.length < 1;')).toEqual([]);
+  });
+
   it('are not those of a formula, of a type, of an index, of nothing, and of how long a text may be', () => {
     const text = [
       'const area = (d: number) => (Math.PI * d * d) / 4;',

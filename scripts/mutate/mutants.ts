@@ -29,9 +29,24 @@ function isLength({ parent }: ts.Node): boolean {
   return ['min', 'max', 'length'].includes(name.text) && /^z\s*\.(string|array)\(/.test(expression.getText());
 }
 
-/** A number that people act on: of a table, or a constant with a name at the top of a file. */
-function isHeld(node: ts.Node, isTable: boolean): boolean {
+const comparisons = [
+  ts.SyntaxKind.LessThanToken,
+  ts.SyntaxKind.LessThanEqualsToken,
+  ts.SyntaxKind.GreaterThanToken,
+  ts.SyntaxKind.GreaterThanEqualsToken,
+];
+
+/** What something is compared with, wherever it stands, is a threshold; whether there is one, two or none of a list is not. */
+const isThreshold = (node: ts.NumericLiteral): boolean =>
+  ts.isBinaryExpression(node.parent) &&
+  comparisons.includes(node.parent.operatorToken.kind) &&
+  !['1', '2'].includes(node.text) &&
+  !/\.(length|size)$/.test(node.parent.left.getText());
+
+/** A number that people act on: of a table, a constant with a name at the top of a file, or what something is compared with. */
+function isHeld(node: ts.NumericLiteral, isTable: boolean): boolean {
   if (isLength(node)) return false;
+  if (isThreshold(node)) return true;
   let isTop = false;
   for (let at: ts.Node = node; at.parent; at = at.parent) {
     // What is computed inside of a function is a formula, and has its worked examples; types and indexes say nothing of the trade.

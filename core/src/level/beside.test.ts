@@ -54,6 +54,30 @@ it('a level that its own record lets pass is asked about where it has left the w
   expect(ask(7.6, [neighbour(5.1), { ...neighbour(5.6), name: 'Tannery 1' }])).toEqual([]);
 });
 
+it.each([
+  [6.5, ['jump', 'beside-too']],
+  [7.5, ['jump']],
+])('a neighbour read %d days ago was read in the same round: %j', (ago, codes) => {
+  const late = { ...today(6.05), at: now - ago * day };
+  const other = { ...neighbour(null), levels: [...neighbour(null).levels, late] };
+  expect(ask(8.1, [other]).map(({ code }) => code)).toEqual(codes);
+});
+
+it('five steps that both wells made tell how they move together, and four do not', () => {
+  const after = (steps: number) =>
+    questionLevel({
+      depth: 7.6,
+      mark,
+      well: wellPoint.well,
+      record: monthly(wave.slice(-steps - 1)),
+      tolerances: edition,
+      at: now,
+      beside: [neighbour(5.1)],
+    }).map(({ code }) => code);
+  expect(after(5)).toContain('unlike-beside');
+  expect(after(4)).not.toContain('unlike-beside');
+});
+
 it('wells that never moved together ask nothing', () => {
   const wild = [1.2, 3.9, 2.2, 0.4, 3.1, 1.9, 2.8, 0.7];
   const other: Beside = { ...neighbour(null), levels: [...monthly(wild, 'Rim'), today(2.9)] };

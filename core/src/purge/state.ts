@@ -95,6 +95,9 @@ function setUpState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null
   return { entry, at, chosen, method, criterion, rule: ruleOf(chosen), parameters, aim };
 }
 
+/** Once so many volumes of the casing are out and nothing is stable, somebody decides. Source: US EPA Region 1 and USGS field manuals: three to five; common practice. */
+const volumesToDecide = 5;
+
 function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null, soon: TooSoon | null): Finding[] {
   const findings = book.fell.all().map((set): Finding => ({
     code: 'total-fell',
@@ -104,7 +107,7 @@ function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stabili
   if (setUp?.criterion && !setUp.rule) findings.push({ code: 'criterion-unknown', severity: 'stop', data: { criterion: setUp.criterion } });
   if (soon) findings.push(sayTooSoon(book, soon));
   const one = setUp?.aim?.of === 'casing' ? setUp.aim.oneVolume.value : 0;
-  const over = one > 0 && (book.sets.at(-1)?.pumped ?? 0) / one >= 5;
+  const over = one > 0 && (book.sets.at(-1)?.pumped ?? 0) / one >= volumesToDecide;
   const isDecided = book.decisions.all().some(({ trouble }) => trouble === 'five-volumes');
   if (over && !isDecided && !stability?.stable) findings.push({ code: 'five-volumes', severity: 'question', source: 'Common practice' });
   return findings;

@@ -260,6 +260,20 @@ it('any flow that holds the level wants two levels that stand still, and no figu
   expect(purge.state().ready).toBe(true);
 });
 
+// "Three to five volumes" (US EPA, USGS): at the fifth somebody decides.
+it.each([
+  [4.95, false],
+  [5.05, true],
+])('with %d volumes of the casing out and nothing stable, somebody is asked to decide: %s', (volumes, isAsked) => {
+  const purge = purging(choices['volumes']!);
+  const one = purge.state().setUp!.aim!.oneVolume.value * 1000;
+  const out = (share: number) => ({ pumped: { text: (one * share).toFixed(2), unit: 'L' as const } });
+  purge.set('6.00', out(volumes - 2));
+  purge.set('6.50', out(volumes - 1));
+  purge.set('7.00', out(volumes));
+  expect(purge.state().findings.some(({ code }) => code === 'five-volumes')).toBe(isAsked);
+});
+
 it('low flow is what its paper says: a fall of less than 0.1 m at 0.1 to 0.5 L/min (EPA/540/S-95/504, page 5)', () => {
   expect(classicDrawdown).toBe(0.1);
   const perMinute = (flow: number) => (flow * 60 * 1000).toFixed(4);
