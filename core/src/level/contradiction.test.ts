@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Script } from '../../test/script.ts';
 import { pumpSwitched, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { fold } from '../round/index.ts';
+import { againstRest } from './contradiction.ts';
 import { levelRead, type WaterState } from './index.ts';
 
 /** A well at rest at 7.40 m, whose pump is on. */
@@ -65,4 +66,25 @@ describe('what is said of the water', () => {
     expect(aside()).toEqual(['was-pumped']);
     expect(fold(script.entries)!.visits[0]!.level!.agreed).toMatchObject({ depth: 7.4, water: 'static' });
   });
+});
+
+// Two readings at rest of one visit that are five centimetres apart are two levels. Common practice.
+it.each([
+  [7.449, 'same'],
+  [7.453, 'contradicts'],
+])('a level at rest of %d m beside one of 7.40 m is %s', (depth, is) => {
+  const at = (moment: number, read: number) => ({ at: moment, depth: read, measuringPoint: 'North rim' });
+  expect(againstRest(at(0, 7.4), at(60_000, depth), { readings: [], pump: null })).toBe(is);
+});
+
+it('what a steel tape says and what is written down agree to six tenths of a millimetre', () => {
+  const read = (text: string) =>
+    levelRead.payload.safeParse({
+      measuringPoint: 'North rim',
+      depth: { text, unit: 'm' },
+      by: { tool: 'steel', hold: { text: '40', unit: 'm' }, cut: { text: '3.27', unit: 'm' } },
+      water: 'static',
+    });
+  expect(read('36.7305').success).toBe(true);
+  expect(read('36.73063').success).toBe(false);
 });
