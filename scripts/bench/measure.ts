@@ -19,7 +19,7 @@ const known = readKept();
 let isQuiet = false;
 let yard = yardstick();
 
-/** Measures the machine anew: before each part, as it may be slower by then. */
+/** Measures the machine once more: before each part, as it may be slower by then. */
 export function measureMachine(): void {
   yard = yardstick();
 }

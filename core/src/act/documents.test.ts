@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { followUpTables } from './tables/rules.ts';
 
 /*
- * By when each follow-up is due, typed from the rules as they are printed: hours, or the end of the day. 40 CFR 141.858(a)(1): "no later
- * than 24 hours after being notified"; 141.402(a)(2): within 24 hours; 141.861(a)(1) and (b): by the end of the day; 141.85(d): within
- * three days. The rest is common practice of the house, in days.
+ * By when each follow-up is due, typed in the words of the rules (from memory): hours, or the end of the day. 40 CFR 141.858: repeats
+ * within 24 hours of the notice; 141.402: within 24 hours; 141.861: by the end of the day; 141.85(d): within three days. The rest is
+ * common practice of the house, in days.
  */
 const due: Record<string, number | 'end of the day'> = {
   'ecoli-authority': 'end of the day',

@@ -54,7 +54,7 @@ describe('what cannot be, or hardly', () => {
     expect(isFreeAboveTotal(told('totalChlorine', total), told('freeChlorine', free))).toBe(isMore);
   });
 
-  // At 20 °C and sea level air gives 9.09 mg/L (USGS TM 9-A6.2, table 6.2-6): a tenth more is 10.00.
+  // At 20 °C and sea level air gives 9.09 mg/L (Benson and Krause 1984): a tenth more is 10.00.
   it.each([
     ['9.95', false],
     ['10.05', true],

@@ -93,21 +93,40 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
     ]).toEqual(['meets', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
   });
 
+  const routineSample = { sample: 'routine', isTold: false, isContradicted: false, isDissolved: false, isFlushed: false } as const;
+
   it('says that a number under a value proves nothing where the sample does not stand for the water', () => {
     const of = (id: ParameterId, value: number, how: Partial<Sampled>) => {
-      const sampled = { sample: 'routine', isTold: false, isContradicted: false, isDissolved: false, isFlushed: false, ...how } as const;
-      return judgeResult(result(id, value), euDrinkingWater, '2026-11-23', weaknessOf(id, sampled)).state;
+      return judgeResult(result(id, value), euDrinkingWater, '2026-11-23', weaknessOf(id, { ...routineSample, ...how })).state;
     };
     expect([of('lead', 3, { isFlushed: true }), of('iron', 3, { isFlushed: true }), of('lead', 30, { isFlushed: true })]).toEqual([
       'proves-nothing', // Directive (EU) 2020/2184, Annex II, Part D
       'meets',
       'over-health',
     ]);
+    // The same Part names copper, lead and nickel, and nothing that comes with the water.
+    const flushed = { ...routineSample, isFlushed: true };
+    expect((['lead', 'copper', 'nickel'] as const).map((id) => weaknessOf(id, flushed))).toEqual(['flushed', 'flushed', 'flushed']);
+    expect((['nitrate', 'arsenic', 'iron', 'manganese'] as const).map((id) => weaknessOf(id, flushed))).toEqual([null, null, null, null]);
+    expect(weaknessOf('lead', routineSample)).toBeNull();
+    for (const id of ['lead', 'copper', 'nickel'] as const)
+      expect([of(id, 0.001, {}), of(id, 0.001, { isFlushed: true })], id).toEqual(['meets', 'proves-nothing']);
     expect([of('iron', 3, { isDissolved: true }), of('ecoli', 0, { sample: 'special' }), of('ecoli', 1, { sample: 'invalid' })]).toEqual([
       'proves-nothing',
       'proves-nothing',
       'over-health',
     ]);
+  });
+
+  it('names the worst that a sample lacks first: special, contradicted, filtered, flushed, told, counted on the own bench', () => {
+    const first = (id: ParameterId, how: Partial<Sampled>) => weaknessOf(id, { ...routineSample, ...how });
+    expect([
+      first('lead', { sample: 'special', isFlushed: true }),
+      first('lead', { isContradicted: true, isFlushed: true }),
+      first('iron', { isDissolved: true }),
+      first('ecoli', { isTold: true }),
+      first('ecoli', { isOwnBench: true }),
+    ]).toEqual(['special', 'contradicted', 'dissolved', 'told', 'own-bench']);
   });
 
   it('names a value that lies within the uncertainty the lab states, and lets the number decide', () => {

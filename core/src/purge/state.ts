@@ -95,7 +95,7 @@ function setUpState(book: PurgeBook, point: WellPoint, level: AgreedLevel | null
   return { entry, at, chosen, method, criterion, rule: ruleOf(chosen), parameters, aim };
 }
 
-/** Once so many volumes of the casing are out and nothing is stable, somebody decides. Source: US EPA Region 1 and USGS field manuals: three to five; common practice. */
+/** Once so many volumes of the casing are out and nothing is stable, somebody decides. Common practice: three to five volumes. */
 const volumesToDecide = 5;
 
 function questions(book: PurgeBook, setUp: PurgeSetUp | null, stability: Stability | null, soon: TooSoon | null): Finding[] {

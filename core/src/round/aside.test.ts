@@ -100,7 +100,7 @@ describe('any order of arrival', () => {
     );
   });
 
-  it('and from any other part of it, with entries numbered meanwhile: a reader says what reading it anew says', () => {
+  it('and a reader that reads on from any part of it, with entries numbered since, says what a fresh fold says', () => {
     const entries = wholeRound();
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.shuffledSubarray(entries), fc.nat({ max: 3 })), { maxLength: 6 }), (parts) => {

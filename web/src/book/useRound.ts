@@ -72,14 +72,15 @@ function refusalOf(book: string): string | null {
   return found?.problem ? found.problem.errors.map(({ message }) => message).join(' ') || found.problem.title : null;
 }
 
-const own = new WeakMap<Entry, Entry>();
+/** Entries of the household without their doubt: the same object each time, as a reader tells them apart by it. */
+const undoubted = new WeakMap<Entry, Entry>();
 
 /** What a household wrote holds for itself, while it waits for somebody to take it over. */
 function asOwn(entry: Entry): Entry {
   const { doubt, ...held } = entry as BookEntry;
   if (doubt !== 'from-household') return entry;
-  if (!own.has(entry)) own.set(entry, held);
-  return own.get(entry)!;
+  if (!undoubted.has(entry)) undoubted.set(entry, held);
+  return undoubted.get(entry)!;
 }
 
 /** What stands in a book at this moment: what was acknowledged since it was read, too, and what only this device has. */

@@ -260,7 +260,7 @@ it('any flow that holds the level wants two levels that stand still, and no figu
   expect(purge.state().ready).toBe(true);
 });
 
-// "Three to five volumes" (US EPA, USGS): at the fifth somebody decides.
+// Common practice is three to five volumes: at the fifth somebody decides.
 it.each([
   [4.95, false],
   [5.05, true],
@@ -274,7 +274,7 @@ it.each([
   expect(purge.state().findings.some(({ code }) => code === 'five-volumes')).toBe(isAsked);
 });
 
-it('low flow is what its paper says: a fall of less than 0.1 m at 0.1 to 0.5 L/min (EPA/540/S-95/504, page 5)', () => {
+it('low flow is what its paper says: a fall of less than 0.1 m at 0.1 to 0.5 L/min (EPA/540/S-95/504, from memory)', () => {
   expect(classicDrawdown).toBe(0.1);
   const perMinute = (flow: number) => (flow * 60 * 1000).toFixed(4);
   expect([perMinute(classicFlow.least), perMinute(classicFlow.most)]).toEqual(['0.1000', '0.5000']);
