@@ -13,4 +13,8 @@ export const isAside = ({ file, says }: Mutant): string | null =>
   aside.find((one) => one.at.test(file) && (one.says?.test(says) ?? true))?.why ?? null;
 
 /** Numbers that no test holds, by name, and why that is right. */
-export const survivors: Readonly<Record<string, string>> = {};
+export const survivors: Readonly<Record<string, string>> = {
+  'core/src/level/expected.ts: 20 in for (let round = 0; round < 20; round++) {': 'rounds of a fit that has converged long before',
+  'core/src/level/expected.ts: 1e-9 in if (Math.abs(a[i]![i]!) < 1e-9) return null;': 'a pivot is nought or far from it',
+  'core/src/exchange/write.ts: 9 in const digits = 9;': 'digits that no instrument shows',
+};

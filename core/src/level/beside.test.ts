@@ -78,6 +78,14 @@ it('five steps that both wells made tell how they move together, and four do not
   expect(after(4)).not.toContain('unlike-beside');
 });
 
+it('four robust standard deviations from how both have moved are let be', () => {
+  // Seven steps apart by 0, 0.1 or -0.1 m: their median is 0, that of their amounts 0.1 m; four times 1.4826 of it are 0.593 m.
+  const sway = [0, 0.1, 0, 0, 0.1, 0, 0, 0].map((more, place) => wave[place]! - 2 + more);
+  const other = (last: number): Beside => ({ ...neighbour(null), levels: [...monthly(sway, 'Rim'), today(last)] });
+  const off = (by: number) => ask(7.55, [other(sway.at(-1)! + 0.15 - by)]).map(({ code }) => code);
+  expect([off(0.57), off(0.62)]).toEqual([[], ['unlike-beside']]);
+});
+
 it('wells that never moved together ask nothing', () => {
   const wild = [1.2, 3.9, 2.2, 0.4, 3.1, 1.9, 2.8, 0.7];
   const other: Beside = { ...neighbour(null), levels: [...monthly(wild, 'Rim'), today(2.9)] };

@@ -140,7 +140,9 @@ describe('a well that seems dry', () => {
     const codes = (reached: number, all = record) => questionDry(reached, mark, wellPoint.well, all).map(({ code }) => code);
     expect(codes(12)).toEqual(['dry-above-record']);
     expect(codes(12, [])).toEqual(['dry-above-bottom']);
-    expect(codes(belowMark(mark, wellPoint.well.bottom)! - 0.1)).toEqual([]);
+    const bottom = belowMark(mark, wellPoint.well.bottom)!;
+    // Half a metre is what lies in a sump.
+    expect([codes(bottom - 0.1, []), codes(bottom - 0.49, []), codes(bottom - 0.51, [])]).toEqual([[], [], ['dry-above-bottom']]);
   });
 
   it('is no level by a tape that came up dry, and ends its visit with what is owed', () => {
@@ -228,16 +230,31 @@ describe('what the record lets one expect', () => {
     expect(ask(7.4 * 0.3048, quiet)).toEqual(['slip']);
   });
 
+  it('lets four robust standard deviations be: 1.4826 medians of what is left each', () => {
+    // Off their mean by 0.1 m up and down, by turns: the median of that is 0.1 m.
+    const flat = Array.from({ length: 400 }, (_, at) => ({
+      at: month(at),
+      depth: 7.4 + (at % 2 ? 0.1 : -0.1),
+      measuringPoint: 'North rim',
+    }));
+    expect(expectedLevel(flat, month(400), table)!.half).toBeCloseTo(4 * 1.4826 * 0.1, 2);
+  });
+
+  it('looks at a thousand readings of a logger at most, and says of how many', () => {
+    // Every second one of 2,000 is left out: only those that are looked at lie at 7.4 m.
+    const half = Array.from({ length: 2000 }, (_, at) => ({ at: month(at / 30), depth: at % 2 ? 9.4 : 7.4, measuringPoint: 'North rim' }));
+    expect(expectedLevel(half, month(67), table)).toMatchObject({ depth: expect.closeTo(7.4, 6) as number, readings: 2000 });
+    expect(expectedLevel(half.slice(0, 1000), month(34), table)!.depth).toBeCloseTo(8.4, 1);
+  });
+
   it('knows nothing of a short record', () => {
     expect(expectedLevel(record.slice(0, 9), month(10), table)).toBeNull();
   });
 });
 
 it('a logger more than two centimetres off is asked about', () => {
-  expect([questionLogger(7.41, 7.4), questionLogger(7.45, 7.4)].map((found) => found.map(({ code }) => code))).toEqual([
-    [],
-    ['logger-off'],
-  ]);
+  const asked = (shows: number) => questionLogger(shows, 7.4).length;
+  expect([asked(7.41), asked(7.419), asked(7.421), asked(7.379), asked(7.45)]).toEqual([0, 0, 1, 1, 1]);
 });
 
 it('a level is left out with how far the tape came, where it came anywhere', () => {

@@ -296,6 +296,9 @@ describe('two bottles of one water', () => {
     expect(differ(['arsenic', 12], ['arsenic', 3])).toBeCloseTo(1.2, 9);
     expect(differ(['nitrate', 7], ['nitrate', 10])).toBeCloseTo(3 / 8.5, 9);
     expect(differ(['nitrate', 7.5], ['nitrate', 10])).toBeNull();
+    // Thirty in a hundred, common practice: 2.7 in 8.65 are 31.2 %, 2.6 in 8.7 are 29.9 %.
+    expect(differ(['nitrate', 7.3], ['nitrate', 10])).toBeCloseTo(2.7 / 8.65, 9);
+    expect(differ(['nitrate', 7.4], ['nitrate', 10])).toBeNull();
   });
 
   it('agree where both are near what the lab can see, or one is only known to lie below it', () => {

@@ -59,6 +59,13 @@ describe('plan', () => {
         Array.from({ length: 11 }, () => of('bacteria')),
       )[0]?.spares,
     ).toBe(3); // bacteria: one in five
+    // One in ten of what no edition says: common practice.
+    const spares = (count: number) =>
+      countBottles(
+        table,
+        Array.from({ length: count }, () => of('general')),
+      )[0]?.spares;
+    expect([spares(10), spares(11)]).toEqual([1, 2]);
     // A field blank is two bottles.
     expect(countBottles(table, [of('metals'), of('metals', 'X-FS')])[0]).toMatchObject({ needed: 3 });
   });

@@ -49,9 +49,12 @@ describe('reading a number', () => {
     expect(readNumber(text)).toEqual({ ok: true, value, decimals });
   });
 
-  it.each(['', '   ', 'abc', '1e9', 'Infinity', '∞', 'NaN', '0x10', '7.4.1', '1,2,3', '--5', '5-', '12 ft'])('refuses %j', (text) => {
-    expect(readNumber(text).ok).toBe(false);
-  });
+  it.each(['', '   ', 'abc', '1e9', 'Infinity', '∞', 'NaN', '0x10', '7.4.1', '1,2,3', '--5', '5-', '12 ft', '6 ft 12 in', "6'12.5"])(
+    'refuses %j',
+    (text) => {
+      expect(readNumber(text).ok).toBe(false);
+    },
+  );
 
   it.each(['12\' 7"', '12 ft 7 in', "12'7"])('asks about %s instead of reading 12.7', (text) => {
     const reading = readNumber(text);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { levelAtRest } from '../../../test/at-the-well-bench.ts';
 import { Script, wellPoint } from '../../../test/script.ts';
-import { OwnCriterion } from '../../registers/index.ts';
+import { belowMark, OwnCriterion } from '../../registers/index.ts';
 import { minute } from '../../time/index.ts';
 import type { AnyKind } from '../../book/index.ts';
 import { questionEnd, questionFlow, questionPumpingLevel, questionSet, questionSetUp } from '../question.ts';
@@ -194,6 +194,8 @@ describe('low flow', () => {
     const low = choices['low-flow']!;
     const codes = (litresPerMinute: number, spread = 0) => questionFlow(litresPerMinute / 60_000, spread, low).map(({ code }) => code);
     expect([codes(0.3), codes(2), codes(0.3, 0.15), codes(0.001)]).toEqual([[], ['not-low-flow'], ['timings-differ'], ['hardly-flows']]);
+    // Ten in a hundred: common practice.
+    expect([codes(0.3, 0.099), codes(0.3, 0.101)]).toEqual([[], ['timings-differ']]);
     const end = (text: string, isVolatile: boolean) =>
       questionEnd({ flowCell: 'detached', filling: { how: 'slowed', rate: { text, unit: 'mL/min' } } }, purging(low).state(), {
         isVolatile,
@@ -221,6 +223,25 @@ describe('a number that does not go with the purge', () => {
     expect(asked(purge, String(Math.ceil(2 + 5.5 * one)))).toContain('total-volumes');
     // Time passes as well: three hours on, the same pump has brought so much.
     expect(asked(purge, '20', 180)).not.toContain('total-jumped');
+  });
+
+  it('is a total more than a fifth off what flow and time give', () => {
+    const purge = purging(choices['running']!);
+    purge.pump('on');
+    purge.flow('100', '30', '30');
+    // 0.2 L a minute since it was put on; a fifth of the greater of the two.
+    const told = (0.2 * (purge.now() + 5 * minute - purge.state().pumping.since!)) / minute;
+    const at = (share: number) => asked(purge, String(told * share)).filter((code) => code === 'totals-differ').length;
+    expect([1, 1.24, 1.26, 0.81, 0.79].map(at)).toEqual([0, 0, 1, 0, 1]);
+  });
+
+  it('is a value eight times the one before, not seven and a half', () => {
+    const purge = purging(choices['running']!);
+    purge.set('7.00');
+    const oxygen = (text: string) =>
+      questionSet({ values: { oxygen: { text, unit: 'mg/L' } } }, purge.state(), level, purge.now() + 600_000).map(({ code }) => code);
+    // After 4.00 mg/L.
+    expect([oxygen('0.53'), oxygen('0.49')]).toEqual([[], ['far-from-last']]);
   });
 
   it('is a set of a pump that nobody has put on; a bailer needs nobody to', () => {
@@ -423,6 +444,12 @@ it('a set with more oxygen than water takes from the air is asked about, less of
       elevation,
     ).map(({ code, field }) => `${code} at ${field}`);
   // 9.092 mg/L at 20 °C at the sea: Benson and Krause 1984.
+  const warm = (degrees: string) =>
+    questionSet({ values: { temperature: { text: degrees, unit: 'degC' }, oxygen: { text: '9.0', unit: 'mg/L' } } }, state(), null, 0).some(
+      ({ code }) => code === 'oxygen-over',
+    );
+  // The table of Benson and Krause ends at 40 °C.
+  expect([warm('40'), warm('41')]).toEqual([true, false]);
   expect([asked('9.30'), asked('9.70'), asked('9.30', 700)]).toEqual([
     [],
     ['oxygen-over at values.oxygen'],
@@ -444,6 +471,9 @@ describe('how a purge is set up', () => {
     expect(codes({ intake: metres('7.2') })).toEqual(['intake-dry at intake', 'intake-off-screen at intake']);
     expect(codes({ intake: metres('49.2') })).toEqual(['intake-too-deep at intake']);
     expect(codes({ intake: metres('18.5') })).toEqual(['intake-at-bottom at intake']);
+    const bottom = belowMark(well.measuringPoints[0]!, well.bottom)!;
+    const above = (metre: number) => codes({ intake: metres((bottom - metre).toFixed(3)) });
+    expect([above(0.29), above(0.31)].map((found) => found.includes('intake-at-bottom at intake'))).toEqual([true, false]);
     expect(codes({ intake: metres('11') })).toEqual(['intake-off-screen at intake']);
     expect(codes({ pump: 'peristaltic' })).toEqual(['strips-gas at pump']);
   });
@@ -461,6 +491,9 @@ describe('how a purge is set up', () => {
     const inside = (text: string, unit: string) => ({ insideDiameter: { text, unit } });
     expect(codes(inside('2', 'in'), 'volumes', { insideDiameter: undefined })).toEqual(['nominal at insideDiameter']);
     expect(codes({ ...inside('2.067', 'in'), pipe: 's40-2' }, 'volumes', { insideDiameter: undefined })).toEqual([]);
+    // 50.8 mm are two inches: a fifth of a millimetre is what a rule tells.
+    const mm = (text: string) => codes(inside(text, 'mm'), 'volumes', { insideDiameter: undefined });
+    expect([mm('50.99'), mm('51.01')]).toEqual([['nominal at insideDiameter'], []]);
     expect(codes(inside('52', 'mm'), 'volumes', { bore: 0.05 })).toEqual(['wider-than-bore at insideDiameter']);
     // The register has 52 mm: 54.5 are 4.8 % more, 54.8 are 5.4 %.
     expect(codes(inside('54.5', 'mm'), 'volumes')).toEqual([]);
