@@ -5,6 +5,12 @@ const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
   { at: /^core\/src\/simulation\//, why: 'wells that are made up: their checks are physics, in simulation/' },
   { at: /^core\/src\/kit\/tables\/pictures/, why: 'places in a drawing' },
   { at: /./, says: /= 1e-\d+;/, why: 'what binary fractions are rounded by: any number as small does' },
+  {
+    at: /./,
+    says: /^(export )?const (largestPage|listedToday|longestName|longestResult|kept|mostBetween) = \d+;|\.max\(499\);$/,
+    why: 'how much of something fits: a page of a list, a cell, a memory',
+  },
+  { at: /read\/cells\/dates/, says: /^const century/, why: 'the middle of the century that years of two digits are of: any near it does' },
   { at: /\/tables\//, says: /^order: [\d.]+,$/, why: 'only the sequence counts, which is held' },
 ];
 
@@ -16,5 +22,7 @@ export const isAside = ({ file, says }: Mutant): string | null =>
 export const survivors: Readonly<Record<string, string>> = {
   'core/src/level/expected.ts: 20 in for (let round = 0; round < 20; round++) {': 'rounds of a fit that has converged long before',
   'core/src/level/expected.ts: 1e-9 in if (Math.abs(a[i]![i]!) < 1e-9) return null;': 'a pivot is nought or far from it',
+  'core/src/registers/position.ts: 90 in const isSwapped = Math.abs(longitude) <= 90 && distance({ latitude: longitude, longitude: latitude }, centre) < farAway;':
+    'no latitude beyond it is near any place',
   'core/src/exchange/write.ts: 9 in const digits = 9;': 'digits that no instrument shows',
 };

@@ -124,6 +124,12 @@ describe('a position is asked about', () => {
     [{ latitude: 0, longitude: 0 }, ['position-nowhere']],
     [{ latitude: -31.1, longitude: 36.53 }, ['position-swapped']],
     [{ latitude: 36.53, longitude: 31.1 }, ['position-far']],
+    // A kilometre from where nobody sampled; a degree of latitude is 111.195 km: 1.79 are 199 km, 1.82 are 202 km.
+    [{ latitude: 0.0098, longitude: -0.0098 }, ['position-nowhere']],
+    [{ latitude: 0.0105, longitude: 0 }, ['position-far']],
+    [{ latitude: 0, longitude: -0.0105 }, ['position-far']],
+    [{ latitude: 36.52 + 1.79, longitude: -31.05 }, []],
+    [{ latitude: 36.52 + 1.82, longitude: -31.05 }, ['position-far']],
   ])('%j', (position, codes) => {
     expect(questionPosition(position, others).map(({ code }) => code)).toEqual(codes);
   });

@@ -26,6 +26,8 @@ describe('a moment that is said after its time', () => {
     const written = Date.parse(step!.at.utc);
     expect([codes(written), codes(written + minute)]).toEqual([[], []]);
     expect(codes(written + 365 * day)).toEqual(['moment-ahead']);
+    const soon = (seconds: number) => questionMoment(round, { ...step!, visit: null }, written + seconds * 1000, written);
+    expect([soon(119), soon(121)].map((found) => found.length)).toEqual([0, 1]);
     expect(codes(written - day)).toEqual(['moment-other-day', 'moment-before-check']);
     expect(codes(checkedAt - minute)).toEqual(['moment-before-check']);
     expect(codes(handedOverAt + minute)).toEqual(['moment-after-hand-over']);

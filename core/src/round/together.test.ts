@@ -35,6 +35,20 @@ describe('taps of one building', () => {
     expect(lookBeside(round(), visit(ward), book.now)).toBeNull();
   });
 
+  it('are those within forty metres of each other where no building has a name', () => {
+    const at = (metres: number) => ({ latitude: 36.5 + metres / 111_195, longitude: -31 });
+    const { book, round, visit } = school();
+    const beside = (metres: number) => {
+      const visits = round().visits.map((one) => ({
+        ...one,
+        point: { ...one.point, building: undefined, position: at(one.id === ward ? metres : 0) },
+      }));
+      return lookBeside({ visits }, { ...visit(ward), ...visits.find(({ id }) => id === ward)! }, book.now);
+    };
+    book.write(riskChecked, { hazards: [] }, { at: kitchen });
+    expect([beside(39.5)?.name, beside(41)]).toEqual(['Kitchen', null]);
+  });
+
   it('offer nothing of before, where somebody has left one of them for danger', () => {
     const { book, round, visit } = school(['School', 'School', 'School']);
     book.write(riskChecked, { hazards: [] }, { at: kitchen });
