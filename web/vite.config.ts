@@ -1,10 +1,12 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { drawnStyles } from './drawnStyles.tsx';
 
 export default defineConfig({
   plugins: [
     react(),
+    drawnStyles(),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'src/worker',
@@ -44,15 +46,14 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
     rolldownOptions: {
       output: {
-        // What every page needs comes in few pieces: a weak signal pays for each request.
+        // A chunk that pages share would be named after all of them.
+        chunkFileNames: ({ name }) => `assets/${name.split('~')[0]!}-[hash].js`,
+        // Each request costs more than the few bytes that a page would not need: what begins comes in one piece, and what pages share in few.
         codeSplitting: {
           groups: [
-            {
-              name: 'ground',
-              test: /node_modules[\\/](react|react-dom|scheduler|react-router|swr|zod|@noble|dequal|use-sync-external-store)[\\/]/,
-            },
             { name: 'calendars', test: /node_modules[\\/](date-holidays|date-holidays-parser|moment|moment-timezone|astronomia)[\\/]/ },
-            { name: 'core', test: /core[\\/]src[\\/](schemas|endpoints|roles|findings|book|units|access|editions|time|registers)[\\/]/ },
+            { name: 'ground', tags: ['$initial'] },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
           ],
         },
       },

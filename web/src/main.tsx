@@ -1,3 +1,4 @@
+import 'virtual:drawn-styles.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import './theme/global.css';
 import { StrictMode } from 'react';

@@ -171,7 +171,8 @@ function WrongClock({ isDemo }: { isDemo: boolean }) {
 
 export function Root() {
   const light = useVariantState();
-  const theme = useMemo(() => antdTheme(light.variant), [light.variant]);
+  // Drawn while the page is built; where it is worked on, in the page.
+  const theme = useMemo(() => ({ ...antdTheme(light.variant), hashed: false, zeroRuntime: import.meta.env.PROD }), [light.variant]);
   return (
     <VariantContext value={light}>
       <ConfigProvider theme={theme} button={{ autoInsertSpace: false }} wave={{ disabled: true }}>

@@ -1,7 +1,7 @@
 import { levelRecord } from '@fonte/core/level';
 import { loggerLevelsOf, loggersAt } from '@fonte/core/logger';
 import type { LoggerRecord, WellPoint } from '@fonte/core/registers';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../../api/call.ts';
@@ -10,7 +10,8 @@ import { Loading } from '../../feedback/Feedback.tsx';
 import { useMayRegister } from '../RegisterNav.tsx';
 import { hydrograph, logged, type Logged } from './series.ts';
 
-const Hydrograph = lazy(async () => ({ default: (await import('./Hydrograph.tsx')).Hydrograph }));
+const drawing = () => import('./Hydrograph.tsx');
+const Hydrograph = lazy(async () => ({ default: (await drawing()).Hydrograph }));
 
 /** Levels of the records of a well's loggers; one that cannot be read now is left out, and its own page says why. */
 async function levelsOf(records: readonly LoggerRecord[], { well }: WellPoint): Promise<Logged[]> {
@@ -25,6 +26,8 @@ async function levelsOf(records: readonly LoggerRecord[], { well }: WellPoint): 
 
 /** The levels of a well through time: by hand, and by loggers that hung in it. */
 export function Levels({ point }: { point: WellPoint }) {
+  // What draws comes while the levels are still on their way.
+  useEffect(() => void drawing().catch(() => undefined), []);
   const may = useMayRegister('loggers');
   const { data = [] } = useAnswer(levelRecord, { in: { point: point.id } });
   const { data: records = [] } = useAnswer(loggersAt, { in: { point: point.id } });
