@@ -88,6 +88,8 @@ it('a level at the intake draws air while the pump runs, and none while the well
   purge.pump('on');
   expect(asks(15.2)).toEqual(['level-at-intake']);
   expect(asks(level.depth - 0.1)).toEqual(['level-rose']);
+  // A centimetre is what a tape tells.
+  expect([asks(level.depth - 0.0098), asks(level.depth - 0.0105)]).toEqual([[], ['level-rose']]);
   purge.pump('ran-dry');
   expect(asks(15.2)).toEqual([]);
   expect(asks(level.depth - 0.1)).toEqual(['above-rest']);
@@ -201,6 +203,7 @@ describe('low flow', () => {
         isVolatile,
       }).map(({ code }) => code);
     expect([end('200', true), end('300', true), end('300', false), end('900', false)]).toEqual([[], ['fills-fast'], [], ['fills-fast']]);
+    expect([end('205', true), end('495', false), end('510', false)]).toEqual([['fills-fast'], [], ['fills-fast']]);
   });
 });
 
