@@ -50,10 +50,7 @@ async function chooseText(): Promise<void> {
   });
 }
 
-const shown = () =>
-  page.$$eval('.pictures img', (all) =>
-    all.map((one) => [one.alt, (one as HTMLImageElement).naturalWidth, (one as HTMLImageElement).naturalHeight]),
-  );
+const shown = () => page.$$eval('.pictures img', (all) => all.map((one) => [one.alt, one.naturalWidth, one.naturalHeight]));
 
 describe.sequential('pictures of a visit', () => {
   it('are kept with what they show, smaller than the camera makes them', async () => {
@@ -67,10 +64,18 @@ describe.sequential('pictures of a visit', () => {
     await see(page, 'Pictures (1)');
     await page.waitForFunction(() => document.querySelector<HTMLImageElement>('.pictures img')?.naturalWidth);
     expect(await shown()).toEqual([['outlet from below', 1600, 1200]]);
-    expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('');
+    expect(await page.$eval('.picture-ask input', (one) => one.value)).toBe('');
     await page.waitForFunction(() => !document.querySelector('.ant-btn-loading'));
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await click(page, 'Field book', 'link');
+    await see(page, 'with its pictures and files');
+    const kept = await page.evaluate(async () => {
+      const link = [...document.querySelectorAll('a')].find((one) => one.textContent === 'with its pictures and files')!;
+      return (await (await fetch(link.href)).json()) as { files: Record<string, string> };
+    });
+    expect(Object.values(kept.files).map((file) => file.slice(0, 4))).toEqual(['/9j/']);
+    await page.goBack();
   });
 
   it('carry an arrow to the outlet, drawn or moved by keys, here and on the point’s page', async () => {
@@ -104,7 +109,7 @@ describe.sequential('pictures of a visit', () => {
     await see(page, 'cannot read the file as a picture');
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Pictures (1)');
-    expect(await page.$eval('.picture-ask input', (one) => (one as HTMLInputElement).value)).toBe('label of the bottle');
+    expect(await page.$eval('.picture-ask input', (one) => one.value)).toBe('label of the bottle');
   });
 
   it('say so where the same one is taken twice, and go only by being struck', async () => {

@@ -1,4 +1,4 @@
-import { newId, struck, writeEntry } from '@fonte/core/book';
+import { isGood, newId, struck, writeEntry } from '@fonte/core/book';
 import { pictureTaken } from '@fonte/core/pictures';
 import { personRegistered, type Person } from '@fonte/core/registers';
 import { pointScouted } from '@fonte/core/scout';
@@ -7,6 +7,7 @@ import { phone, tapPoint, technician } from '../../core/test/script.ts';
 import { derivation } from '../src/app/rooms.ts';
 import { serverPen } from '../src/book/books.ts';
 import { sha256 } from '../src/book/codec.ts';
+import { verifyFile } from '../src/book/export.ts';
 import { verifyStore } from '../src/book/verify.ts';
 import { bench, type Bench } from './bench-server.ts';
 
@@ -26,6 +27,35 @@ const take = async () => {
   await at.post(at.script.atTap(pictureTaken, { ...kept, shows: 'outlet' }));
   return kept.sha256;
 };
+
+describe('a book that is handed out with its files', () => {
+  const handedOut = async (query = '?with=files') => (await at.api.get(`/api/books/${at.script.book}/export${query}`)).text;
+
+  it('holds their bytes, and whoever gets it checks them alone', async () => {
+    const hash = await take();
+    const text = await handedOut();
+    expect(JSON.parse(text)).toMatchObject({ version: 3, files: { [hash]: png.toString('base64') } });
+    expect((await verifyFile(text, null)).files).toEqual({ named: 1, faults: [] });
+  });
+
+  it('is not whole where a file is another, is none, or was left out; without them nothing is said of them', async () => {
+    const hash = await take();
+    const file = JSON.parse(await handedOut()) as { files: Record<string, string>; entries: { seq: number }[] };
+    const found = async (files: unknown) => {
+      const verified = await verifyFile(JSON.stringify({ ...file, files }), null);
+      return [isGood(verified), verified.files?.faults.map(({ seq, code }) => `${seq} ${code}`)];
+    };
+    const last = file.entries.at(-1)!.seq;
+    expect(await found(file.files)).toEqual([true, []]);
+    expect(await found({ [hash]: Buffer.from('another').toString('base64') })).toEqual([false, [`${last} altered`]]);
+    expect(await found({ [hash]: 'no base64!' })).toEqual([false, [`${last} altered`]]);
+    expect(await found({})).toEqual([false, [`${last} missing`]]);
+    const without = await handedOut('');
+    expect(JSON.parse(without)).toMatchObject({ version: 2, files: null });
+    const verified = await verifyFile(without, null);
+    expect([isGood(verified), verified.files]).toEqual([true, null]);
+  });
+});
 
 describe('a picture', () => {
   it('is kept under its hash and shown as what its bytes are', async () => {

@@ -31,7 +31,8 @@ export function hasSameWords(one: Entry, other: Entry): boolean {
   return wordsOf(one) === wordsOf(other);
 }
 
-type Sha256 = (text: string) => string;
+/** SHA-256 in hexadecimal, of a text in UTF-8 or of bytes. */
+export type Sha256 = (data: string | Uint8Array) => string;
 
 /**
  * What stands for a payload under hash and signature. It is made with a salt of the entry's own: once the words and the salt

@@ -32,8 +32,9 @@ export const bookEntries = reading('/api/books/:book/entries', {
 });
 
 export const bookExport = reading('/api/books/:book/export', {
-  summary: 'A book with its head, to be handed out and verified alone',
+  summary: 'A book with its head, to be handed out and verified alone; with the pictures and files of its entries where `with` says so',
   by: members,
+  query: z.object({ with: z.literal('files').optional() }),
   answer: 'file',
 });
 

@@ -5,7 +5,7 @@ import { columnsOf, EntryTable, type EntryRow, type Store } from '../store/index
 /** SHA-256 by the platform: several times as fast as in JavaScript. */
 export const sha256 = (data: string | Uint8Array): string => createHash('sha256').update(data).digest('hex');
 
-export const entryColumns = columnsOf(EntryTable as never);
+export const entryColumns = columnsOf(EntryTable);
 
 export const fromRow = (row: EntryRow): BookEntry => ({
   id: row.id,

@@ -1,7 +1,8 @@
 import type { Entry } from '@fonte/core/book';
 import { filesNamed } from '@fonte/core/round';
 import { Problem } from '../http/index.ts';
-import { Conflict, marks, type Query, type Store } from '../store/index.ts';
+import { sha256 } from './codec.ts';
+import { Conflict, marks, type FileRow, type Query, type Store } from '../store/index.ts';
 
 /** Whether the files that an entry names have come. @throws Problem 422 */
 export async function checkFiles(store: Store, entry: Entry): Promise<void> {
@@ -28,4 +29,17 @@ export async function keepNamed(query: Query, entries: readonly Entry[]): Promis
     const [{ count }] = (await query<{ count: number }[]>(`SELECT COUNT(*) AS count FROM files ${among}`, some)) as [{ count: number }];
     if (Number(count) < some.length) throw new Conflict('A file that is named has gone.');
   }
+}
+
+/** A kept file, proven to be what was kept. @throws Problem 410 when it is gone or was altered */
+export async function keptFile(store: Store, hash: string): Promise<Uint8Array> {
+  const [row] = await store.read<FileRow[]>(
+    'SELECT bytes FROM files WHERE sha256 = ? UNION ALL SELECT bytes FROM uploads WHERE sha256 = ?',
+    [hash, hash],
+  );
+  const bytes = row && new Uint8Array(row.bytes);
+  if (!bytes) throw new Problem(410, 'file-gone', 'The kept file is not there any more. Nothing is read from it.');
+  if (sha256(bytes) !== hash)
+    throw new Problem(410, 'file-altered', 'The kept file is not what came: it was altered. Nothing is read from it.');
+  return bytes;
 }

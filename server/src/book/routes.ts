@@ -21,11 +21,12 @@ export const bookRoutes = ({ books, store }: { books: Books; store: Store }): Ro
     checkReader(view, who);
     return view ? view.entries.last(Math.max(0, view.entries.length - after)) : [];
   }),
-  route(bookExport, async ({ in: { book }, who }) => {
+  route(bookExport, async ({ in: { book }, query, who }) => {
     const view = await books.view(book);
     checkReader(view, who);
     if (!view) throw new Problem(404, 'no-book', 'There is no such book.');
-    return new SentFile(`${view.round?.plan.code ?? view.book}.book.json`, JSON.stringify(await exportBook(store, view)));
+    const file = await exportBook(store, view, query.with === 'files');
+    return new SentFile(`${view.round?.plan.code ?? view.book}.book.json`, JSON.stringify(file));
   }),
   route(appendEntry, async ({ in: { book }, body: { sentAt, ...entry }, who, response }) => {
     const [outcome] = await books.append(book, [entry], sentAt, who.scope);

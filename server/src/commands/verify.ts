@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { breakWords, isGood, signatureWords } from '@fonte/core/book';
+import { breakWords, fileWords, isGood, signatureWords } from '@fonte/core/book';
 import { verifyDatabase, verifyFile } from '../index.ts';
 import { existing, fail } from './existing.ts';
 
@@ -13,9 +13,10 @@ async function checkFile(file: string): Promise<boolean> {
   const [count, hash] = known?.split(':') ?? [];
   const witness = known ? { count: Number(count), hash: hash ?? '' } : null;
   const verified = await verifyFile(readFileSync(file, 'utf8'), witness);
-  const { book, head, breaks, signatures, isWhole, isWitnessed } = verified;
+  const { book, head, breaks, signatures, isWhole, isWitnessed, files } = verified;
   for (const { seq, id, code } of breaks) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${breakWords[code]}`);
   for (const { seq, id, code } of signatures.faults) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${signatureWords[code]}`);
+  for (const { seq, id, code } of files?.faults ?? []) console.log(`BROKEN  ${book}: entry ${seq} (${id}): ${fileWords[code]}`);
   if (!isWhole) console.log(`BROKEN  ${book}: it does not end where it says`);
   if (isWitnessed === false) console.log(`BROKEN  ${book}: it is not the book of which ${known} was told`);
   const { signed, byServer, unsigned, unreadable } = signatures;
@@ -24,6 +25,7 @@ async function checkFile(file: string): Promise<boolean> {
     console.log(
       `signed  ${signed} by devices; ${byServer} by the server, ${unsigned} from before there were keys, ${unreadable} made unreadable`,
     );
+    console.log(files ? `files   ${files.named}, each as its entry names it` : 'files   not with this book');
   }
   return isGood(verified);
 }

@@ -2,7 +2,7 @@ import type { Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { sha256 } from '../book/codec.ts';
 import { Problem } from '../http/index.ts';
-import type { FileRow, Query, Store } from '../store/index.ts';
+import type { Query, Store } from '../store/index.ts';
 
 /** What no entry names goes after so long, in ms. */
 const unnamedLasts = 86_400_000;
@@ -54,17 +54,4 @@ export async function takeUpload(
       { path: 'file', message: 'Too many uploaded files are not used by any entry. They are deleted after one day.' },
     ]);
   return hash;
-}
-
-/** A kept file, proven to be what was kept. @throws Problem 410 when it is gone or was altered */
-export async function keptFile(store: Store, hash: string): Promise<Uint8Array> {
-  const [row] = await store.read<FileRow[]>(
-    'SELECT bytes FROM files WHERE sha256 = ? UNION ALL SELECT bytes FROM uploads WHERE sha256 = ?',
-    [hash, hash],
-  );
-  const bytes = row && new Uint8Array(row.bytes);
-  if (!bytes) throw new Problem(410, 'file-gone', 'The kept file is not there any more. Nothing is read from it.');
-  if (sha256(bytes) !== hash)
-    throw new Problem(410, 'file-altered', 'The kept file is not what came: it was altered. Nothing is read from it.');
-  return bytes;
 }

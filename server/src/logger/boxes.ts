@@ -6,7 +6,7 @@ import { boxName, timeOfBox } from '@fonte/core/round';
 import { unit } from '@fonte/core/units';
 import { serverPen, type Books } from '../book/books.ts';
 import { writtenBefore } from '../book/once.ts';
-import { keptFile } from '../files/files.ts';
+import { keptFile } from '../book/named.ts';
 import { atOnce, route, writerOf, type Route, type Services } from '../http/index.ts';
 import type { FileReader } from '../read/index.ts';
 import { refuse, refused, tooMuch } from './refuse.ts';

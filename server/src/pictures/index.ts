@@ -5,7 +5,8 @@ import { EntitySchema } from 'typeorm';
 import { ofVisit } from '../book/derivation.ts';
 import type { Books } from '../book/books.ts';
 import type { ServerRoom } from '../book/room.ts';
-import { keptFile, takeUpload } from '../files/files.ts';
+import { keptFile } from '../book/named.ts';
+import { takeUpload } from '../files/files.ts';
 import { derived, integer, optionalText, text, type DerivedRow, type Store } from '../store/index.ts';
 import { atOnce, Problem, route, SentFile, type Route, type Services } from '../http/index.ts';
 

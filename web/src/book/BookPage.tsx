@@ -1,6 +1,6 @@
 import { type BookEntry, type Entry } from '@fonte/core/book';
 import { server } from '@fonte/core/roles';
-import { sayEntry, sayMisfit, titleOf } from '@fonte/core/round';
+import { filesNamed, sayEntry, sayMisfit, titleOf } from '@fonte/core/round';
 import { millis } from '@fonte/core/time';
 import { Link } from 'react-router';
 import { DataTable } from '../feedback/DataTable.tsx';
@@ -14,6 +14,7 @@ export function BookPage() {
   const { id, entries, round } = useRound();
   const { people } = useSession();
   const head = entries.findLast((entry): entry is BookEntry => 'hash' in entry);
+  const hasFiles = entries.some((entry) => 'hash' in entry && filesNamed(entry).length > 0);
   const initials = (person: string) => (person === server ? 'Fonte' : (people.find((one) => one.id === person)?.initials ?? '?'));
   const nameOf = (entry: Entry) => round.visits.find((visit) => visit.id === entry.visit)?.point.code ?? '';
   return (
@@ -23,7 +24,15 @@ export function BookPage() {
       <p>
         <a className="strong" href={`/api/books/${id}/export`} download>
           Hand out this book
-        </a>{' '}
+        </a>
+        {hasFiles && (
+          <>
+            {' or '}
+            <a className="strong" href={`/api/books/${id}/export?with=files`} download>
+              with its pictures and files
+            </a>
+          </>
+        )}{' '}
         <span className="soft small">
           {head ? `${head.seq} entries, head ${head.hash.slice(0, 16)}…. ` : ''}It is a file that anybody can verify alone,{' '}
           <Link to="/verify">also here</Link>.

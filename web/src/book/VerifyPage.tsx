@@ -1,5 +1,6 @@
 import {
   breakWords,
+  fileWords,
   isGood,
   readBookFile,
   signatureWords,
@@ -9,7 +10,7 @@ import {
   type VerifiedFile,
 } from '@fonte/core/book';
 import { readHead } from '@fonte/core/custody';
-import { kindOf, titleOf } from '@fonte/core/round';
+import { filesNamed, kindOf, titleOf } from '@fonte/core/round';
 import { InboxOutlined } from '@ant-design/icons';
 import { Input, Upload } from 'antd';
 import { useState } from 'react';
@@ -26,7 +27,7 @@ export function VerifyPage() {
   const [witness, setWitness] = useState('');
   const { busy, run, say } = useAction();
   const head = readHead(witness);
-  const check = (book: BookFile, known: Head | null) => verifyBookFile(book, known, { kindOf, prove: isSignedBy });
+  const check = (book: BookFile, known: Head | null) => verifyBookFile(book, known, { kindOf, prove: isSignedBy, filesOf: filesNamed });
   const open = (chosen: File) =>
     void run(async () => {
       setVerified(null);
@@ -81,9 +82,18 @@ export function VerifyPage() {
   );
 }
 
+/** What came with a book beside its entries. */
+function saysFiles(files: VerifiedFile['files']): string {
+  if (files === null) return 'Its pictures and files were not handed out with it.';
+  if (files.named === 0) return 'Its entries name no pictures or files.';
+  return files.named === 1
+    ? 'The one file that an entry names came with it.'
+    : `All ${files.named} pictures and files that its entries name came with it.`;
+}
+
 function Verdict({ name, book, verified }: { name: string; book: BookFile; verified: VerifiedFile }) {
   const good = isGood(verified);
-  const { breaks, signatures, isWhole, isWitnessed, head } = verified;
+  const { breaks, signatures, isWhole, isWitnessed, head, files } = verified;
   const entryOf = (id: string) => book.entries.find((entry) => entry.id === id);
   const said = (seq: number, id: string) => {
     const entry = entryOf(id);
@@ -104,6 +114,11 @@ function Verdict({ name, book, verified }: { name: string; book: BookFile; verif
             {said(seq, id)}: {signatureWords[code]}.
           </li>
         ))}
+        {(files?.faults ?? []).map(({ seq, id, code }, place) => (
+          <li key={`${seq} ${code} ${place}`}>
+            {said(seq, id)}: {fileWords[code]}.
+          </li>
+        ))}
         {!isWhole && <li>It does not end where it says.</li>}
         {isWitnessed === false && <li>It is not the book of which the paper tells.</li>}
         {isWitnessed === true && <li>It holds what the paper tells of it.</li>}
@@ -114,6 +129,7 @@ function Verdict({ name, book, verified }: { name: string; book: BookFile; verif
         {signatures.unsigned > 0 ? `, ${signatures.unsigned} are from before devices signed, and prove nothing of who wrote them` : ''}
         {signatures.unreadable > 0 ? `, ${signatures.unreadable} had a name taken away since, as the book records` : ''}.
       </p>
+      {files?.faults.length ? null : <p className="small">{saysFiles(files)}</p>}
       {book.devices.length > 0 && (
         <p className="small">
           {book.devices
