@@ -86,7 +86,7 @@ describe.sequential('a new version of the application', () => {
     await click(page, 'Use it now');
     await page.waitForFunction(() => !document.body.innerText.includes('A new version waits'), { timeout: patience, polling });
     await see(page, 'The water is');
-    expect(await page.$eval('.typed.big input', (one) => (one as HTMLInputElement).value)).toBe('7.4');
+    expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('7.4');
     await page.close();
   });
 });
@@ -188,7 +188,7 @@ describe.sequential('a browser that keeps nothing', () => {
     await page.setOfflineMode(true);
     await walk.readLevel(page, '7.402');
     await see(page, 'cannot keep');
-    expect(await page.$eval('.typed.big input', (one) => (one as HTMLInputElement).value)).toBe('7.402');
+    expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('7.402');
     expect(await shows(page, '1 entry only on this device')).toBe(false);
     await page.setOfflineMode(false);
     await click(page, 'Write it down');

@@ -76,7 +76,7 @@ describe.sequential('two devices that disagree', () => {
     await press(page, 'Place or strike');
     const time = '.ant-modal-wrap .ant-picker input';
     await page.waitForSelector(time);
-    const shown = await page.$eval(time, (one) => (one as HTMLInputElement).value);
+    const shown = await page.$eval(time, (one) => one.value);
     expect(shown).toMatch(/^2026-11-23 \d\d:\d\d:\d\d$/);
     expect(await seriousBarriers(page)).toEqual([]);
     const earlier = async (minutes: number) => {
@@ -105,7 +105,7 @@ describe.sequential('a book that is handed out', () => {
     await page.bringToFront();
     await click(page, 'Field book', 'link');
     const link = await page.waitForSelector('a[download]');
-    const address = await link!.evaluate((one) => (one as HTMLAnchorElement).href);
+    const address = await link!.evaluate((one) => one.href);
     const text = await page.evaluate(async (from) => (await fetch(from)).text(), address);
     const { head, book } = JSON.parse(text) as { head: { count: number; hash: string }; book: string };
     const file = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'handed-out.book.json');

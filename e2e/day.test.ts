@@ -117,7 +117,7 @@ describe.sequential('the day of a round', () => {
     await see(page, 'Leave Market hall for another day');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
-    const remedy = await page.$$eval('.day-remedies button', (all) => all.map((one) => one.textContent!.trim()));
+    const remedy = await page.$$eval('.day-remedies button', (all) => all.map((one) => one.textContent.trim()));
     expect(remedy[0]).toMatch(/^Set out at \d\d:\d\d: at the lab \d\d:\d\d$/);
     await click(page, remedy[0]!);
     await see(page, `At the lab at ${remedy[0]!.slice(-5)}`);

@@ -37,7 +37,7 @@ async function killBrowser(): Promise<void> {
   browser = await openBrowser(profile);
 }
 
-const inField = () => page.$eval(field, (one) => (one as HTMLInputElement).value);
+const inField = () => page.$eval(field, (one) => one.value);
 const overwrite = async () => {
   await page.click(field, { count: 3 });
   await page.keyboard.press('Backspace');

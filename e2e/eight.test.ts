@@ -47,7 +47,7 @@ describe.sequential('a round of eight mixed points', () => {
     await see(page, 'This day cannot be done');
     await see(page, 'What would help');
     expect(await seriousBarriers(page)).toEqual([]);
-    const offered = await page.$$eval('.day-remedies button', (all) => all.map((one) => one.textContent!.trim()));
+    const offered = await page.$$eval('.day-remedies button', (all) => all.map((one) => one.textContent.trim()));
     const onTheWay = offered.find((one) => one.startsWith('Hand over on the way'))!;
     expect(offered.join('\n')).toMatch(/^Set out at 0\d:\d\d: at the lab \d\d:\d\d$/m);
     await press(page, onTheWay);
@@ -64,7 +64,7 @@ describe.sequential('a round of eight mixed points', () => {
   });
 
   it('is timed anew when a drive takes longer than the map says', async () => {
-    const at = () => page.$eval('h1', (one) => one.textContent!.slice(-5));
+    const at = () => page.$eval('h1', (one) => one.textContent.slice(-5));
     await see(page, 'Hand over: ');
     const before = await at();
     const [first] = await page.$$eval('.day-drive', (all) => all.map((one) => one.getAttribute('aria-label')!));
@@ -77,7 +77,7 @@ describe.sequential('a round of eight mixed points', () => {
     await page.keyboard.press('Enter');
     expect(first).toMatch(/^\d+ min on the road from the start to /);
     await see(page, '45 min on the road');
-    await page.waitForFunction((old) => document.querySelector('h1')!.textContent!.slice(-5) !== old, {}, before);
+    await page.waitForFunction((old) => document.querySelector('h1')!.textContent.slice(-5) !== old, {}, before);
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'At the lab at');
   });

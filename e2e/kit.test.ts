@@ -109,7 +109,7 @@ describe.sequential('a kit', () => {
     await walk.closed(office);
     await click(office, 'Make the link');
     await see(office, 'and to nobody else');
-    link = await office.$eval('textarea[aria-label="Link"]', (one) => (one as HTMLTextAreaElement).value);
+    link = await office.$eval('textarea[aria-label="Link"]', (one) => one.value);
   });
 
   it('has a sheet with the same steps, lines for a pen, and the link', async () => {

@@ -76,7 +76,7 @@ describe.sequential('the level of a well', () => {
   });
 
   it('is converted only when that is asked for, where its unit is changed over it', async () => {
-    const typed = () => page.$eval('.typed.big input', (one) => (one as HTMLInputElement).value);
+    const typed = () => page.$eval('.typed.big input', (one) => one.value);
     await option(page, 'Read with', 'Electric tape');
     await type(page, 'Another reading', '7.51');
     await choose(page, 'Unit of Another reading', 'ft');

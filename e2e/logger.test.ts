@@ -70,7 +70,7 @@ describe.sequential('a logger’s record', () => {
   it('follows a sensor that drifts, and leaves a level by hand out with its reason', async () => {
     const offs = () =>
       page.$$eval('[aria-label="Levels by hand beside it"] tbody tr td:nth-child(4)', (all) =>
-        all.map((one) => parseInt(one.textContent!.replace('−', '-'))),
+        all.map((one) => parseInt(one.textContent.replace('−', '-'))),
       );
     const worst = Math.max(...(await offs()).map(Math.abs));
     expect(worst).toBeGreaterThanOrEqual(8);

@@ -221,9 +221,9 @@ describe.sequential('a day without signal', () => {
     // What was typed in a tab that is gone is there in the next, which asks about it.
     page = await openPage(`/rounds/${round}/at/${visits.tap}/tap`);
     await see(page, 'and not written down. Is it still so?');
-    expect(await page.$eval('.step-now input', (one) => (one as HTMLInputElement).value)).toBe('16.9');
+    expect(await page.$eval('.step-now input', (one) => one.value)).toBe('16.9');
     await click(page, 'Start afresh');
-    expect(await page.$eval('.step-now input', (one) => (one as HTMLInputElement).value)).toBe('');
+    expect(await page.$eval('.step-now input', (one) => one.value)).toBe('');
     await walk.measureStep(page, 'Measure the water temperature', '17.2');
     await walk.measureStep(page, 'Measure free chlorine', '0.41');
     await walk.chooseDisinfection(page, 'Bleach');

@@ -233,7 +233,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
       await see(page, 'storm from the west');
       await see(page, '7.411');
     }
-    const text = (page: Page) => page.$eval('main', (main) => (main as HTMLElement).innerText);
+    const text = (page: Page) => page.$eval('main', (main) => main.innerText);
     expect(await text(tablet)).toBe(await text(phoneOfRui));
   });
 

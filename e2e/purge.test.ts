@@ -47,7 +47,7 @@ async function readTape(page: Page): Promise<string> {
     while (!(await isWet())) await press(`Lower by ${down}`);
     if (up) await press(`Raise by ${up}`);
   }
-  return page.$eval('.tape-device .value', (one) => one.textContent!.replace(' m', ''));
+  return page.$eval('.tape-device .value', (one) => one.textContent.replace(' m', ''));
 }
 
 /** Goes to the well, connects a simulated one and reads its level twice. */
@@ -91,7 +91,7 @@ async function timeFlow(page: Page, caught: string, took: string): Promise<void>
   await walk.closed(page);
 }
 
-const nextSet = async (page: Page) => Number((await page.$eval('.set-form h2', (one) => one.textContent!)).replace(/\D+(\d+).*/, '$1'));
+const nextSet = async (page: Page) => Number((await page.$eval('.set-form h2', (one) => one.textContent)).replace(/\D+(\d+).*/, '$1'));
 
 /** Reads a set off the probe; where the method wants the level, it is read off the well as well. */
 async function takeSet(page: Page, level?: string): Promise<void> {
@@ -106,7 +106,7 @@ async function takeSet(page: Page, level?: string): Promise<void> {
   await see(page, `Set ${number + 1}`);
 }
 
-const levelOf = (page: Page) => page.$eval('.rig', (one) => /level stands at ([\d.]+) m/.exec(one.textContent!)![1]!);
+const levelOf = (page: Page) => page.$eval('.rig', (one) => /level stands at ([\d.]+) m/.exec(one.textContent)![1]!);
 
 describe.sequential('low flow at a quick well', () => {
   onDemo((set) => {
@@ -150,7 +150,7 @@ describe.sequential('low flow at a quick well', () => {
     await page.reload();
     // Nothing typed is lost, and the well goes on.
     await see(page, 'Take over from the probe');
-    const kept = await page.$$eval('.number-row input', (all) => all.map((one) => (one as HTMLInputElement).value).filter(Boolean).length);
+    const kept = await page.$$eval('.number-row input', (all) => all.map((one) => one.value).filter(Boolean).length);
     expect(kept).toBe(5);
     await walk.skip(page, '10 min');
   });
@@ -178,7 +178,7 @@ describe.sequential('low flow at a quick well', () => {
     const { page } = stage;
     await walk.unfold(page, 'By other criteria');
     await see(page, 'Cannot tell: redox potential not read');
-    const first = await page.$$eval('[aria-label="By other criteria"] .word', (all) => all.map((one) => one.textContent!));
+    const first = await page.$$eval('[aria-label="By other criteria"] .word', (all) => all.map((one) => one.textContent));
     expect(first.filter((one) => one.includes('After set')).length).toBeGreaterThan(2);
   });
 
@@ -207,7 +207,7 @@ describe.sequential('low flow at a quick well', () => {
     await click(page, 'Purge', 'link');
     await see(page, 'In this order, at 150 mL/min:');
     // 500 mL at 150 mL/min: 3.33 min.
-    expect(await page.$$eval('.fill-order li', (all) => all.map((one) => one.textContent!).join('\n'))).toMatch(
+    expect(await page.$$eval('.fill-order li', (all) => all.map((one) => one.textContent).join('\n'))).toMatch(
       /250 mL: 2 min|500 mL: 4 min/,
     );
   });
@@ -231,7 +231,7 @@ describe.sequential('a tight well', () => {
     await click(page, 'Pump on');
     await timeFlow(page, '400', '60');
     await walk.skip(page, '10 min');
-    await page.waitForFunction(() => Number(/level stands at ([\d.]+) m/.exec(document.querySelector('.rig')!.textContent!)![1]) > 7.9);
+    await page.waitForFunction(() => Number(/level stands at ([\d.]+) m/.exec(document.querySelector('.rig')!.textContent)![1]) > 7.9);
     await takeSet(page, await levelOf(page));
     await click(page, 'Decide: the level falls too far');
     await choose(page, 'What is done', 'Go on as it is');

@@ -176,7 +176,7 @@ describe.sequential('a round without a lab', () => {
     await see(page, 'Look round before you touch anything');
     await click(page, 'Go on');
     await walk.arrive(page);
-    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
+    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent);
     await walk.fillNext(page, label);
     await walk.fillNext(page, label.replace(/N$/, 'A'));
     await open('/rounds', 'By boat');
@@ -223,7 +223,7 @@ describe.sequential('a round without a lab', () => {
     const file = join(mkdtempSync(join(tmpdir(), 'fonte-')), 'island.csv');
     writeFileSync(file, ['Sample,Parameter,Result,Unit', ...rows].join('\n'));
     const input = (await page.waitForSelector('input[type=file]'))!;
-    await (input as ElementHandle<HTMLInputElement>).uploadFile(file);
+    await input.uploadFile(file);
     await click(page, 'Write 2 results down');
     await see(page, 'Every result meets its value.');
     await open('/rounds', 'By boat');

@@ -157,9 +157,9 @@ describe.sequential('a blank and a duplicate', () => {
     await see(page, '8 labels, pre-filled');
     expect(await seriousBarriers(page)).toEqual([]);
     expect(await overflow(page)).toBe(0);
-    const visit = await page.$eval('.stream-point a', (one) => (one as HTMLAnchorElement).href);
+    const visit = await page.$eval('.stream-point a', (one) => one.href);
     await page.goto(visit.replace(/arrive$/, 'fill'), { waitUntil: 'domcontentloaded' });
-    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent!);
+    const label = await (await page.waitForSelector('.label-like'))!.evaluate((one) => one.textContent);
     expect(label).toMatch(/-MW2-M-FR$/);
     await see(page, `Open ${label.replace('FR', 'FS')}, the water that the lab supplied`);
     await click(page, 'Filled earlier');

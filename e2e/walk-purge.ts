@@ -37,7 +37,7 @@ export async function typeSet(page: Page, number: number, set: (typeof goodSets)
   const isTotalFirst = (await page.$eval('.number-rows label', (one) => one.textContent)) === 'Pumped so far';
   const read = [set.temperature, set.ph, set.conductivity, set.oxygen, set.turbidity, ''];
   const [first, ...others] = isTotalFirst ? [set.pumped, ...read] : [...read, set.pumped];
-  await type(page, isTotalFirst ? 'Pumped so far' : 'Temperature', first!);
+  await type(page, isTotalFirst ? 'Pumped so far' : 'Temperature', first);
   for (const value of others) {
     await page.keyboard.press('Enter');
     await page.keyboard.type(value);

@@ -76,14 +76,14 @@ const monitoring = (
       { to: bottom - 0.5, of: 'sand and gravel', water: 'gives' }, { to: bottom + 1, of: 'stiff clay', water: 'holds-back' },
     ],
   },
-} as Point);
+});
 
 const tap = (
   number: number, code: string, name: string, place: string, outlet: string, access: string, more: Partial<Point>, residualMinimum: number | null = 0.2,
 ): Point => ({
   id: id(number), code, name, place, use: 'supply', access, kind: 'house-tap', system: 'Marenta', zone: place, ...more,
   type: 'tap', tap: { outlet, residualMinimum },
-} as Point);
+});
 
 export const points: Point[] = [
   monitoring(21, 'MW1', 'Tannery 1, upstream', 61.48, 21, [14, 20], 'Gate code at the town hall. Goats: shut the gate.', {

@@ -163,8 +163,8 @@ describe('refusing', () => {
     refused({ ...level(), at: { utc: '1970-01-01T00:00:10.000Z', offset: 0 } }, 422, 'not-an-entry', 'at.utc'));
   it('an object that says of itself what it becomes, wherever it stands', async () => {
     const hostile = { length: { toString: 0 } };
-    await refused({ ...level(), id: hostile } as never, 422, 'not-an-entry', 'id');
-    await refused({ ...level(), payload: { measuringPoint: hostile } } as never, 422, 'unsound', 'payload.measuringPoint.length');
+    await refused({ ...level(), id: hostile }, 422, 'not-an-entry', 'id');
+    await refused({ ...level(), payload: { measuringPoint: hostile } }, 422, 'unsound', 'payload.measuringPoint.length');
   });
   it('an entry that names no visit, or one too many', async () => {
     await refused({ ...level(), visit: null }, 422, 'place', 'visit');
@@ -341,7 +341,7 @@ describe('an entry that the server dies of', () => {
     ['flowing', { head: { text: '..', unit: 'm' } }],
   ])('is none where a %s tape says what is no number: it is refused at its field', async (tool, numbers) => {
     const [good, bad] = [made(), { ...made(), payload: reading('7.40', { by: { tool, ...numbers } }) }];
-    const results = await at.postAll([good, bad as never, made('7.41')]);
+    const results = await at.postAll([good, bad, made('7.41')]);
     expect(results.map(({ status }) => status)).toEqual([201, 422, 201]);
     expect(JSON.stringify(results[1])).toContain('payload.by.');
   });

@@ -32,9 +32,9 @@ beforeEach(async () => {
       script.atWell(purgeReading, { pumped: { text, unit: 'L' }, values: { ph: { text: '6.90', unit: 'pH' } } }),
     ),
     script.atWell(purgeEnded, { flowCell: 'detached', filling: { how: 'split' } }),
-    script.atWell(bottleFilled, { bottle: nitrogen! }),
-    script.atWell(bottleFilled, { bottle: metals! }),
-    script.write(handedOver, handing([nitrogen!, { bottle: metals!, condition: 'leaking' }])),
+    script.atWell(bottleFilled, { bottle: nitrogen }),
+    script.atWell(bottleFilled, { bottle: metals }),
+    script.write(handedOver, handing([nitrogen, { bottle: metals, condition: 'leaking' }])),
   ];
   for (const step of steps) expect((await at.post(step)).status).toBe(201);
   handOver = steps.at(-1)!.id;
@@ -49,7 +49,7 @@ const csv =
 
 describe('the desk', () => {
   it('gets the form once and its answer is written down, refusals too', async () => {
-    at.desk.refuse = { [metals!]: 'Leaking' };
+    at.desk.refuse = { [metals]: 'Leaking' };
     await Promise.all([ask(), ask()]);
     expect(at.desk.asked[0]).toMatchObject({
       count: 2,
@@ -68,7 +68,7 @@ describe('the desk', () => {
 
   it('may say later that a bottle broke: what it said last holds, and its sample is owed', async () => {
     await ask();
-    at.desk.refuse = { [nitrogen!]: 'Broken on the bench' };
+    at.desk.refuse = { [nitrogen]: 'Broken on the bench' };
     await ask();
     const round = await at.books.round(at.script.book);
     expect(round.bottles.find(({ id }) => id === nitrogen)?.lost).toEqual({ how: 'refused', reason: 'Broken on the bench' });
@@ -83,7 +83,7 @@ describe('the desk', () => {
     await ask();
     expect((await at.entries()).filter(({ kind }) => kind === 'lab-answered')).toHaveLength(1);
     at.desk.takeIn = takeIn.bind(at.desk);
-    for (const refuse of [{}, { [metals!]: 'Broke' }, {}]) {
+    for (const refuse of [{}, { [metals]: 'Broke' }, {}]) {
       at.desk.refuse = refuse;
       at.script.now += 60_000;
       await ask();
@@ -137,7 +137,7 @@ describe('a report', () => {
   const sha = async (answer: ReturnType<typeof upload>) => ((await answer).body as { sha256: string }).sha256;
 
   beforeEach(async () => {
-    at.desk.refuse = { [metals!]: 'Leaking' };
+    at.desk.refuse = { [metals]: 'Leaking' };
     await ask();
   });
 

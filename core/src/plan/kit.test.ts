@@ -115,7 +115,7 @@ describe('the load', () => {
 });
 
 describe('suggestions', () => {
-  const of = (change: Partial<Point>) => suggest({ ...tapPoint, ...change } as Point).map(({ analysis }) => analysis);
+  const of = (change: Partial<Point>) => suggest({ ...tapPoint, ...change }).map(({ analysis }) => analysis);
 
   it('follow what lies about a point', () => {
     expect(of({ kind: 'outlet', surroundings: [] })).toEqual([]);

@@ -114,7 +114,7 @@ describe('a lab as it is registered', () => {
   });
 
   it('is asked for what it does not take, and never opens where it has no hours', () => {
-    const codes = (lab: Partial<Lab>) => questionLab({ ...known, ...lab } as Lab, ['coliforms', 'radon', 'radon']).map(({ code }) => code);
+    const codes = (lab: Partial<Lab>) => questionLab({ ...known, ...lab }, ['coliforms', 'radon', 'radon']).map(({ code }) => code);
     expect(codes({ intake: [hours(1, '08:00', '12:00')] })).toEqual([]);
     expect(codes({ intake: [hours(1, '08:00', '12:00')], takes: ['coliforms'] })).toEqual(['lab-takes-not']);
     expect(codes({})).toEqual(['lab-never-opens']);

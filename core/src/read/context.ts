@@ -67,7 +67,7 @@ export function splitUnit(cell: string): { number: string; unit: CalledUnit } | 
   if (cell.length > longestResult || !/[a-z%µμ°]/i.test(cell)) return null;
   const match = unitNext.exec(cell.trim());
   const called = match && unitCalled(match[2]!);
-  return called ? { number: match![1]!, unit: called } : null;
+  return called ? { number: match[1]!, unit: called } : null;
 }
 
 /** What the words of a file mean; its reporting limits, unlike its results, are few. */

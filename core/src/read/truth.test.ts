@@ -150,7 +150,7 @@ describe('a report made from known truth', () => {
         // What cannot be is handed back.
         fc.pre(rows.every(({ id, value }) => value <= parameter(id).possible[1]));
         fc.pre(shape !== 'wide' || new Set(rows.map((row) => row.name)).size >= 2);
-        const read = readBack(shapes[shape](rows, style), mark, { ...first!.mapping, decimals: style });
+        const read = readBack(shapes[shape](rows, style), mark, { ...first.mapping, decimals: style });
         const key = (one: { parameter: string; bottle: string }) => `${one.bottle} ${one.parameter}`;
         expect(read!.results.map(key).sort()).toEqual(rows.map((row) => `${row.sample} ${row.id}`).sort());
       }),

@@ -56,7 +56,7 @@ function step(round: OwnRound, entry: Entry): OwnRound {
   const visit = round.visits.get(entry.visit!) ?? emptyVisit;
   const planned = round.plan.plan!.visits.find((candidate) => candidate.id === entry.visit)!;
   const next = room.advance(visit[place.name], entry, new AroundVisit(round, planned));
-  round.visits.set(entry.visit!, { ...visit, [place.name]: next } as VisitBook);
+  round.visits.set(entry.visit!, { ...visit, [place.name]: next });
   return round;
 }
 

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { analysisIds } from '../bottles/index.ts';
 import { instrumentFor } from '../prepare/index.ts';
-import { pointKindIds, pointKind, type Point } from '../registers/index.ts';
+import { pointKindIds, pointKind } from '../registers/index.ts';
 import { protocolsFor } from '../tap/index.ts';
 import { stepsFor } from '../tap/where.ts';
 import { tapPoint, wellPoint } from '../../test/script.ts';
@@ -13,8 +13,8 @@ it('nothing that a protocol asks to measure comes as a surprise after the van ha
   let asked = 0;
   for (const kind of pointKindIds)
     for (const analysis of analysisIds) {
-      const point = { ...(pointKind(kind).type === 'well' ? wellPoint : tapPoint), kind } as Point;
-      const listed = instrumentsFor({ visits: [{ id: 'v', point, analyses: [analysis] } as never], date });
+      const point = { ...(pointKind(kind).type === 'well' ? wellPoint : tapPoint), kind };
+      const listed = instrumentsFor({ visits: [{ id: 'v', point, analyses: [analysis] }], date });
       for (const protocol of protocolsFor([analysis], point))
         for (const { act } of stepsFor(protocol, point)) {
           const needs = act.type === 'measure' || act.type === 'constant' ? instrumentFor(act.parameter) : null;

@@ -15,7 +15,7 @@ const begun = new Script().plan().sampleTap();
 /** Adds an entry to the round. @throws whatever the fold of the book would die of, for everybody who opens it */
 function foldOn(kind: AnyKind, payload: unknown): void {
   const visit = kind.stands === 'at-visit' ? begun.tap : null;
-  const entry = begun.make(kind as never, payload as never, visit);
+  const entry = begun.make(kind as never, payload, visit);
   fold([...begun.entries, entry]);
 }
 

@@ -12,9 +12,9 @@ const tap = (number: number, change: Partial<TapPoint>): TapPoint => ({ ...tapPo
 function school([first, second, third] = ['School', 'School', 'Hall']) {
   const book = new Script();
   const visits = [
-    { id: kitchen, point: tap(31, { name: 'Kitchen', building: first! }), analyses: ['coliforms' as const] },
-    { id: ward, point: tap(32, { name: 'Ward', building: second! }), analyses: ['coliforms' as const] },
-    { id: far, point: tap(33, { name: 'Hall', building: third! }), analyses: ['coliforms' as const] },
+    { id: kitchen, point: tap(31, { name: 'Kitchen', building: first }), analyses: ['coliforms' as const] },
+    { id: ward, point: tap(32, { name: 'Ward', building: second }), analyses: ['coliforms' as const] },
+    { id: far, point: tap(33, { name: 'Hall', building: third }), analyses: ['coliforms' as const] },
   ];
   book.plan([], { visits });
   const round = () => fold(book.entries)!;

@@ -1,7 +1,7 @@
 import { normal, seedOf } from './noise.ts';
 import type { SimulatedWell } from './well.ts';
 import { wellAfter, type FlowChange, type WellGear, type WellShape } from './well.ts';
-import { wells, type WellCharacter } from './tables/wells.ts';
+import { wells } from './tables/wells.ts';
 import { belowMark, type MeasuringPoint, type Well } from '../registers/index.ts';
 
 type WellName = keyof typeof wells;
@@ -62,7 +62,7 @@ export class Instruments {
   private anew(time: number): SimulatedWell {
     const { well, shape, gear, seed, changes } = this.played;
     this.done = changes.filter(({ at }) => at <= time).length;
-    return wellAfter({ character: wells[well] as WellCharacter, shape, gear, seed }, changes, time);
+    return wellAfter({ character: wells[well], shape, gear, seed }, changes, time);
   }
 
   /** As it is at a moment (ms). */

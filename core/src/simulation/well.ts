@@ -1,5 +1,5 @@
 import { probeParameters, type ProbeParameter } from '../purge/index.ts';
-import type { Typed, UnitId } from '../units/index.ts';
+import type { Typed } from '../units/index.ts';
 import { parameter } from '../parameters/index.ts';
 import { Drawdown } from './drawdown.ts';
 import { normal } from './noise.ts';
@@ -169,7 +169,7 @@ export class SimulatedWell {
       const spread = id === 'turbidity' ? noise + this.probe.seen[id] * 0.012 : noise;
       const value = this.probe.seen[id] + spread * normal(this.seed, this.time * 8 + place);
       const floor = id === 'redox' || id === 'temperature' ? value : Math.max(0, value);
-      return [id, { text: floor.toFixed(decimals), unit: parameter(id).unit as UnitId }] as const;
+      return [id, { text: floor.toFixed(decimals), unit: parameter(id).unit }] as const;
     });
     return Object.fromEntries(shown) as Record<ProbeParameter, Typed>;
   }

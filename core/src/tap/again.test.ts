@@ -90,7 +90,7 @@ describe('what a sample is', () => {
     const book = new Script().plan(['pfas533']);
     const protocol = protocolNamed('pfas-533-tap');
     const gear = visitOf(book).bottles.flatMap(({ card }) => card.gear ?? []);
-    book.write(gearChecked, { gear: gear[0]!, isSo: false } as never);
+    book.write(gearChecked, { gear: gear[0]!, isSo: false });
     book.start('pfas-533-tap');
     const before = sampleNow(visitOf(book), runOf(book), book.now);
     expect(before.reasons.map(({ code }) => code)).toContain('gear');

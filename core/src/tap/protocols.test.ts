@@ -255,7 +255,7 @@ describe('ways to run a procedure', () => {
 
   it('of bacteria are those of the water: of a network, of a source, of somebody’s own', () => {
     const ways = (point: Partial<TapPoint>) =>
-      proceduresFor(['coliforms'], { ...tapPoint, ...point } as TapPoint, '2026-11-23').flatMap(({ ways: all }) => all.map(({ id }) => id));
+      proceduresFor(['coliforms'], { ...tapPoint, ...point }, '2026-11-23').flatMap(({ ways: all }) => all.map(({ id }) => id));
     expect(ways({})).toEqual(['coliforms-distribution', 'coliforms-outlet-first', 'coliforms-at-the-tap', 'coliforms-as-drunk']);
     for (const raw of [{ kind: 'raw-tap' }, { kind: 'spring' }, { kind: 'outlet', water: 'raw' }] as const)
       expect(ways(raw)).toEqual(['coliforms-raw']);
@@ -394,7 +394,7 @@ describe('tests that meet at one tap', () => {
 });
 
 describe('what a point is', () => {
-  const steps = (point: Partial<TapPoint>) => stepsAt(named('coliforms-distribution'), { ...tapPoint, ...point } as TapPoint, new Map());
+  const steps = (point: Partial<TapPoint>) => stepsAt(named('coliforms-distribution'), { ...tapPoint, ...point }, new Map());
   const ids = (point: Partial<TapPoint>) => steps(point).map(({ id }) => id);
 
   it('makes a dead end run longer, until the temperature holds', () => {
@@ -488,7 +488,7 @@ it('an oath to an empty field blank does not stand in the book, whatever page wr
 
 it('an outbreak has its way wherever Legionella is sampled: at showers, tanks and surfaces as well', () => {
   const titles = (kind: TapPoint['kind'], date: string) =>
-    proceduresFor(['legionella'], { ...tapPoint, kind } as TapPoint, date).flatMap(({ ways }) => ways.map(({ title }) => title));
+    proceduresFor(['legionella'], { ...tapPoint, kind }, date).flatMap(({ ways }) => ways.map(({ title }) => title));
   for (const kind of ['shower', 'tank', 'surface', 'house-tap'] as const) {
     expect(
       titles(kind, '2026-12-01').filter((title) => title.includes('outbreak')),
@@ -502,7 +502,7 @@ it('an outbreak has its way wherever Legionella is sampled: at showers, tanks an
 
 it('a way is proposed after the one before only where none of them is for what has happened at a place', () => {
   const waysAt = (analysis: AnalysisId, kind: TapPoint['kind'], more: Partial<TapPoint> = {}) =>
-    proceduresFor([analysis], { ...tapPoint, kind, ...more } as TapPoint, '2026-12-01').find(({ ways }) => ways.length > 1)!.ways;
+    proceduresFor([analysis], { ...tapPoint, kind, ...more }, '2026-12-01').find(({ ways }) => ways.length > 1)!.ways;
   expect(mayFollow(waysAt('coliforms', 'house-tap'))).toBe(true);
   expect(mayFollow(waysAt('legionella', 'shower'))).toBe(false);
   expect(mayFollow(waysAt('coliforms', 'outside-tap', { water: 'private', disinfection: 'none' }))).toBe(false);

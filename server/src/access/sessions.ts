@@ -1,5 +1,5 @@
 import { sessionLasts, type Me, type Scope } from '@fonte/core/access';
-import type { Device, Person } from '@fonte/core/registers';
+import type { Person } from '@fonte/core/registers';
 import type { Clock } from '@fonte/core/time';
 import { parse } from 'cookie';
 import type { Request, Response } from 'express';
@@ -138,7 +138,7 @@ export class Sessions {
 }
 
 /** What a person is told of themselves. */
-export const meOf = ({ person, device, provenAt, scope }: Who): Me => ({ person, device: device as Device | null, provenAt, scope });
+export const meOf = ({ person, device, provenAt, scope }: Who): Me => ({ person, device: device, provenAt, scope });
 
 /** Ends every session and every link: after a database was restored, what was ended since its copy would be good again. */
 export async function endAllAccess(store: Store): Promise<void> {

@@ -10,7 +10,7 @@ export const registerRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
     route(registered[name], async ({ in: { id } }) => {
       const found = await thing(store, name, id);
       if (!found) throw new Problem(404, 'no-thing', 'There is no such thing in the register.');
-      return found as never;
+      return found;
     }),
   ]),
 ];

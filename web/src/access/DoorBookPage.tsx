@@ -31,7 +31,7 @@ export function DoorBookPage() {
       ) : (
         <DataTable<BookEntry<'access-noted', (typeof accessNoted)['payload']['_output']>>
           label="At the door"
-          rows={rows as BookEntry<'access-noted', (typeof accessNoted)['payload']['_output']>[]}
+          rows={rows}
           rowKey={({ id }) => id}
           columns={[
             { title: 'When', isShort: true, render: ({ at }) => showSecond(millis(at), siteZone()) },

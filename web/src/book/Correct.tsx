@@ -100,7 +100,7 @@ function Correction<S extends z.ZodType, V extends object>({
     at: (path) => path.replace(/^instead\.payload\b/, 'instead'),
     ask: ({ instead }, { moment: said }) => [
       ...(isReplacing.current ? questionMoment(round, entry, said, now()) : []),
-      ...(ask && isReplacing.current && instead !== undefined ? ask(instead as z.output<S>) : []),
+      ...(ask && isReplacing.current && instead !== undefined ? ask(instead) : []),
     ],
     write: async (said, { id, kept }) => {
       await append(struck, payloadOf(said, form.values.moment, isReplacing.current), { at: entry.visit, id, kept });

@@ -75,7 +75,7 @@ export function useKeptFile(sha256: string, address: string): string | null {
   useEffect(() => {
     let own: string | null = null;
     let isGone = false;
-    disk()
+    void disk()
       .then(({ files }) => files.get(sha256))
       .catch(() => undefined)
       .then((file) => {

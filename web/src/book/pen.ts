@@ -22,7 +22,7 @@ export function draftOf<K extends string, S extends z.ZodType>(
   device = author,
 ): Entry {
   const pen: Pen = { book, author, device, now: moment, offset: offsetAt(moment), clock: connection().clock };
-  return writeEntry(pen, kind, payload, { visit, ...(id ? { id } : {}) }) as Entry;
+  return writeEntry(pen, kind, payload, { visit, ...(id ? { id } : {}) });
 }
 
 /** An entry as it is kept and sent: written on this device, and signed by it. */

@@ -101,7 +101,7 @@ const namesFile = ({ payload }: Entry) => /"[0-9a-f]{64}"/.test(JSON.stringify(p
 /** One sender for each book over all tabs and the background; where the browser has no locks, whatever is sent twice counts once. */
 async function alone<T>(book: string, work: () => Promise<T>): Promise<T> {
   const { locks } = (globalThis.navigator as { locks?: LockManager } | undefined) ?? {};
-  return locks ? ((await locks.request(`fonte-send-${book}`, work)) as T) : work();
+  return locks ? await locks.request(`fonte-send-${book}`, work) : work();
 }
 
 interface SyncManager {

@@ -7,7 +7,7 @@ export async function pdfOf(document: TDocumentDefinitions): Promise<Blob> {
     import('pdfmake/build/vfs_fonts.js'),
   ]);
   return new Promise((resolve) => {
-    pdfMake.createPdf(document, undefined, undefined, fonts as unknown as Record<string, string>).getBlob(resolve);
+    pdfMake.createPdf(document, undefined, undefined, fonts).getBlob(resolve);
   });
 }
 

@@ -24,7 +24,7 @@ export function ManySelect({ value = [], onChange = () => undefined, onSearch, s
       showSearch={{
         autoClearSearchValue: true,
         ...(onSearch ? { onSearch } : {}),
-        filterOption: (typed, option) => isAdded(typed, option as never, value),
+        filterOption: (typed, option) => isAdded(typed, option, value),
       }}
     />
   );

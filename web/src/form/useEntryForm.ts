@@ -150,7 +150,7 @@ export function useEntryForm<V extends object, P>({
   };
   /** Puts whole values in place of those that stand: what is no longer in them is gone. */
   const put = (change: Partial<V>) => {
-    for (const [key, value] of Object.entries(change)) form.setFieldValue(key as never, value as never);
+    for (const [key, value] of Object.entries(change)) form.setFieldValue(key as never, value);
   };
   const kept = (sent: V) => {
     const empty = next?.(sent) ?? initial;
@@ -160,7 +160,7 @@ export function useEntryForm<V extends object, P>({
     if (next || isBegun) setValues(fresh);
     setTried(false);
     put(fresh);
-    if (first && !isBegun) form.scrollToField(first as never, { block: 'nearest', focus: true });
+    if (first && !isBegun) form.scrollToField(first, { block: 'nearest', focus: true });
   };
   const finish = () => {
     setTried(true);

@@ -102,10 +102,10 @@ function BoxRecordForm({ box }: { box: Asked['box'] }) {
         {record && (
           <>
             <BoxCourse record={record} now={now()} />
-            <Unread of="The file" {...tried!.answer.read} />
-            {tried!.answer.outside > 0 && (
+            <Unread of="The file" {...tried.answer.read} />
+            {tried.answer.outside > 0 && (
               <p className="small">
-                {tried!.answer.outside.toLocaleString('en')} of them lie before the bottles were filled or after they were handed over, and
+                {tried.answer.outside.toLocaleString('en')} of them lie before the bottles were filled or after they were handed over, and
                 are left out.
               </p>
             )}

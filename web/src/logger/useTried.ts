@@ -34,5 +34,5 @@ export function useTried<R, A>(record: R | null, keyOf: (record: R) => string, a
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   const isOwn = refused?.key === key;
-  return { tried: tried?.key === key ? tried : null, say: isOwn ? refused!.say : null, field: isOwn ? refused!.field : null };
+  return { tried: tried?.key === key ? tried : null, say: isOwn ? refused.say : null, field: isOwn ? refused.field : null };
 }

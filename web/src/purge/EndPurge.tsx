@@ -46,7 +46,7 @@ export function End({ visit, purge }: { visit: VisitState; purge: PurgeState }) 
   });
   // By the function that judges the samples afterwards: ended as it stands, with bottles that are filled from it.
   const asEnded = { at: time, entry: '', reason: form.values.reason, filling: { how: 'as-it-is' as const } };
-  const isLess = purgeReasons({ ...purge, ended: asEnded as PurgeState['ended'] }, time).some(({ makes }) => makes === 'special');
+  const isLess = purgeReasons({ ...purge, ended: asEnded }, time).some(({ makes }) => makes === 'special');
   const needsSets = purge.setUp?.method.judges ?? false;
   if (purge.count === 0 && needsSets && purge.decisions.length === 0) return null;
   const Around = purge.ready ? 'section' : 'details';

@@ -151,7 +151,7 @@ function local<E extends AnyEndpoint>(
   { method, path }: E,
   answer: (question: Question<E>) => Promise<Answer<E>>,
 ): readonly [string, Local] {
-  return [`${method} ${path}`, answer as unknown as Local];
+  return [`${method} ${path}`, answer];
 }
 
 export const localAnswers: ReadonlyMap<string, Local> = new Map([

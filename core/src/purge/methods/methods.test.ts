@@ -45,9 +45,9 @@ function purging(choice: PurgeChoice) {
   let book = purgeRoom.empty;
   const around = { point: wellPoint, level };
   const write = (kind: AnyKind, payload: unknown, minutes = 1) => {
-    const entry = script.atWell(kind as never, payload as never, minutes);
-    const misfit = purgeRoom.fits(book, entry as never, around);
-    if (!misfit) book = purgeRoom.advance(book, entry as never, around);
+    const entry = script.atWell(kind as never, payload, minutes);
+    const misfit = purgeRoom.fits(book, entry, around);
+    if (!misfit) book = purgeRoom.advance(book, entry, around);
     return misfit?.code ?? null;
   };
   const set = (ph: string, more: object = {}, minutes = 5) =>
@@ -105,7 +105,7 @@ describe('low flow', () => {
       holdsInAll: { text: '950', unit: 'mL' },
     };
     const parsed = PurgeChoice.parse(JSON.parse(JSON.stringify(whole)));
-    const aim = purgeMethod('low-flow').aim(parsed as never, wellPoint, null)!;
+    const aim = purgeMethod('low-flow').aim(parsed, wellPoint, null)!;
     expect([aim.of, aim.oneVolume.value]).toEqual(['drive-train', 0.95e-3]);
     const neither = PurgeChoice.safeParse(JSON.parse(JSON.stringify({ ...whole, holdsInAll: undefined })));
     expect(neither.error?.issues.map(({ path }) => path.join('.'))).toEqual(['tubing', 'tubingInside']);

@@ -240,7 +240,7 @@ const sets = fc
       now += after;
       return {
         moment: { at: now * 1000, pumped: now * 1e-5 },
-        set: Object.fromEntries(Object.entries(first).map(([id, value]) => [id, value * (1 + by)])) as ReadingSet,
+        set: Object.fromEntries(Object.entries(first).map(([id, value]) => [id, value * (1 + by)])),
       };
     });
   });
@@ -294,7 +294,7 @@ describe('whatever is read', () => {
               ? {
                   cases: cases.map(({ most, ...one }) => ({
                     most,
-                    ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, (value as number) * part])),
+                    ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, (value) * part])),
                   })),
                 }
               : {}),
@@ -313,7 +313,7 @@ describe('whatever is read', () => {
         const turned: Criterion = { ...rule, tolerances: [...rule.tolerances].reverse() };
         const backwards = read.map(({ moment, set: one }) => ({
           moment,
-          set: Object.fromEntries(Object.entries(one).reverse()) as ReadingSet,
+          set: Object.fromEntries(Object.entries(one).reverse()),
         }));
         expect(judged(turned, backwards).stable).toBe(judged(rule, read).stable);
       }),

@@ -110,7 +110,7 @@ export function SetForm({
   const draft = form.values;
   const go = (field: SetField) => {
     setActive(field);
-    form.form.getFieldInstance(pathOf(field) as never)?.focus?.();
+    form.form.getFieldInstance(pathOf(field))?.focus?.();
     document.getElementById(`set-${visit.id}_${pathOf(field).join('_')}`.replace(/[^\w-]/g, '-'))?.focus();
   };
   const following = asked[asked.indexOf(active) + 1];

@@ -23,7 +23,7 @@ export function Foreseen({ chosen, point, level }: { chosen: PurgeChoice; point:
     typeof TypedInput
   >[0]['value'] &
     object);
-  const aim = purgeMethod(chosen.method).aim(chosen as never, point, level);
+  const aim = purgeMethod(chosen.method).aim(chosen, point, level);
   if (!aim) return null;
   const reading = readField(flow.text);
   const rate = reading.ok && reading.value > 0 ? toBase(reading.value, flow.unit) : null;

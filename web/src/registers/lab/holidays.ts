@@ -22,7 +22,7 @@ export async function countries(): Promise<Place[]> {
 /** The parts of a country with holidays of their own. */
 export async function regions(country: string): Promise<Place[]> {
   const Holidays = await calendars();
-  return byName(new Holidays().getStates(country, 'en') as Record<string, string> | undefined);
+  return byName(new Holidays().getStates(country, 'en'));
 }
 
 /** The public holidays of some years, by the wall calendar of the place. */

@@ -130,7 +130,7 @@ export function labValues(lab: Lab | null): LabValues {
     source: '',
     asksForSeal: false,
     intake: fiveDays.map((weekday) => ({ weekday, opens: '', closes: '' })),
-    temperature: {} as Lab['temperature'],
+    temperature: {},
     cutOffs: [],
     holding: {},
     closedDays: [],

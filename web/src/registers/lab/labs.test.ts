@@ -4,7 +4,7 @@ import { labValues, readLab } from './labValues.ts';
 import { hoursInShort } from './LabsPage.tsx';
 
 /** What a form of a new lab holds once these were typed. */
-const typed = (values: object, before: Lab | null = null) => readLab({ ...labValues(null), ...values } as never, before);
+const typed = (values: object, before: Lab | null = null) => readLab({ ...labValues(null), ...values }, before);
 
 const hours = (weekdays: number[], opens = '08:00', closes = '16:00') => weekdays.map((weekday) => ({ weekday, opens, closes }));
 
