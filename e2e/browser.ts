@@ -218,7 +218,7 @@ export async function pick(page: Page, name: string): Promise<void> {
     timeout: patience,
   });
   await page.waitForFunction((one) => !(one as HTMLInputElement).disabled, { timeout: patience, polling }, box);
-  await box!.evaluate((one) => (one).click());
+  await box!.evaluate((one) => one.click());
 }
 
 /** Clicks the first button with this text. */

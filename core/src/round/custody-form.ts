@@ -71,7 +71,7 @@ export function custodyForm(round: RoundState, handOver: HandOver, head: (Head &
     fields: fields.map((field) => ({
       field,
       name: formField(field).name,
-      value: values[field] ?? (form.said)?.[field] ?? always.get(field) ?? '',
+      value: values[field] ?? form.said?.[field] ?? always.get(field) ?? '',
     })),
     columns: columns.map((field) => ({ field, name: formField(field).name })),
     bottles: form.bottles.map(({ bottle: id, box, condition }) => {

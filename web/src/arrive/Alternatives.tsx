@@ -51,7 +51,7 @@ function Alternative({ id, visit, unfit }: Props & { id: string }) {
 /** The bottles of what cannot be taken here stay empty here: an analysis of which one is filled already is not moved. */
 function moved(visit: VisitState, unfit: Props['unfit']) {
   return visit.analyses.filter((id) => {
-    const rules = (visit.table?.analyses[id]?.bottles ?? []);
+    const rules = visit.table?.analyses[id]?.bottles ?? [];
     return (
       unfit.includes(testKindOf(visit.table, id)) && !visit.bottles.some(({ rule, state }) => rules.includes(rule) && state !== 'empty')
     );

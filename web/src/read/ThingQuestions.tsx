@@ -70,7 +70,7 @@ export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: 
   if (things.length === 0) return null;
   const put = ({ code, thing }: Thing, value: string | undefined) => {
     const { key } = thingQuestions[code];
-    const { [thing]: _, ...others } = (mapping[key] ?? {});
+    const { [thing]: _, ...others } = mapping[key] ?? {};
     answer({ [key]: value === undefined ? others : { ...others, [thing]: value } });
   };
   return (
@@ -79,7 +79,7 @@ export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: 
       <ul className="plain stack">
         {things.map((one) => {
           const { asks, choice, label } = words[one.code];
-          const said = (mapping[thingQuestions[one.code].key])?.[one.thing];
+          const said = mapping[thingQuestions[one.code].key]?.[one.thing];
           const choices = one.code === 'unknown-flag' ? flagMeaningNames : one.choices;
           return (
             <li key={`${one.code} ${one.thing}`} className="row">

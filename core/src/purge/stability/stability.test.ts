@@ -294,7 +294,7 @@ describe('whatever is read', () => {
               ? {
                   cases: cases.map(({ most, ...one }) => ({
                     most,
-                    ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, (value) * part])),
+                    ...Object.fromEntries(Object.entries(one).map(([key, value]) => [key, value * part])),
                   })),
                 }
               : {}),
