@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
-# Installs what is missing, then types, lint, import rules and the build, two at a time, and the unit, API and browser tests. Ends with the slowest files, the name of
-# each test that failed, and the count.
+# Installs what is missing, then types, lint, import rules, the build and a sample of changed numbers, two at a time, and the unit, API and browser tests. Ends with the
+# slowest files, the name of each test that failed, and the count.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 . scripts/install.sh || exit 1
@@ -29,12 +29,14 @@ begin lint npm run --silent lint
 lint=$!
 end types "$types"
 end lint "$lint"
+# Some numbers of the tables, each changed: a test has to mind.
+begin mutation npm run --silent mutate -- sample
+mutation=$!
 begin imports npm run --silent imports
-imports=$!
+end imports $!
 begin build npm run --silent build -- --logLevel warn
-build=$!
-end imports "$imports"
-end build "$build"
+end build $!
+end mutation "$mutation"
 
 echo "== tests"
 npx vitest run --reporter=default --reporter=json --outputFile.json="$told/report.json" || true

@@ -1,4 +1,5 @@
-import { writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createVitest, type TestSpecification } from 'vitest/node';
 import { allMutants, nameOf, type Mutant } from './mutants.ts';
@@ -8,13 +9,16 @@ import { isAside, survivors } from './survivors.ts';
  * Changes numbers of the core one after the other and runs the tests that are closest: what no test minds is held by nothing.
  *
  *   npm run mutate                 all of them
+ *   npm run mutate -- sample       twenty, others whenever a file that holds one changes: part of `npm test`, which runs the tests as they are
  *   npm run mutate -- 60 7         sixty, drawn by the seed 7
  *   npm run mutate -- all 1 purge  those of files with a word in their path
  *
  * What compares a table with itself as it was released holds any number, right or wrong: it is left out. So is what draws at random and
  * takes long: none of it knows a number of the trade.
  */
-const [count = 'all', seed = '1', only = ''] = process.argv.slice(2);
+const [asked = 'all', seed = '1', only = ''] = process.argv.slice(2);
+const isSample = asked === 'sample';
+const count = isSample ? '20' : asked;
 const leftOut = /(round\/(editions|nonsense)|simulation\/(estimate|well)|day\/solve\/solver)\.test\.ts$/;
 
 /** A generator with a known course (mulberry32). */
@@ -28,7 +32,8 @@ function drawn(state: number): () => number {
 }
 
 const all = allMutants().filter((one) => isAside(one) === null && one.file.includes(only));
-const draw = drawn(Number(seed));
+const texts = () => [...new Set(all.map(({ file }) => file))].map((file) => readFileSync(file)).join('');
+const draw = drawn(isSample ? createHash('sha256').update(texts()).digest().readUInt32LE() : Number(seed));
 const chosen =
   count === 'all'
     ? all
@@ -87,7 +92,7 @@ async function pass(list: TestSpecification[]): Promise<boolean> {
 }
 
 console.log(`${all.length} numbers, ${chosen.length} of them changed; ${specs.length} files of tests`);
-if (!(await pass(specs))) throw new Error(`The tests fail as it is: ${said()}`);
+if (!isSample && !(await pass(specs))) throw new Error(`The tests fail as it is: ${said()}`);
 const alive: Mutant[] = [];
 const begun = performance.now();
 for (const [index, mutant] of chosen.entries()) {

@@ -3,6 +3,10 @@ import type { Mutant } from './mutants.ts';
 /** Numbers that nobody acts on, and why. */
 const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
   { at: /^core\/src\/simulation\//, why: 'wells that are made up: their checks are physics, in simulation/' },
+  {
+    at: /^core\/src\/purge\/stability\/(approach|fit)/,
+    why: 'an estimate: that it holds four times out of five is measured on simulated wells, by tests that are left out here',
+  },
   { at: /^core\/src\/kit\/tables\/pictures/, why: 'places in a drawing' },
   { at: /./, says: /= 1e-\d+;/, why: 'what binary fractions are rounded by: any number as small does' },
   {
@@ -10,6 +14,7 @@ const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
     says: /^(export )?const (largestPage|listedToday|longestName|longestResult|kept|mostBetween) = \d+;|\.max\(499\);$/,
     why: 'how much of something fits: a page of a list, a cell, a memory',
   },
+  { at: /^core\/src\/day\/remedies/, says: /mostPlanned, mostLeftOut/, why: 'how much is tried before nothing is offered' },
   { at: /read\/cells\/dates/, says: /^const century/, why: 'the middle of the century that years of two digits are of: any near it does' },
   { at: /\/tables\//, says: /^order: [\d.]+,$/, why: 'only the sequence counts, which is held' },
 ];

@@ -428,6 +428,11 @@ describe('a set that comes too soon', () => {
     purge.set('7.00');
     purge.set('7.00', {}, 0.5);
     expect(purge.state()).toMatchObject({ lastTooSoon: { code: 'too-close' }, findings: [{ code: 'same-at-once', severity: 'note' }] });
+    // A minute later the same numbers were read once more.
+    const later = purging({ ...choices['running']!, criterion: 'usgs-nfm@2026-3' } as PurgeChoice);
+    later.set('7.00');
+    later.set('7.00', {}, 62 / 60);
+    expect(later.state().findings.map(({ code }) => code)).toEqual(['set-too-soon']);
     expect(purge.state().stability!.stable).toBe(false);
     purge.set('7.02', {}, 0.25);
     expect(purge.state().findings.map(({ code }) => code)).toEqual(['set-too-soon']);

@@ -215,6 +215,31 @@ describe('what the meter cannot tell', () => {
   it('is not told by a meter that is read in whole numbers', () => {
     expect(judge(1, 1, 0, 1).stable).toBe(false);
   });
+
+  it.each([
+    ['oxygen', 0.1, 0.105, 'epa-1996@2026-3'],
+    ['turbidity', 0.1, 0.105, 'usgs-nfm@2026-3'],
+    ['conductivity', 1, 2, 'usgs-nfm@2026-3'],
+  ] as const)('%s is told so up to steps of %d, and not of %d', (parameter, step, coarser, ref) => {
+    const isStable = (by: number) =>
+      judgeStability(
+        criterion(ref),
+        [1, 0, 1, 0, 1].map((value) => ({ [parameter]: value * by })),
+        [parameter],
+        { steps: { [parameter]: by } },
+      ).parameters[0]!.because.code;
+    expect(isStable(step)).not.toBe(isStable(coarser));
+  });
+
+  it('of the field manual lets conductivity differ by 5 % up to 100 µS/cm and by 3 % above (USGS, table 6.0-1, from memory)', () => {
+    const isStable = (middle: number, part: number) =>
+      judgeStability(
+        criterion('usgs-nfm@2026-3'),
+        [1, 1 + part, 1, 1 + part, 1].map((one) => ({ conductivity: one * middle })),
+        ['conductivity'],
+      ).stable;
+    expect([isStable(99, 0.04), isStable(99, 0.06), isStable(105, 0.04), isStable(105, 0.02)]).toEqual([true, false, false, true]);
+  });
 });
 
 const set = fc.record({
