@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { asNow, hasSlipped, readKept } from './kept.ts';
+import { asNow, hasSlipped, readKept, slippedInBoth } from './kept.ts';
 
 describe('a figure beside the one that was kept', () => {
   const kept = { value: 100, unit: 'ms', yard: 10 };
@@ -19,6 +19,11 @@ describe('a figure beside the one that was kept', () => {
     expect(hasSlipped(9, { value: 8, unit: '×', yard: 10 }, 40)).toBe(false);
     expect(hasSlipped(11, { value: 8, unit: '×', yard: 10 }, 40)).toBe(true);
     expect(hasSlipped(2, { value: 1, unit: 'ms', yard: 10 }, 10)).toBe(false);
+  });
+
+  it('has slipped where it did in each run, and not where one of them was slow', () => {
+    const run = (...slipped: string[]) => ['a', 'b', 'c'].map((name) => ({ name, slipped: slipped.includes(name) }));
+    expect(slippedInBoth(run('a', 'b'), run('b', 'c'))).toEqual(run('b'));
   });
 
   it('has a unit and a yardstick in the file', () => {

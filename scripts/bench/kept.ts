@@ -35,6 +35,13 @@ export function hasSlipped(value: number, kept: Kept, yard: number): boolean {
   return value > before * mostGrowth && value - before > (noise[kept.unit] ?? 0);
 }
 
+/** In so many runs in a row a figure has to have slipped. */
+export const runsToSlip = 3;
+
+/** The figures of a later run, slipped where they were in the run before as well. */
+export const slippedInBoth = <F extends { name: string; slipped: boolean }>(before: readonly F[], after: readonly F[]): F[] =>
+  after.map((one) => ({ ...one, slipped: one.slipped && before.some(({ name, slipped }) => name === one.name && slipped) }));
+
 /** How long this machine takes now for what always takes the same: the median of nine rounds of hashing, sorting and parsing, in ms. */
 export function yardstick(): number {
   const text = JSON.stringify(Array.from({ length: 2000 }, (_, index) => ({ index, says: `entry ${(index * 7919) % 2003}` })));

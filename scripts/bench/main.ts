@@ -1,7 +1,7 @@
 import { appends, batches, folding, sideBySide } from './books.ts';
 import { planner } from './days.ts';
 import { comeBack, fleet } from './fleet.ts';
-import { readKept, writeKept } from './kept.ts';
+import { readKept, runsToSlip, slippedInBoth, writeKept } from './kept.ts';
 import { beQuiet, figures, measureMachine } from './measure.ts';
 import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
@@ -14,8 +14,9 @@ import { memory, startUp } from './server.ts';
 
 /*
  * npm run bench -- [--json] [--keep] [PART …]    measures what the product promises, or some parts of it, beside what it was when it
- *                                                   was last kept; fails where a figure has grown by more than a quarter since. With
- *                                                   --keep today's figures are kept: on a quiet machine, with a change that explains them.
+ *                                                   was last kept; fails where a figure has grown by more than a quarter since, three
+ *                                                   times in a row. With --keep today's figures are kept: on a quiet machine, with a
+ *                                                   change that explains them.
  */
 const parts = {
   appends,
@@ -51,8 +52,16 @@ if (unknown) {
 }
 if (asJson) beQuiet();
 for (const part of chosen.length > 0 ? (chosen as Part[]) : (Object.keys(parts) as Part[])) {
+  const from = figures.length;
   measureMachine();
   await parts[part]();
+  for (let run = 1; run < runsToSlip && figures.slice(from).some(({ slipped }) => slipped); run += 1) {
+    const before = figures.splice(from);
+    if (!asJson) console.log(`${part} once more: a machine swings by as much`);
+    measureMachine();
+    await parts[part]();
+    figures.splice(from, Infinity, ...slippedInBoth(before, figures.slice(from)));
+  }
 }
 if (asJson) console.log(JSON.stringify(figures, null, 1));
 if (words.includes('--keep'))
