@@ -17,8 +17,12 @@ export function clickable(page: Page, name: string, role: string): Promise<Eleme
       .waitForFunction(
         (selector, wanted) => {
           const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
+          // What is hidden at this width is no part of a name.
+          const isCalled = (candidate: HTMLElement) =>
+            plain(candidate.getAttribute('aria-label') ?? candidate.textContent) === wanted ||
+            (candidate.textContent.includes(wanted) && plain(candidate.innerText) === wanted);
           const one = [...document.querySelectorAll<HTMLElement>(selector)].find(
-            (candidate) => plain(candidate.getAttribute('aria-label') ?? candidate.textContent) === wanted && candidate.checkVisibility(),
+            (candidate) => isCalled(candidate) && candidate.checkVisibility(),
           );
           if (!one || (one as HTMLButtonElement).disabled || one.classList.contains('ant-btn-loading')) return null;
           one.scrollIntoView({ block: 'center' });
