@@ -57,6 +57,15 @@ describe('levels of a logger', () => {
     expect(found.findings).toEqual([]);
   });
 
+  it.each([-3, -2, -1, 1, 2, 3])('asks where the clock of the air is %d h off, and says which one is late', (off) => {
+    const other = hourly(weather);
+    other.times = other.times.map((time) => time + off * hour);
+    const { findings } = loggerLevels(record({ shows: 'absolute', air }), withAir, other, [byHand(24, 7.5)]);
+    expect(findings).toContainEqual(
+      expect.objectContaining({ code: 'clocks-apart', data: { hours: Math.abs(off), late: off > 0 ? 'air' : 'water' } }),
+    );
+  });
+
   it('asks where the weather comes an hour sooner in one of the records', () => {
     const late = hourly(weather);
     late.times = late.times.map((time) => time + hour);
