@@ -32,7 +32,7 @@ export async function loadDemo({ books, store }: Services, start: number): Promi
     revoked: null,
   };
   const signed = (entries: readonly Entry[]) =>
-    Promise.all(entries.map((entry) => (entry.author === server ? entry : phone.signed(entry))));
+    Promise.all(entries.map(async (entry) => (entry.author === server ? entry : phone.signed(entry))));
   await books.appendOwn(...registered.filter((entry) => entry.author === server));
   await books.appendOwn(writeEntry(serverPen(device, start - 760 * day), deviceRegistered, onIt));
   await books.appendOwn(...(await signed(registered.filter((entry) => entry.author !== server))));
