@@ -14,7 +14,7 @@ import { isAside, survivors } from './survivors.ts';
  *   npm run mutate -- all 1 purge  those of files with a word in their path
  *
  * What compares a table with itself as it was released holds any number, right or wrong: it is left out. So is what draws at random and
- * takes long: none of it knows a number of the trade.
+ * takes long: none of it knows a number of the trade. Fails where more than three in a hundred are alive without a reason.
  */
 const [asked = 'all', seed = '1', only = ''] = process.argv.slice(2);
 const isSample = asked === 'sample';
@@ -114,6 +114,7 @@ const killed = chosen.length - alive.length;
 console.log(
   `${killed} of ${chosen.length} killed (${((100 * killed) / chosen.length).toFixed(1)} %); ${unknown.length} alive without a reason`,
 );
+const mayLive = Math.ceil(0.03 * chosen.length);
 if (process.env['FONTE_MUTANTS']) writeFileSync(process.env['FONTE_MUTANTS'], JSON.stringify(alive.map(nameOf), null, 1));
 await vitest.close();
-process.exit(unknown.length > 0 ? 1 : 0);
+process.exit(unknown.length > mayLive ? 1 : 0);

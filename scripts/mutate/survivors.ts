@@ -14,8 +14,14 @@ const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
     says: /^(export )?const (largestPage|listedToday|longestName|longestResult|kept|mostBetween) = \d+;|\.max\(499\);$/,
     why: 'how much of something fits: a page of a list, a cell, a memory',
   },
+  {
+    at: /^core\/src\/day\/solve\//,
+    says: /^(export )?const (steps|looks|raises|mostExact|mostWeighed|mostCuts|budget|share|shakes|nearest|mostExactInPart) = [\d_.]+;$/,
+    why: 'how long is sought: whether what is found is the best is tested beside a general solver',
+  },
   { at: /^core\/src\/day\/remedies/, says: /mostPlanned, mostLeftOut/, why: 'how much is tried before nothing is offered' },
   { at: /read\/cells\/dates/, says: /^const century/, why: 'the middle of the century that years of two digits are of: any near it does' },
+  { at: /^core\/src\/bottles\/tables\/order/, says: /upTo:/, why: 'a bound between orders: any between the same two says the same' },
   { at: /\/tables\//, says: /^order: [\d.]+,$/, why: 'only the sequence counts, which is held' },
 ];
 
