@@ -9,7 +9,7 @@ export default defineConfig({
       { test: { name: 'core', include: ['core/src/**/*.test.ts'], testTimeout: 30_000, isolate: false, pool: 'threads' } },
       { test: { name: 'server', include: ['server/src/**/*.test.ts', 'server/test/**/*.test.ts'], testTimeout: 20_000 } },
       { test: { name: 'demo', include: ['demo/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 20_000 } },
-      { test: { name: 'web', include: ['web/*.test.ts', 'web/src/**/*.test.ts'], testTimeout: 20_000 } },
+      { test: { name: 'web', include: ['web/*.test.ts', 'web/src/**/*.test.{ts,tsx}'], testTimeout: 20_000 } },
       {
         test: {
           name: 'e2e',

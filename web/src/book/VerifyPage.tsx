@@ -1,12 +1,12 @@
 import {
   breakWords,
   fileWords,
+  holdsHead,
   isGood,
   readBookFile,
   signatureWords,
   verifyBookFile,
   type BookFile,
-  type Head,
   type VerifiedFile,
 } from '@fonte/core/book';
 import { readHead } from '@fonte/core/custody';
@@ -27,18 +27,15 @@ export function VerifyPage() {
   const [witness, setWitness] = useState('');
   const { busy, run, say } = useAction();
   const head = readHead(witness);
-  const check = (book: BookFile, known: Head | null) => verifyBookFile(book, known, { kindOf, prove: isSignedBy, filesOf: filesNamed });
   const open = (chosen: File) =>
     void run(async () => {
       setVerified(null);
       const book = readBookFile(await chosen.text());
       setFile({ name: chosen.name, book });
-      setVerified(await check(book, head));
+      setVerified(await verifyBookFile(book, null, { kindOf, prove: isSignedBy, filesOf: filesNamed }));
     });
-  const compare = (text: string) => {
-    setWitness(text);
-    if (file) void run(async () => setVerified(await check(file.book, readHead(text))));
-  };
+  // Compared as it is typed, however long the signatures of a long book take: they do not hang on it.
+  const isWitnessed = file && head ? holdsHead(file.book.entries, head) : null;
   return (
     <div className="stack-wide">
       <header className="stack">
@@ -70,14 +67,14 @@ export function VerifyPage() {
             placeholder="120:3f9a…"
             maxLength={140}
             status={witness !== '' && head === null ? 'error' : ''}
-            onChange={(event) => compare(event.target.value)}
+            onChange={(event) => setWitness(event.target.value)}
           />
-          <ByCamera label="Count and hash of the paper" onRead={compare} />
+          <ByCamera label="Count and hash of the paper" onRead={setWitness} />
         </div>
         {witness !== '' && head === null && <span className="field-error">A number, a colon and 64 signs from 0 to 9 and a to f.</span>}
       </div>
       <Said say={say} />
-      {file && verified && <Verdict name={file.name} book={file.book} verified={verified} />}
+      {file && verified && <Verdict name={file.name} book={file.book} verified={{ ...verified, isWitnessed }} />}
     </div>
   );
 }
