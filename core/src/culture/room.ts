@@ -4,6 +4,7 @@ import { base } from '../units/index.ts';
 import { cultureBegun, cultureDropped, cultureRead } from './entries.ts';
 import { countOf, impossibleCount, questionCount, saysNothingYet, type Count } from './judge.ts';
 import { cultureMethod, type CultureMethod } from './methods.ts';
+import type { z } from 'zod';
 
 /** Why less may be believed of a count, as a code with its words' data. */
 export interface CultureDoubt {
@@ -94,23 +95,28 @@ function beginFits(cultures: CultureBook, entry: Entry, around: CultureAround): 
   return departs && !departure ? misfit(`culture-${departs.code}`, 'payload.departure') : null;
 }
 
+/** Whether something of a culture can be counted so, and was not yet. */
+function countFits(culture: Culture, { what, counted }: z.infer<typeof cultureRead.payload>): Misfit | null {
+  if (what.is !== 'bottle') {
+    if (what.is === 'blank' ? !culture.hasBlank || culture.blank : !culture.hasControl || culture.control)
+      return misfit('no-such-thing', 'payload.what');
+    return counted.of === 'growth' ? null : misfit('other-count', 'payload.counted');
+  }
+  if (!culture.bottles.includes(what.bottle)) return misfit('not-in-culture', 'payload.what', { bottle: what.bottle });
+  if (culture.counts.some(({ bottle }) => bottle === what.bottle))
+    return misfit('counted-already', 'payload.what', { bottle: what.bottle });
+  if (counted.of === 'growth') return misfit('other-count', 'payload.counted');
+  const wrong = impossibleCount(culture.method, counted);
+  return wrong && misfit(wrong.code, 'payload.counted', wrong.data);
+}
+
 function readFits(cultures: CultureBook, entry: Entry): Misfit | null {
   if (!cultureRead.is(entry)) return null;
   const { culture: id, what, counted, departure, kept } = entry.payload;
   const culture = cultures.find((one) => one.id === id && !one.dropped);
   if (!culture) return misfit('no-such-culture', 'payload.culture');
-  if (what.is === 'bottle') {
-    if (!culture.bottles.includes(what.bottle)) return misfit('not-in-culture', 'payload.what', { bottle: what.bottle });
-    if (culture.counts.some(({ bottle }) => bottle === what.bottle))
-      return misfit('counted-already', 'payload.what', { bottle: what.bottle });
-    if (counted.of === 'growth') return misfit('other-count', 'payload.counted');
-    const wrong = impossibleCount(culture.method, counted);
-    if (wrong) return misfit(wrong.code, 'payload.counted', wrong.data);
-  } else {
-    if (what.is === 'blank' ? !culture.hasBlank || culture.blank : !culture.hasControl || culture.control)
-      return misfit('no-such-thing', 'payload.what');
-    if (counted.of !== 'growth') return misfit('other-count', 'payload.counted');
-  }
+  const unfit = countFits(culture, entry.payload);
+  if (unfit) return unfit;
   const late = timeDeparts(culture, millis(entry.at));
   // Before its time what has not grown may still do so: none found is no reading yet.
   if (late === 'too-early' && (saysNothingYet(counted) || (counted.of === 'growth' && what.is === 'blank')))

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import type { Coded, Finding } from '../findings/index.ts';
 import { centreOf, Point, pointKind, pointKindIds, questionFrom, type PointKind, type Position } from '../registers/index.ts';
 import { convert, fromBase, readStyled, styleShown, toBase, type NumberStyle, type UnitId } from '../units/index.ts';
@@ -96,24 +97,21 @@ function unitSlips(known: Point, point: Point): Finding[] {
   });
 }
 
-function previewRow(
-  { line, cells, shape }: FileRow,
-  known: Point | undefined,
-  centre: Position | null,
-  reading: Reading,
-  id: string,
-): PreviewRow {
-  const code = cells['code'] ?? '';
-  const row = { line, code, changes: [], asked: [], faults: [] as CellFault[], point: null };
-  const fault = (faults: CellFault[]): PreviewRow => ({ ...row, state: 'fault', faults });
-  if (shape !== undefined) return fault([{ column: 'geometry', code: 'not-a-point', data: { shape } }]);
-  const kind = cells['kind'];
-  if (!known && !kind) return fault([{ column: 'kind', code: 'no-kind' }]);
-  if (kind && !(pointKindIds as readonly string[]).includes(kind))
-    return fault([{ column: 'kind', code: 'unknown-word', data: { word: kind, allowed: pointKindIds.join(', ') } }]);
-  const type = kind ? pointKind(kind as PointKind).type : known!.type;
-  if (known && known.type !== type) return fault([{ column: 'kind', code: 'other-type', data: { type: known.type } }]);
-  let draft: object = known ?? bare(kind as PointKind, id);
+/** The point of a row: what was known or nothing, with what its cells say; or what is wrong with them. */
+function drafted({
+  cells,
+  known,
+  type,
+  from,
+  reading,
+}: {
+  cells: FileRow['cells'];
+  known: Point | undefined;
+  type: Point['type'];
+  from: object;
+  reading: Reading;
+}): { draft: object } | { faults: CellFault[] } {
+  let draft = from;
   const faults: CellFault[] = [];
   for (const column of pointColumns) {
     const cell = cells[column.name] ?? '';
@@ -129,19 +127,53 @@ function previewRow(
     else if (!known || reading.units[column.name] !== undefined || cellOf(known, column) !== cell)
       draft = withAt(draft, column.path, read.value);
   }
-  if (faults.length > 0) return fault(faults);
-  const parsed = Point.safeParse(draft);
-  if (!parsed.success)
-    return fault(
-      parsed.error.issues.map((issue): CellFault => {
-        const { path, message } = issue;
-        const column = columnAt(path.join('.'))?.name ?? path.join('.');
-        // A word that is none comes with those that are.
-        if (issue.code === 'invalid_value')
-          return { column, code: 'unknown-word', data: { word: wordAt(draft, path), allowed: issue.values.map(String).join(', ') } };
-        return { column, code: 'refused', data: { message: message.startsWith('Invalid') ? '' : message } };
-      }),
-    );
+  return faults.length > 0 ? { faults } : { draft };
+}
+
+/** What the register's schema refuses, at the columns it concerns. */
+const refused = (draft: object, { issues }: z.ZodError): CellFault[] =>
+  issues.map((issue): CellFault => {
+    const { path, message } = issue;
+    const column = columnAt(path.join('.'))?.name ?? path.join('.');
+    // A word that is none comes with those that are.
+    if (issue.code === 'invalid_value')
+      return { column, code: 'unknown-word', data: { word: wordAt(draft, path), allowed: issue.values.map(String).join(', ') } };
+    return { column, code: 'refused', data: { message: message.startsWith('Invalid') ? '' : message } };
+  });
+
+/** What a row is: by the kind that it says, else as the register knows it. */
+function typeOf(kind: string | undefined, known: Point | undefined): { type: Point['type'] } | CellFault {
+  if (!kind) return known ? { type: known.type } : { column: 'kind', code: 'no-kind' };
+  if (!(pointKindIds as readonly string[]).includes(kind))
+    return { column: 'kind', code: 'unknown-word', data: { word: kind, allowed: pointKindIds.join(', ') } };
+  const { type } = pointKind(kind as PointKind);
+  return known && known.type !== type ? { column: 'kind', code: 'other-type', data: { type: known.type } } : { type };
+}
+
+/** Whether a point has a position that it did not have before. */
+const isMoved = (known: Point | undefined, { position }: Point): boolean =>
+  position !== undefined &&
+  (!known?.position || known.position.latitude !== position.latitude || known.position.longitude !== position.longitude);
+
+function previewRow(
+  { line, cells, shape }: FileRow,
+  known: Point | undefined,
+  centre: Position | null,
+  reading: Reading,
+  id: string,
+): PreviewRow {
+  const code = cells['code'] ?? '';
+  const row = { line, code, changes: [], asked: [], faults: [] as CellFault[], point: null };
+  const fault = (faults: CellFault[]): PreviewRow => ({ ...row, state: 'fault', faults });
+  if (shape !== undefined) return fault([{ column: 'geometry', code: 'not-a-point', data: { shape } }]);
+  const kind = cells['kind'];
+  const ofKind = typeOf(kind, known);
+  if ('code' in ofKind) return fault([ofKind]);
+  const { type } = ofKind;
+  const told = drafted({ cells, known, type, from: known ?? bare(kind as PointKind, id), reading });
+  if ('faults' in told) return fault(told.faults);
+  const parsed = Point.safeParse(told.draft);
+  if (!parsed.success) return fault(refused(told.draft, parsed.error));
   const point = parsed.data;
   if (point.disinfection === 'none' && point.type === 'tap' && point.tap.residualMinimum !== null)
     return fault([{ column: 'disinfection', code: 'disinfection-contradicts', data: { least: point.tap.residualMinimum } }]);
@@ -149,14 +181,9 @@ function previewRow(
     const [before, after] = [known ? cellOf(known, column) : '', cellOf(point, column)];
     return before === after ? [] : [{ column: column.name, before, after }];
   });
-  const isMoved =
-    point.position &&
-    (!known?.position ||
-      at(known, 'position.latitude') !== point.position.latitude ||
-      at(known, 'position.longitude') !== point.position.longitude);
   const isBuiltAnew = changes.some(({ column }) => pointColumns.some(({ name, of }) => name === column && of === 'well'));
   const asked = [
-    ...(isMoved ? questionFrom(point.position!, centre) : []),
+    ...(isMoved(known, point) ? questionFrom(point.position!, centre) : []),
     ...(isBuiltAnew ? reading.question(point) : []),
     ...(known ? unitSlips(known, point) : []),
   ];

@@ -83,37 +83,54 @@ export function isFreeAboveTotal(one: Told, other: Told | null): boolean {
   );
 }
 
+/** What a reading at an end of its range does not tell. */
+function endOf(id: MethodId, { form, low, high }: Told): Finding[] {
+  const { parameter: of, tells } = method(id);
+  const note = (code: string, data: Finding['data']): Finding[] => [{ code, severity: 'note', field: of, data }];
+  const { unit } = parameter(of);
+  if (tells && form !== 'value') return note('end-of-dye', { least: tells[0], most: tells[1] });
+  if (form === 'below') return note('not-from-zero', { high, unit });
+  return form === 'above' ? note('dilute', { low, unit }) : [];
+}
+
+/** What a reading between two steps of a chart does not tell. */
+function betweenSteps(id: MethodId, shown: Shown): Finding[] {
+  const { parameter: of, chart, unit } = method(id);
+  if (!chart || shown.is !== 'class' || shown.from === shown.to) return [];
+  return [{ code: 'between-steps', severity: 'note', field: of, data: { to: shown.to, unit } }];
+}
+
+/** Whether no water has so little or so much. */
+const isImpossible = ({ low, high }: Told, [least, most]: readonly [number, number]): boolean =>
+  low < least || (Number.isFinite(high) && high > most);
+
+/** Whether a reading lies beyond what its instrument reads, before it was multiplied. */
+const isBeyond = (told: Told, parts: number, { from, to }: { from: number; to: number }): boolean =>
+  told.form === 'value' && (told.low / parts < from || told.high / parts > to);
+
 /** What is odd about a reading before it is written down; `stop` cannot be. */
 export function questionTest(id: MethodId, shown: Shown, beside: Beside, { isRaw, other, ranges = [] }: Asked): Finding[] {
-  const { parameter: of, chart } = method(id);
+  const { parameter: of } = method(id);
   if (shown.is === 'number') {
     const odd = questionReading(of, shown.reading);
     if (odd.some(({ severity }) => severity === 'stop')) return odd;
   }
   const told = tell(id, shown, beside);
   if (!told) return [];
-  const found: Finding[] = shown.is === 'number' && (beside.parts ?? 1) === 1 ? questionReading(of, shown.reading) : [];
+  const { parts = 1 } = beside;
+  const found: Finding[] = shown.is === 'number' && parts === 1 ? questionReading(of, shown.reading) : [];
   const ask = (code: string, data: Finding['data'] = {}) => found.push({ code, severity: 'question', field: of, data });
-  const note = (code: string, data: Finding['data'] = {}) => found.push({ code, severity: 'note', field: of, data });
   const [least, most] = parameter(of).possible;
-  if (told.low < least || (Number.isFinite(told.high) && told.high > most))
+  if (isImpossible(told, [least, most]))
     return [{ code: 'impossible', severity: 'stop', field: of, data: { parameter: of, least, most, unit: parameter(of).unit } }];
   if (isFreeAboveTotal(told, other)) ask('free-above-total', { free: told.low, other: other!.low });
   if (isRaw && /Chlorine$|chloramine$/.test(of) && told.form !== 'below' && told.low > chlorineStep)
     ask('chlorine-in-raw', { low: told.low });
-  if (of === 'oxygen') {
-    const part = saturationOf(told, beside);
-    if (part !== null && part > overSaturated) ask('over-saturated', { percent: Math.round(part * 100) });
-  }
+  const part = of === 'oxygen' ? (saturationOf(told, beside) ?? 0) : 0;
+  if (part > overSaturated) ask('over-saturated', { percent: Math.round(part * 100) });
   const range = ranges.find((one) => one.parameter === of);
-  if (range && told.form === 'value' && (told.low / (beside.parts ?? 1) < range.from || told.high / (beside.parts ?? 1) > range.to))
-    ask('instrument-range', { from: range.from, to: range.to, unit: parameter(of).unit });
-  const { tells } = method(id);
-  if (tells && told.form !== 'value') note('end-of-dye', { least: tells[0], most: tells[1] });
-  else if (told.form === 'below') note('not-from-zero', { high: told.high, unit: parameter(of).unit });
-  else if (told.form === 'above') note('dilute', { low: told.low, unit: parameter(of).unit });
-  if (chart && shown.is === 'class' && shown.from !== shown.to) note('between-steps', { to: shown.to, unit: method(id).unit });
-  return found;
+  if (range && isBeyond(told, parts, range)) ask('instrument-range', { from: range.from, to: range.to, unit: parameter(of).unit });
+  return [...found, ...endOf(id, told), ...betweenSteps(id, shown)];
 }
 
 /** What of a test is held against a number that is typed. */

@@ -8,6 +8,7 @@ import { readNumber } from '../units/index.ts';
 import { testBegun, testDropped, testRead, type Kit, type Shown } from './entries.ts';
 import { isFreeAboveTotal, questionTest, saturationOf, tell, type Beside, type Told } from './judge.ts';
 import { hasClock, method, type MethodId } from './methods.ts';
+import type { z } from 'zod';
 
 /** Why less may be believed of a test, as a code with its words' data. */
 export interface Doubt {
@@ -84,21 +85,33 @@ export function departsFrom(test: FieldTest, at: number): 'too-early' | 'too-lat
   return ran < clock.least ? 'too-early' : ran > clock.most ? 'too-late' : null;
 }
 
+/** Whether what was read is what its method shows, with what it asks for beside it. */
+function readingFits(
+  by: MethodId,
+  test: FieldTest | null,
+  { shown, compensation, temperature }: z.infer<typeof testRead.payload>,
+): Misfit | null {
+  const { beside, name, range } = method(by);
+  const chart = chartOf(by, test);
+  if ((chart !== undefined) !== (shown.is === 'class')) return misfit('other-reading', 'payload.shown', { name });
+  if (shown.is === 'class' && ![shown.from, shown.to].every((one) => chart!.includes(one))) return misfit('no-such-step', 'payload.shown');
+  if (shown.is === 'over' && !range) return misfit('no-range', 'payload.shown');
+  if (beside === 'compensation' && !compensation) return misfit('say-compensation', 'payload.compensation');
+  const isWarmthAsked = beside === 'temperature-and-elevation' || compensation === 'none';
+  const isWarmthSaid = temperature !== undefined && readNumber(temperature.text).ok;
+  return isWarmthAsked && !isWarmthSaid ? misfit('say-temperature', 'payload.temperature') : null;
+}
+
 function readFits(tests: readonly FieldTest[], entry: Entry, { point }: FieldTestsAround): Misfit | null {
   if (!testRead.is(entry)) return null;
   const { test: id, method: by, shown, departure, kept, compensation, temperature, elevation } = entry.payload;
-  const { beside } = method(by);
   const test = id === undefined ? null : running(tests, id);
-  const chart = chartOf(by, test);
   if (id !== undefined && test?.method !== by) return misfit('no-such-test', 'payload.test');
   if (hasClock(by) && !test) return misfit('reagent-first', 'payload.test');
-  if ((chart !== undefined) !== (shown.is === 'class')) return misfit('other-reading', 'payload.shown', { name: method(by).name });
-  if (shown.is === 'class' && ![shown.from, shown.to].every((one) => chart!.includes(one))) return misfit('no-such-step', 'payload.shown');
-  if (shown.is === 'over' && !method(by).range) return misfit('no-range', 'payload.shown');
-  if (beside === 'compensation' && !compensation) return misfit('say-compensation', 'payload.compensation');
-  const isWarmthAsked = beside === 'temperature-and-elevation' || compensation === 'none';
-  if (isWarmthAsked && !(temperature && readNumber(temperature.text).ok)) return misfit('say-temperature', 'payload.temperature');
-  if (test && departsFrom(test, millis(entry.at)) && !departure) return misfit(departsFrom(test, millis(entry.at))!, 'payload.departure');
+  const unfit = readingFits(by, test, entry.payload);
+  if (unfit) return unfit;
+  const departs = test && departsFrom(test, millis(entry.at));
+  if (departs && !departure) return misfit(departs, 'payload.departure');
   const asked = questionTest(
     by,
     shown,
@@ -125,32 +138,42 @@ function isUnchecked(by: MethodId, at: number, { prepare, zone }: FieldTestsArou
   return readiness === 'overridden' || isShut(instrument, readiness, hasInstrument);
 }
 
+/** A test that was not begun before it was read. */
+const notBegun: Pick<FieldTest, 'instrument' | 'lot' | 'parts' | 'kit' | 'begunAt' | 'doubts'> = {
+  instrument: null,
+  lot: null,
+  parts: 1,
+  kit: null,
+  begunAt: null,
+  doubts: [],
+};
+
 function read(tests: readonly FieldTest[], entry: Entry, around: FieldTestsAround): FieldTest | null {
   if (!testRead.is(entry)) return null;
   const { test: id, method: by, shown, departure, kept, instrument, compensation, temperature, elevation } = entry.payload;
   const at = millis(entry.at);
   const begun = id === undefined ? null : running(tests, id);
-  const beside: Beside = { parts: begun?.parts ?? 1, compensation, temperature, elevation };
+  const { parts, lot, kit, begunAt, doubts, instrument: before } = begun ?? notBegun;
+  const beside: Beside = { parts, compensation, temperature, elevation };
   const told = tell(by, shown, beside);
   const departed = begun && departsFrom(begun, at);
-  const other = told && lastOf(tests, otherChlorine(told.parameter) ?? told.parameter, at);
-  const isOver = told !== null && otherChlorine(told.parameter) !== null && isFreeAboveTotal(told, other?.told ?? null);
-  const used = instrument?.name ?? begun?.instrument ?? null;
+  const isOver = told !== null && isFreeAboveTotal(told, otherTold(tests, told.parameter, at));
+  const used = instrument?.name ?? before;
   return {
     id: begun?.id ?? entry.id,
     method: by,
     instrument: used,
-    lot: begun?.lot ?? null,
-    parts: begun?.parts ?? 1,
-    kit: begun?.kit ?? null,
-    begunAt: begun?.begunAt ?? null,
+    lot,
+    parts,
+    kit,
+    begunAt,
     readAt: at,
     entry: entry.id,
     shown,
     told,
     saturation: told?.parameter === 'oxygen' ? saturationOf(told, beside) : null,
     doubts: [
-      ...(begun?.doubts ?? []),
+      ...doubts,
       ...(departed ? [{ code: departed, says: departure ?? '' } as const] : []),
       ...(method(by).chart ? [{ code: 'by-eye' } as const] : []),
       ...(isUnchecked(by, at, around, used !== null) ? [{ code: 'unchecked' } as const] : []),

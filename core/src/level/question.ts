@@ -25,6 +25,20 @@ export function lastLevel<L extends RecordedLevel>(record: readonly L[], mark: s
   return record.filter((level) => level.measuringPoint === mark).sort((a, b) => b.at - a.at)[0] ?? null;
 }
 
+/** What a depth is asked about by the well alone. */
+function questionReach(depth: number, mark: MeasuringPoint, well: Well): Finding[] {
+  const findings: Finding[] = [];
+  const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
+  const [bottom, screenBottom, intake] = [well.bottom, well.screenBottom, well.intake].map((one) => belowMark(mark, one));
+  if (bottom != null && depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
+  else if (mark.stickUp === undefined && well.bottom !== undefined && depth > well.bottom)
+    ask('below-bottom-perhaps', { bottom: well.bottom, mark: mark.name });
+  else if (screenBottom != null && depth > screenBottom) ask('below-screen', { bottom: screenBottom });
+  else if (intake != null && depth > intake) ask('below-intake', { intake });
+  if (mark.stickUp !== undefined && depth < mark.stickUp) ask('above-ground');
+  return findings;
+}
+
 /**
  * Asks on the spot what would otherwise be found in the office: a depth below the bottom of the well, below its screen
  * or intake, above ground, or a jump against the record. `depth` in m below the mark.
@@ -48,17 +62,8 @@ export function questionLevel({
   /** Wells near by. */
   beside?: readonly Beside[];
 }): Finding[] {
-  const findings: Finding[] = [];
+  const findings = questionReach(depth, mark, well);
   const ask = (code: string, data: Data = {}) => findings.push({ code, severity: 'question', field: 'depth', data });
-  const [bottom, screenBottom, intake] = [well.bottom, well.screenBottom, well.intake].map((one) => belowMark(mark, one));
-
-  if (bottom != null && depth > bottom) ask('below-bottom', { bottom, mark: mark.name });
-  else if (mark.stickUp === undefined && well.bottom !== undefined && depth > well.bottom)
-    ask('below-bottom-perhaps', { bottom: well.bottom, mark: mark.name });
-  else if (screenBottom != null && depth > screenBottom) ask('below-screen', { bottom: screenBottom });
-  else if (intake != null && depth > intake) ask('below-intake', { intake });
-  if (mark.stickUp !== undefined && depth < mark.stickUp) ask('above-ground');
-
   const ofMark = record.filter((level) => level.measuringPoint === mark.name);
   const last = lastLevel(ofMark, mark.name);
   if (!last) return findings;

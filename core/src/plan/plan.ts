@@ -122,6 +122,21 @@ function additionFits(visits: readonly PlannedVisit[], { id, point }: PlannedVis
   return isTaken ? misfit('code-in-round', 'payload.point', { code: point.code }) : null;
 }
 
+/** A blank or duplicate is of an analysis of its visit, planned once, and under a code that no other point of the round has. */
+function extraFits(
+  visits: readonly PlannedVisit[],
+  extras: readonly PlannedExtra[],
+  { visit: id, payload: { analysis, purpose, as } }: { visit: string | null; payload: z.output<typeof extraPlanned.payload> },
+): Misfit | null {
+  if (!visits.find((visit) => visit.id === id)?.analyses.includes(analysis)) return misfit('not-in-plan', 'payload.analysis');
+  if (extras.some((one) => one.visit === id && one.analysis === analysis && one.purpose === purpose))
+    return misfit('in-plan', 'payload.purpose');
+  if (as === undefined) return null;
+  const { code } = as;
+  const isTaken = visits.some(({ point }) => point.code === code) || extras.some((one) => one.visit !== id && one.as?.code === code);
+  return isTaken ? misfit('code-in-round', 'payload.as.code', { code }) : null;
+}
+
 function withAnalyses(plan: Plan, entry: Entry, change: (analyses: AnalysisId[]) => AnalysisId[]): Plan {
   const visits = plan.visits.map((visit) =>
     visit.id === entry.visit ? { ...visit, analyses: analysisIds.filter((id) => change(visit.analyses).includes(id)) } : visit,
@@ -152,21 +167,13 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   ],
   empty: { first: null, plan: null, editions: null, packed: new Set(), day: null, extras: [], labs: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {
+    const visits = plan?.visits ?? [];
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
-    if (visitAdded.is(entry)) return additionFits(plan?.visits ?? [], entry.payload);
-    if (dayPlanned.is(entry)) return doorsFit(plan, entry.payload) ?? orderFits(plan?.visits ?? [], entry.payload.order);
-    const visit = plan?.visits.find((candidate) => candidate.id === entry.visit);
+    if (visitAdded.is(entry)) return additionFits(visits, entry.payload);
+    if (dayPlanned.is(entry)) return doorsFit(plan, entry.payload) ?? orderFits(visits, entry.payload.order);
+    const visit = visits.find((candidate) => candidate.id === entry.visit);
     if (analysisAdded.is(entry)) return visit?.analyses.includes(entry.payload.analysis) ? misfit('in-plan', 'payload.analysis') : null;
-    if (extraPlanned.is(entry)) {
-      const { analysis, purpose } = entry.payload;
-      if (!visit?.analyses.includes(analysis)) return misfit('not-in-plan', 'payload.analysis');
-      const known = extras.some((one) => one.visit === entry.visit && one.analysis === analysis && one.purpose === purpose);
-      if (known) return misfit('in-plan', 'payload.purpose');
-      const code = entry.payload.as?.code;
-      const isTaken =
-        plan!.visits.some(({ point }) => point.code === code) || extras.some(({ visit, as }) => visit !== entry.visit && as?.code === code);
-      return code !== undefined && isTaken ? misfit('code-in-round', 'payload.as.code', { code }) : null;
-    }
+    if (extraPlanned.is(entry)) return extraFits(visits, extras, entry);
     if (analysisRemoved.is(entry)) return visit ? removalFits(visit, entry.payload.analysis, around) : null;
     if (roundGivenUp.is(entry)) return givenUp ? misfit('given-up', 'kind') : null;
     if (!bottlesPacked.is(entry)) return null;

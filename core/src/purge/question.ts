@@ -83,15 +83,21 @@ function questionPump(chosen: PurgeChoice, well: WellPoint['well'], level: Agree
   const most = suctionLift(mark?.elevation);
   if (row?.isSuction && level && level.depth > most) ask('beyond-suction', 'pump', { depth: level.depth, most });
   if (row?.stripsGas && isVolatile) ask('strips-gas', 'pump', { pump: row.name });
-  if (!typed) return found;
-  const intake = base(typed);
-  if (level && intake <= level.depth) ask('intake-dry', 'intake', { intake, depth: level.depth });
+  return typed ? [...found, ...questionIntake(base(typed), chosen, well, level)] : found;
+}
+
+/** Whether an intake, in m below the mark, is under water and where the well gives it. */
+function questionIntake(intake: number, chosen: PurgeChoice, well: WellPoint['well'], level: AgreedLevel | null): Finding[] {
+  const found: Finding[] = [];
+  const ask = (code: string, data: Data) => found.push({ code, severity: 'question', field: 'intake', data });
+  if (level && intake <= level.depth) ask('intake-dry', { intake, depth: level.depth });
+  const mark = well.measuringPoints.find(({ name }) => name === level?.measuringPoint);
   if (!mark) return found;
   const [bottom, top, end] = [well.bottom, well.screenTop, well.screenBottom].map((one) => belowMark(mark, one));
-  if (bottom != null && intake > bottom) ask('intake-too-deep', 'intake', { intake, bottom });
-  else if (bottom != null && intake > bottom - offBottom) ask('intake-at-bottom', 'intake', { above: bottom - intake });
+  if (bottom != null && intake > bottom) ask('intake-too-deep', { intake, bottom });
+  else if (bottom != null && intake > bottom - offBottom) ask('intake-at-bottom', { above: bottom - intake });
   else if (chosen.method === 'low-flow' && top != null && end != null && (intake < top || intake > end))
-    ask('intake-off-screen', 'intake', { intake, from: top, to: end });
+    ask('intake-off-screen', { intake, from: top, to: end });
   return found;
 }
 

@@ -46,6 +46,57 @@ export const Layer = z.object({
 });
 export type Layer = z.infer<typeof Layer>;
 
+type Refuse = (path: readonly (string | number)[], message: string) => void;
+
+interface Built {
+  measuringPoints: readonly MeasuringPoint[];
+  bottom?: number;
+  screenTop?: number;
+  screenBottom?: number;
+  intake?: number;
+  insideDiameter?: number;
+  bore?: number;
+  narrower?: readonly z.infer<typeof Narrower>[];
+  layers?: readonly Layer[];
+  pack?: { from: number; to: number };
+  seal?: { from: number; to: number };
+}
+
+/** A screen has both ends in their order, and lies in the well as its pump does. */
+function checkScreen({ bottom = Infinity, screenTop, screenBottom, intake }: Built, refuse: Refuse): void {
+  if ((screenTop === undefined) !== (screenBottom === undefined))
+    refuse([screenTop === undefined ? 'screenTop' : 'screenBottom'], 'A screen has both ends. Leave both empty where one is not known.');
+  if (screenTop !== undefined && screenBottom !== undefined && screenBottom <= screenTop)
+    refuse(['screenBottom'], 'The screen ends below its top.');
+  if (screenBottom !== undefined && screenBottom > bottom) refuse(['screenBottom'], 'The screen ends above the bottom of the well.');
+  if (intake !== undefined && intake > bottom) refuse(['intake'], 'The intake is above the bottom of the well.');
+}
+
+/** What lies around the casing: pack, seal, bore and layers. */
+function checkAround({ pack, seal, bore, insideDiameter, layers = [] }: Built, refuse: Refuse): void {
+  for (const [name, row] of Object.entries({ pack, seal })) if (row && row.to <= row.from) refuse([name, 'to'], 'It ends below its top.');
+  if (bore !== undefined && insideDiameter !== undefined && bore <= insideDiameter)
+    refuse(['bore'], 'The bore is wider than the casing in it.');
+  for (const [row, { to }] of layers.entries())
+    if (row > 0 && to <= layers[row - 1]!.to) refuse(['layers', row, 'to'], 'It ends below the one above it.');
+}
+
+/** Narrower casings stand within one another, and how deep they begin hangs on how high the marks are. */
+function checkNarrower({ narrower = [], measuringPoints, insideDiameter, bottom = Infinity }: Built, refuse: Refuse): void {
+  if (narrower.length > 0)
+    for (const [row, { stickUp, until }] of measuringPoints.entries())
+      if (stickUp === undefined && until === undefined)
+        refuse(['measuringPoints', row, 'stickUp'], 'Give it: how deep the narrower casing begins below the mark hangs on it.');
+  for (const [row, one] of narrower.entries()) {
+    const above = row === 0 ? { from: 0, insideDiameter } : narrower[row - 1]!;
+    const wrong = (name: string, message: string) => refuse(['narrower', row, name], message);
+    if (one.from <= above.from) wrong('from', 'It begins below the one above it.');
+    if (one.from >= bottom) wrong('from', 'It begins above the bottom of the well.');
+    if (above.insideDiameter === undefined) wrong('insideDiameter', 'Give the diameter of the casing above it as well.');
+    else if (one.insideDiameter >= above.insideDiameter) wrong('insideDiameter', 'It stands within the one above it: it is narrower.');
+  }
+}
+
 /**
  * How a well is built, as far as it is known: what is not stays out until it is needed, and is asked for there. Depths are in m
  * below ground; the bottom is where a tape comes to rest.
@@ -91,39 +142,12 @@ export const Well = z
     seal: z.object({ ...span, of: z.string().trim().min(1).max(80).meta({ title: 'Seal of' }).optional() }).optional(),
   })
   .superRefine((well, issues) => {
-    const refuse = (path: string, message: string) => issues.addIssue({ code: 'custom', path: [path], message });
+    const refuse: Refuse = (path, message) => issues.addIssue({ code: 'custom', path: [...path], message });
     if (well.measuringPoints.every(({ until }) => until !== undefined))
-      issues.addIssue({ code: 'custom', path: ['measuringPoints', 0, 'until'], message: 'One mark has to be there still.' });
-    const { bottom = Infinity, screenTop, screenBottom, intake } = well;
-    if ((screenTop === undefined) !== (screenBottom === undefined))
-      refuse(screenTop === undefined ? 'screenTop' : 'screenBottom', 'A screen has both ends. Leave both empty where one is not known.');
-    if (screenTop !== undefined && screenBottom !== undefined && screenBottom <= screenTop)
-      refuse('screenBottom', 'The screen ends below its top.');
-    if (screenBottom !== undefined && screenBottom > bottom) refuse('screenBottom', 'The screen ends above the bottom of the well.');
-    if (intake !== undefined && intake > bottom) refuse('intake', 'The intake is above the bottom of the well.');
-    for (const [name, row] of Object.entries({ pack: well.pack, seal: well.seal }))
-      if (row && row.to <= row.from) issues.addIssue({ code: 'custom', path: [name, 'to'], message: 'It ends below its top.' });
-    if (well.bore !== undefined && well.insideDiameter !== undefined && well.bore <= well.insideDiameter)
-      refuse('bore', 'The bore is wider than the casing in it.');
-    if ((well.narrower ?? []).length > 0)
-      for (const [row, { stickUp, until }] of well.measuringPoints.entries())
-        if (stickUp === undefined && until === undefined)
-          issues.addIssue({
-            code: 'custom',
-            path: ['measuringPoints', row, 'stickUp'],
-            message: 'Give it: how deep the narrower casing begins below the mark hangs on it.',
-          });
-    for (const [row, { to }] of (well.layers ?? []).entries())
-      if (row > 0 && to <= well.layers![row - 1]!.to)
-        issues.addIssue({ code: 'custom', path: ['layers', row, 'to'], message: 'It ends below the one above it.' });
-    for (const [row, { from, insideDiameter }] of (well.narrower ?? []).entries()) {
-      const above = row === 0 ? { from: 0, insideDiameter: well.insideDiameter } : well.narrower![row - 1]!;
-      const wrong = (name: string, message: string) => issues.addIssue({ code: 'custom', path: ['narrower', row, name], message });
-      if (from <= above.from) wrong('from', 'It begins below the one above it.');
-      if (from >= bottom) wrong('from', 'It begins above the bottom of the well.');
-      if (above.insideDiameter === undefined) wrong('insideDiameter', 'Give the diameter of the casing above it as well.');
-      else if (insideDiameter >= above.insideDiameter) wrong('insideDiameter', 'It stands within the one above it: it is narrower.');
-    }
+      refuse(['measuringPoints', 0, 'until'], 'One mark has to be there still.');
+    checkScreen(well, refuse);
+    checkAround(well, refuse);
+    checkNarrower(well, refuse);
   });
 export type Well = z.infer<typeof Well>;
 

@@ -1,4 +1,4 @@
-import type { Contact, Layer, Point, PointKind } from '@fonte/core/registers';
+import type { Contact, Layer, Point, PointKind, TapPoint, Well } from '@fonte/core/registers';
 import type { Typed } from '@fonte/core/units';
 import { typedOf } from '../../form/values.ts';
 
@@ -86,73 +86,102 @@ const contactValues = ({ name, call = '', windows = [] }: Contact): ContactValue
   };
 };
 
+const wellValues = (well: Partial<Well>): PointValues['well'] => ({
+  measuringPoints: (well.measuringPoints ?? []).map(({ name, elevation, stickUp, datum = '', until = '' }) => ({
+    name,
+    datum,
+    until,
+    elevation: typedOf(elevation, 'm'),
+    stickUp: typedOf(stickUp, 'm'),
+  })),
+  bottom: typedOf(well.bottom, 'm'),
+  screenTop: typedOf(well.screenTop, 'm'),
+  screenBottom: typedOf(well.screenBottom, 'm'),
+  insideDiameter: typedOf(well.insideDiameter, 'mm'),
+  ...(well.pipe ? { pipe: well.pipe } : {}),
+  intake: typedOf(well.intake, 'm'),
+  ownPump: well.ownPump ?? { name: '' },
+  bore: typedOf(well.bore, 'mm'),
+  narrower: (well.narrower ?? []).map(({ from, insideDiameter }) => ({
+    from: typedOf(from, 'm'),
+    insideDiameter: typedOf(insideDiameter, 'mm'),
+  })),
+  pack: { from: typedOf(well.pack?.from, 'm'), to: typedOf(well.pack?.to, 'm'), porosity: typedOf(well.pack?.porosity, '1') },
+  seal: { from: typedOf(well.seal?.from, 'm'), to: typedOf(well.seal?.to, 'm'), of: well.seal?.of ?? '' },
+  layers: (well.layers ?? []).map(({ to, of, water }) => ({ to: typedOf(to, 'm'), of, ...(water ? { water } : {}) })),
+});
+
+const newWell = (): PointValues['well'] => ({ ...wellValues({}), measuringPoints: [{ ...emptyMark(), name: 'North rim of the casing' }] });
+
+const tapValues = ({ outlet = '', residualMinimum }: Partial<TapPoint['tap']>): PointValues['tap'] => ({
+  outlet,
+  residualMinimum: { text: residualMinimum == null ? '' : String(residualMinimum), unit: 'mg/L' },
+});
+
+/** Where a point is, and what is around it. */
+const placeValues = ({
+  place = '',
+  system = '',
+  zone = '',
+  building = '',
+  room = '',
+  floor = '',
+  access = '',
+  position,
+  walk,
+  hazards = [],
+  surroundings = [],
+  traits = [],
+  alternatives = [],
+  contacts = [],
+}: Partial<Point>) => ({
+  place,
+  system,
+  zone,
+  building,
+  room,
+  floor,
+  access,
+  position: { latitude: typedOf(position?.latitude, 'deg'), longitude: typedOf(position?.longitude, 'deg') },
+  walk: typedOf(walk, 'min'),
+  hazards,
+  surroundings,
+  traits,
+  alternatives,
+  contacts: contacts.map(contactValues),
+});
+
+/** Whether routine samples are taken there, and whether it is used at all. */
+const standingValues = ({ siting, outOfUse }: Partial<Point>): Pick<PointValues, 'siting' | 'outOfUse'> => ({
+  siting: {
+    says: siting === undefined ? 'nothing' : siting.isRoutine ? 'routine' : 'not-routine',
+    number: siting?.number ?? '',
+  },
+  outOfUse: { is: outOfUse !== undefined, reason: outOfUse?.reason ?? '', lookAgain: outOfUse?.lookAgain ?? '' },
+});
+
+/** What a point is and is called. */
+const namedValues = ({ type = 'well', code = '', name = '', use = 'monitoring', kind, water, source }: Partial<Point>) => ({
+  type,
+  code,
+  name,
+  use,
+  kind,
+  water,
+  source,
+});
+
 export function valuesOf(point: Point | null, freshId: () => string): PointValues {
-  const well = point?.type === 'well' ? point.well : null;
   const tap = point?.type === 'tap' ? point.tap : null;
   return {
     id: point?.id ?? freshId(),
-    type: point?.type ?? 'well',
-    code: point?.code ?? '',
-    name: point?.name ?? '',
-    place: point?.place ?? '',
-    use: point?.use ?? 'monitoring',
-    access: point?.access ?? '',
-    kind: point?.kind,
-    water: point?.water,
-    source: point?.source,
+    ...namedValues(point ?? {}),
     // Of a point of before, no residual was how it was said.
     disinfection: point?.disinfection ?? (tap?.residualMinimum === null ? 'none' : undefined),
-    system: point?.system ?? '',
-    zone: point?.zone ?? '',
-    building: point?.building ?? '',
-    room: point?.room ?? '',
-    floor: point?.floor ?? '',
-    position: { latitude: typedOf(point?.position?.latitude, 'deg'), longitude: typedOf(point?.position?.longitude, 'deg') },
-    walk: typedOf(point?.walk, 'min'),
-    hazards: point?.hazards ?? [],
-    surroundings: point?.surroundings ?? [],
-    traits: point?.traits ?? [],
-    alternatives: point?.alternatives ?? [],
-    contacts: (point?.contacts ?? []).map(contactValues),
-    siting: {
-      says: point?.siting === undefined ? 'nothing' : point.siting.isRoutine ? 'routine' : 'not-routine',
-      number: point?.siting?.number ?? '',
-    },
-    outOfUse: {
-      is: point?.outOfUse !== undefined,
-      reason: point?.outOfUse?.reason ?? '',
-      lookAgain: point?.outOfUse?.lookAgain ?? '',
-    },
-    tap: {
-      outlet: tap?.outlet ?? '',
-      residualMinimum: { text: tap?.residualMinimum == null ? '' : String(tap.residualMinimum), unit: 'mg/L' },
-    },
-    well: {
-      measuringPoints: well
-        ? well.measuringPoints.map(({ name, elevation, stickUp, datum = '', until = '' }) => ({
-            name,
-            datum,
-            until,
-            elevation: typedOf(elevation, 'm'),
-            stickUp: typedOf(stickUp, 'm'),
-          }))
-        : [{ ...emptyMark(), name: 'North rim of the casing' }],
-      bottom: typedOf(well?.bottom, 'm'),
-      screenTop: typedOf(well?.screenTop, 'm'),
-      screenBottom: typedOf(well?.screenBottom, 'm'),
-      insideDiameter: typedOf(well?.insideDiameter, 'mm'),
-      ...(well?.pipe ? { pipe: well.pipe } : {}),
-      intake: typedOf(well?.intake, 'm'),
-      ownPump: well?.ownPump ?? { name: '' },
-      bore: typedOf(well?.bore, 'mm'),
-      narrower: (well?.narrower ?? []).map(({ from, insideDiameter }) => ({
-        from: typedOf(from, 'm'),
-        insideDiameter: typedOf(insideDiameter, 'mm'),
-      })),
-      pack: { from: typedOf(well?.pack?.from, 'm'), to: typedOf(well?.pack?.to, 'm'), porosity: typedOf(well?.pack?.porosity, '1') },
-      seal: { from: typedOf(well?.seal?.from, 'm'), to: typedOf(well?.seal?.to, 'm'), of: well?.seal?.of ?? '' },
-      layers: (well?.layers ?? []).map(({ to, of, water }) => ({ to: typedOf(to, 'm'), of, ...(water ? { water } : {}) })),
-    },
+    ...placeValues(point ?? {}),
+    ...standingValues(point ?? {}),
+    tap: tapValues(tap ?? {}),
+    well: point?.type === 'well' ? wellValues(point.well) : newWell(),
   };
 }
 
