@@ -8,8 +8,8 @@ import { thing } from './registry.ts';
 import { isSignedBy } from './signature.ts';
 import type { BookView } from './view.ts';
 
-/** The most that the files of one book may hold together, in bytes: more does not fit into one text. */
-const mostFiles = 200 << 20;
+/** The most that the files of one book may hold together, in bytes: they are in memory several times over. */
+const mostFiles = 64 << 20;
 
 /** The files that entries name, in base64. @throws Problem 410 where one is not what was kept, 413 where they are too much together */
 async function filesOf(store: Store, entries: readonly BookEntry[]): Promise<Record<string, string>> {

@@ -1,10 +1,13 @@
 import { appendEntries, appendEntry, bookEntries, bookExport } from '@fonte/core/book';
-import { Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
+import { atOnce, Problem, route, SentFile, type Route, type Who } from '../http/index.ts';
 import type { Store } from '../store/index.ts';
 import type { Books } from './books.ts';
 import type { BookView } from './view.ts';
 import type { Outcome } from './stage.ts';
 import { exportBook } from './export.ts';
+
+/** So many books are put together for handing out at once: each may hold its files in memory. */
+const handedOutAtOnce = 4;
 
 const told = ({ entry, aside }: Exclude<Outcome, { problem: Problem }>) => ({ entry, aside });
 const statusOf = (outcome: Exclude<Outcome, { problem: Problem }>) => (outcome.isNew ? 201 : 200);
@@ -21,13 +24,17 @@ export const bookRoutes = ({ books, store }: { books: Books; store: Store }): Ro
     checkReader(view, who);
     return view ? view.entries.last(Math.max(0, view.entries.length - after)) : [];
   }),
-  route(bookExport, async ({ in: { book }, query, who }) => {
-    const view = await books.view(book);
-    checkReader(view, who);
-    if (!view) throw new Problem(404, 'no-book', 'There is no such book.');
-    const file = await exportBook(store, view, query.with === 'files');
-    return new SentFile(`${view.round?.plan.code ?? view.book}.book.json`, JSON.stringify(file));
-  }),
+  route(
+    bookExport,
+    async ({ in: { book }, query, who }) => {
+      const view = await books.view(book);
+      checkReader(view, who);
+      if (!view) throw new Problem(404, 'no-book', 'There is no such book.');
+      const file = await exportBook(store, view, query.with === 'files');
+      return new SentFile(`${view.round?.plan.code ?? view.book}.book.json`, JSON.stringify(file));
+    },
+    { before: [atOnce(handedOutAtOnce)] },
+  ),
   route(appendEntry, async ({ in: { book }, body: { sentAt, ...entry }, who, response }) => {
     const [outcome] = await books.append(book, [entry], sentAt, who.scope);
     if (outcome === undefined || 'problem' in outcome) throw outcome?.problem ?? new Error('No entry has no outcome.');
