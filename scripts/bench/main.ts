@@ -5,7 +5,7 @@ import { readKept, runsToSlip, slippedInBoth, writeKept } from './kept.ts';
 import { beQuiet, figures, measureMachine } from './measure.ts';
 import { exchange, register, today, wholeDatabase } from './registers.ts';
 import { reports } from './reports.ts';
-import { deviceSync, firstPage } from './page.ts';
+import { deviceSync, firstPage, typing } from './page.ts';
 import { purge } from './purge.ts';
 import { hydrograph } from './hydrograph.ts';
 import { custody } from './custody.ts';
@@ -32,6 +32,7 @@ const parts = {
   startUp,
   memory,
   firstPage,
+  typing,
   comeBack,
   deviceSync,
   planner,

@@ -98,3 +98,48 @@ export async function deviceSync(): Promise<void> {
   await browser.close();
   await server.stop();
 }
+
+/** So many entries stand in the book of a purge that goes on for very long. */
+const long = 2000;
+
+/** A key pressed in a form of a long book, at a slowed CPU: from the press until the page shows it, as the browser measures it. */
+export async function typing(): Promise<void> {
+  const [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
+  const caller = await firstCaller(server);
+  const pen = { book: wellPoint.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
+  await caller.post('/api/entries', { entries: [sealed(writeEntry(pen, pointRegistered, wellPoint))] });
+  const script = longBook(long, 'LONG', caller);
+  for (let at = 0; at < script.entries.length; at += 500)
+    await caller.post('/api/entries', { entries: script.entries.slice(at, at + 500).map(sealed) });
+  const page = await browser.newPage();
+  await page.setViewport(phone);
+  await page.goto(server.address, { waitUntil: 'networkidle0' });
+  await type(page, 'Your name', 'Rui Vale');
+  await type(page, 'Passphrase', passphrase);
+  await click(page, 'Sign in');
+  await see(page, 'LONG');
+  await page.goto(`${server.address}/rounds/${script.book}/at/${script.well}/purge`, { waitUntil: 'networkidle0' });
+  const field = (await page.waitForSelector('form input', { timeout: 60_000 }))!;
+  await page.evaluate(() => {
+    const shown: number[] = [];
+    Object.assign(globalThis, { shown });
+    new PerformanceObserver((list) => {
+      for (const { name, duration } of list.getEntries()) if (name === 'keydown') shown.push(duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+  });
+  const session = await page.createCDPSession();
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
+  await field.click();
+  for (const key of '1234567890123456789012345') {
+    await page.keyboard.press(key as '1');
+    await new Promise((resolve) => {
+      setTimeout(resolve, 250);
+    });
+  }
+  const shown = await page.evaluate(() => (globalThis as unknown as { shown: number[] }).shown);
+  await browser.close();
+  await server.stop();
+  // What took less than the browser tells of was shown within 16 ms.
+  const all = Array.from({ length: 25 }, (_, place) => shown[place] ?? 16);
+  record(`a key in a form of a book of ${long} entries, CPU ${slower} × slower, until it is shown, median of 25`, median(all), 'ms', 50);
+}
