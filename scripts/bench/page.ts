@@ -117,9 +117,9 @@ export async function typing(): Promise<void> {
   await type(page, 'Your name', 'Rui Vale');
   await type(page, 'Passphrase', passphrase);
   await click(page, 'Sign in');
-  await see(page, 'LONG');
+  await see(page, 'Plan a round');
   await page.goto(`${server.address}/rounds/${script.book}/at/${script.well}/purge`, { waitUntil: 'networkidle0' });
-  const field = (await page.waitForSelector('form input', { timeout: 60_000 }))!;
+  const field = await page.locator('aria/Temperature[role="textbox"]').setTimeout(60_000).waitHandle();
   await page.evaluate(() => {
     const shown: number[] = [];
     Object.assign(globalThis, { shown });
@@ -129,7 +129,7 @@ export async function typing(): Promise<void> {
   });
   const session = await page.createCDPSession();
   await session.send('Emulation.setCPUThrottlingRate', { rate: slower });
-  await field.click();
+  await field.evaluate((one) => (one as HTMLElement).focus());
   for (const key of '1234567890123456789012345') {
     await page.keyboard.press(key as '1');
     await new Promise((resolve) => {
