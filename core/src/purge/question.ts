@@ -3,12 +3,13 @@ import type { AgreedLevel } from '../level/index.ts';
 import { inOwnUnit, oxygenSaturation, parameter, questionReading, type ParameterId } from '../parameters/index.ts';
 import { second } from '../time/index.ts';
 import { base, readNumber } from '../units/index.ts';
-import { belowMark, type WellPoint } from '../registers/index.ts';
+import type { WellPoint } from '../registers/index.ts';
 import { questionBuilt } from './built.ts';
 import type { ProbeParameter, PurgeChoice, purgeEnded, purgeReading } from './entries.ts';
 import { classicFlow } from './methods/index.ts';
-import { pump, suctionLift } from './pumping/gear.ts';
+import { pump } from './pumping/gear.ts';
 import { pumpedAt } from './pumping/pumped.ts';
+import { questionPump } from './pumping/question.ts';
 import { insideDiameter, pipe, pipeIds } from './pipes.ts';
 import { tooSoon, type Moment } from './stability/index.ts';
 import type { PurgeState } from './state.ts';
@@ -71,38 +72,6 @@ function nominal(inside: number, id: string | undefined): Finding[] {
     },
   ];
 }
-
-/** Whether the pump reaches, is under water, and leaves in the water what is looked for. */
-function questionPump(chosen: PurgeChoice, well: WellPoint['well'], level: AgreedLevel | null, isVolatile: boolean): Finding[] {
-  if (!('pump' in chosen) && !('intake' in chosen)) return [];
-  const { pump: id, intake: typed } = chosen;
-  const found: Finding[] = [];
-  const ask = (code: string, field: string, data: Data = {}) => found.push({ code, severity: 'question', field, data });
-  const mark = well.measuringPoints.find(({ name }) => name === level?.measuringPoint);
-  const row = id ? pump(id) : null;
-  const most = suctionLift(mark?.elevation);
-  if (row?.isSuction && level && level.depth > most) ask('beyond-suction', 'pump', { depth: level.depth, most });
-  if (row?.stripsGas && isVolatile) ask('strips-gas', 'pump', { pump: row.name });
-  return typed ? [...found, ...questionIntake(base(typed), chosen, well, level)] : found;
-}
-
-/** Whether an intake, in m below the mark, is under water and where the well gives it. */
-function questionIntake(intake: number, chosen: PurgeChoice, well: WellPoint['well'], level: AgreedLevel | null): Finding[] {
-  const found: Finding[] = [];
-  const ask = (code: string, data: Data) => found.push({ code, severity: 'question', field: 'intake', data });
-  if (level && intake <= level.depth) ask('intake-dry', { intake, depth: level.depth });
-  const mark = well.measuringPoints.find(({ name }) => name === level?.measuringPoint);
-  if (!mark) return found;
-  const [bottom, top, end] = [well.bottom, well.screenTop, well.screenBottom].map((one) => belowMark(mark, one));
-  if (bottom != null && intake > bottom) ask('intake-too-deep', { intake, bottom });
-  else if (bottom != null && intake > bottom - offBottom) ask('intake-at-bottom', { above: bottom - intake });
-  else if (chosen.method === 'low-flow' && top != null && end != null && (intake < top || intake > end))
-    ask('intake-off-screen', { intake, from: top, to: end });
-  return found;
-}
-
-/** An intake stays so far off the bottom, in m, for the silt that lies there. US EPA Region 1, EQASOP-GW4: two feet where it can. */
-const offBottom = 0.3;
 
 /** A number so many times the one before, or such a part of it, may have slipped its decimal mark or its unit. Common practice. */
 const slip = 8;
