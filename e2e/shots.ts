@@ -92,6 +92,8 @@ await walk.skip(page, '10 min');
 await see(page, 'so far: long enough');
 await click(page, 'Done');
 await walk.measureStep(page, 'Measure the water temperature', '17,4');
+// The step before has such a link as well.
+await page.waitForSelector('a[href*="of=freeChlorine"]');
 await click(page, 'Guide me through the test', 'link');
 await choose(page, 'By which method', 'Free chlorine, 0 to 2 mg/L');
 await option(page, 'Reagent', 'T1-5521');

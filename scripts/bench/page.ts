@@ -1,7 +1,7 @@
 import { writeEntry } from '@fonte/core/book';
 import { pointRegistered } from '@fonte/core/registers';
 import { wellPoint } from '../../core/test/script.ts';
-import type { Browser, CDPSession } from 'puppeteer-core';
+import type { Browser, CDPSession, Page } from 'puppeteer-core';
 import { click, openBrowser, phone, see, type } from '../../e2e/browser.ts';
 import { start } from '../../e2e/harness.ts';
 import { firstCaller, passphrase } from '../../e2e/people.ts';
@@ -52,21 +52,31 @@ export async function firstPage(): Promise<void> {
   );
 }
 
+/** A server with one well, a browser, and whoever was the first there. */
+async function ownServer() {
+  const [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
+  const caller = await firstCaller(server);
+  const pen = { book: wellPoint.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
+  await caller.post('/api/entries', { entries: [sealed(writeEntry(pen, pointRegistered, wellPoint))] });
+  return { server, browser, caller };
+}
+
+async function signIn(page: Page, address: string): Promise<void> {
+  await page.goto(address, { waitUntil: 'networkidle0' });
+  await type(page, 'Your name', 'Rui Vale');
+  await type(page, 'Passphrase', passphrase);
+  await click(page, 'Sign in');
+}
+
 /** So many entries lie on a device that has been away for long. */
 const away = 5000;
 
 /** A device with thousands of entries in its outbox and ten rounds on its disk: until all is handed in, and what it takes. */
 export async function deviceSync(): Promise<void> {
-  const [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
-  const caller = await firstCaller(server);
-  const pen = { book: wellPoint.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
-  await caller.post('/api/entries', { entries: [sealed(writeEntry(pen, pointRegistered, wellPoint))] });
+  const { server, browser, caller } = await ownServer();
   const rounds = Array.from({ length: 10 }, (_, number) => longBook(away / 10, `DAY${number}`, caller));
   const page = await browser.newPage();
-  await page.goto(server.address, { waitUntil: 'networkidle0' });
-  await type(page, 'Your name', 'Rui Vale');
-  await type(page, 'Passphrase', passphrase);
-  await click(page, 'Sign in');
+  await signIn(page, server.address);
   await see(page, 'No round is under way');
   const entries = rounds.flatMap((script) => script.entries.map(sealed));
   for (let at = 0; at < entries.length; at += 500)
@@ -104,19 +114,13 @@ const long = 2000;
 
 /** A key pressed in a form of a long book, at a slowed CPU: from the press until the page shows it, as the browser measures it. */
 export async function typing(): Promise<void> {
-  const [server, browser] = await Promise.all([start({ what: 'server' }), openBrowser()]);
-  const caller = await firstCaller(server);
-  const pen = { book: wellPoint.id, author: caller.person, device: caller.device, now: Date.now(), offset: 0 };
-  await caller.post('/api/entries', { entries: [sealed(writeEntry(pen, pointRegistered, wellPoint))] });
+  const { server, browser, caller } = await ownServer();
   const script = longBook(long, 'LONG', caller);
   for (let at = 0; at < script.entries.length; at += 500)
     await caller.post('/api/entries', { entries: script.entries.slice(at, at + 500).map(sealed) });
   const page = await browser.newPage();
   await page.setViewport(phone);
-  await page.goto(server.address, { waitUntil: 'networkidle0' });
-  await type(page, 'Your name', 'Rui Vale');
-  await type(page, 'Passphrase', passphrase);
-  await click(page, 'Sign in');
+  await signIn(page, server.address);
   await see(page, 'Plan a round');
   await page.goto(`${server.address}/rounds/${script.book}/at/${script.well}/purge`, { waitUntil: 'networkidle0' });
   const field = await page.locator('aria/Temperature[role="textbox"]').setTimeout(60_000).waitHandle();
