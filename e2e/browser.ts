@@ -58,6 +58,12 @@ export async function see(page: Page, text: string | RegExp): Promise<void> {
     });
 }
 
+/** The address of the page, once it is one of this kind: words that two pages show do not say which of them stands there. */
+export async function addressAt(page: Page, kind: RegExp): Promise<string> {
+  await page.waitForFunction((wanted) => new RegExp(wanted).test(location.pathname), { timeout: patience, polling }, kind.source);
+  return page.url();
+}
+
 /** Does something to an element anew where the page has drawn it anew in between. */
 async function onWhatStands(work: () => Promise<void>): Promise<void> {
   const until = Date.now() + patience;

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, option, overflow, phone, see, shows, type } from './browser.ts';
+import { addressAt, click, option, overflow, phone, see, shows, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import { onDemo } from './stage.ts';
@@ -57,7 +57,8 @@ describe.sequential('A point that is looked at without a round', () => {
   });
 
   it('goes to a colleague as a file with its picture, as long as only this device has it', async () => {
-    const point = page.url();
+    // What was seen stands on the page it is written on too, for a moment.
+    const point = await addressAt(page, /^\/points\/[^/]+$/);
     await page.goto(`${server.address}/outbox`);
     await see(page, 'the register');
     const saved = await walk.savedBy(page, mkdtempSync(join(tmpdir(), 'fonte-')), () => click(page, 'Give it to a colleague as a file'));
