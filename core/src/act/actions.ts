@@ -1,6 +1,6 @@
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
-import { parameter, type ParameterId } from '../parameters/index.ts';
+import { isGerm, type ParameterId } from '../parameters/index.ts';
 import type { Origin } from '../registers/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
@@ -136,7 +136,7 @@ const isOfHealth = ({ use, state, parameter: id }: Occasion, { when }: FollowUpR
   use === 'supply' &&
   // A rule that does not tell what is in doubt sounds the alarm for it as well.
   !(when.doubtful === true || (when.doubts ?? []).length > 0) &&
-  (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && parameter(id).unit === 'per100mL'));
+  (state === 'over-health' || state === 'over-action' || (state.startsWith('over-') && isGerm(id)));
 
 const overStates: readonly VerdictState[] = ['over-health', 'over-action', 'over-indicator'];
 
@@ -147,7 +147,7 @@ function sayAt({ do: usual, beside }: FollowUpRule, visit: string, occasions: re
     (one) =>
       one.visit === visit &&
       overStates.includes(one.state) &&
-      (one.state !== 'over-indicator' || parameter(one.parameter).unit === 'per100mL') &&
+      (one.state !== 'over-indicator' || isGerm(one.parameter)) &&
       (!beside.parameters || beside.parameters.includes(one.parameter)) &&
       !beside.notParameters?.includes(one.parameter),
   );

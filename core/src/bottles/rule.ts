@@ -35,8 +35,12 @@ export interface BottleRule {
   /** Hours from collection to the start of analysis. */
   holdingHours: number;
   holdingFor: string;
-  /** What is read of its report and judged. */
+  /** What is waited for of its report, read and judged. */
   parameters: readonly ParameterId[];
+  /** One of them is enough: labs report some of a long list, or one of two ways to say the same. */
+  isAnyOf?: true;
+  /** What is read and judged as well where the report has it. */
+  also?: readonly ParameterId[];
   /** What is measured in it where no parameter stands for it: then a person compares the report with the limits. */
   measures?: string;
   /** Blanks and duplicates that belong with it. */
@@ -51,6 +55,12 @@ export interface BottleRule {
   at?: Readonly<Record<string, Partial<BottleRule>>>;
   source: string;
 }
+
+/** All that may be read of the report of a bottle. */
+export const readOf = ({ parameters, also = [] }: Pick<BottleRule, 'parameters' | 'also'>): readonly ParameterId[] => [
+  ...parameters,
+  ...also,
+];
 
 /** Whether a bottle is filled without air: what it is for leaves the water with it. Its mark stands at the brim. */
 const bearsNoAir = ({ mark }: Pick<BottleRule, 'mark'>): boolean => mark >= 0.98;

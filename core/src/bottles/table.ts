@@ -9,7 +9,8 @@ import { rules as rules3 } from './tables/bottles-2026-3.ts';
 import { analyses as analyses4 } from './tables/bottles-2026-4/analyses.ts';
 import { rules as rules4 } from './tables/bottles-2026-4/rules.ts';
 import { analyses as analyses5 } from './tables/bottles-2026-5-analyses.ts';
-import { rules } from './tables/bottles-2026-5.ts';
+import { rules as rules5 } from './tables/bottles-2026-5.ts';
+import { rules } from './tables/bottles-2026-6.ts';
 import { rules2026 } from './tables/rules.ts';
 
 export type RuleId = keyof typeof rules;
@@ -45,6 +46,13 @@ export const bottleTables = shelf<BottleTable>([
   {
     ...common,
     edition: '2026-5',
+    source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
+    analyses: analyses5,
+    rules: rules5,
+  },
+  {
+    ...common,
+    edition: '2026-6',
     source: '40 CFR 136.3 Table II; ISO 19458:2006; EPA methods for drinking water; each bottle says its own',
     analyses: analyses5,
     rules,

@@ -1,7 +1,6 @@
 import type { LabResult } from '../read/index.ts';
-import { parameter, type ParameterId } from '../parameters/index.ts';
+import { isCounted, parameter, type ParameterId } from '../parameters/index.ts';
 import { convert } from '../units/index.ts';
-import { fromFittings } from './tables/fittings.ts';
 import type { SampleKind } from '../bottles/index.ts';
 import { limitKinds, type LimitKind, type LimitRow, type LimitSet } from './tables/limit-set.ts';
 
@@ -63,7 +62,7 @@ export function weaknessOf(
   if (sample !== 'routine') return sample;
   if (isContradicted) return 'contradicted';
   if (isDissolved) return 'dissolved';
-  if (isFlushed && fromFittings.includes(id)) return 'flushed';
+  if (isFlushed && parameter(id).fromPipes) return 'flushed';
   return isTold ? 'told' : isOwnBench ? 'own-bench' : null;
 }
 
@@ -103,8 +102,6 @@ export function limitsFor(set: LimitSet, id: ParameterId, sampledOn: string): Li
 
 /** What of a result its bounds follow from. */
 export type Bounded = Pick<LabResult, 'parameter' | 'form' | 'value' | 'reportingLimit' | 'inclusive' | 'detectionLimit'>;
-
-const isCounted = (id: ParameterId) => parameter(id).unit === 'per100mL';
 
 /** More than nothing, and nobody knows how much. */
 const trace = Number.MIN_VALUE;

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { analysisIds, bottleTables, cardOf, rulesFor } from '../bottles/index.ts';
 import { parameterIds, type ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
 import {
@@ -15,7 +14,6 @@ import {
   type Sampled,
 } from './index.ts';
 
-const bottles = bottleTables.newest[0]!;
 const euDrinkingWater = limitSets.on('eu-2020-2184', '2026-11-23')!;
 
 const result = (
@@ -177,19 +175,6 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
         },
       ),
     );
-  });
-
-  it('touches every analysis that Fonte judges, with a place in the Annex for each value', () => {
-    for (const id of analysisIds) {
-      const measured = rulesFor(bottles, [id]).flatMap((rule) => cardOf(bottles, rule).parameters);
-      // The others a person compares by hand; hardness, alkalinity, oxygen and turbidity have no number there.
-      if (measured.length === 0 || ['alkalinity', 'hardness', 'oxygen', 'turbidity'].includes(id)) continue;
-      expect(
-        measured.some((parameter) => limitsFor(euDrinkingWater, parameter, '2026-11-23').length > 0),
-        id,
-      ).toBe(true);
-    }
-    expect(euDrinkingWater.rows.every((row) => /Annex I, Part [ABC]/.test(row.place))).toBe(true);
   });
 
   it('calls a result close from four fifths of the limit', () => {

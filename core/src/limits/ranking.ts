@@ -1,5 +1,5 @@
 import type { LabResult } from '../read/index.ts';
-import { parameter, parameterIds } from '../parameters/index.ts';
+import { isGerm, parameterIds } from '../parameters/index.ts';
 import { verdictStates, type LimitSet, type Verdict } from './judge.ts';
 
 export interface JudgedResult {
@@ -15,7 +15,7 @@ export interface JudgedResult {
  * cannot be told, what is over an indicator value, what is close, the rest. Source: common practice.
  */
 export function inReadingOrder<J extends Pick<JudgedResult, 'result' | 'verdict'>>(judged: readonly J[]): J[] {
-  const germ = ({ result }: J) => (parameter(result.parameter).unit === 'per100mL' ? 0 : 1);
+  const germ = ({ result }: J) => (isGerm(result.parameter) ? 0 : 1);
   const state = ({ verdict }: J) => verdictStates.indexOf(verdict.state) - (verdict.close ? 0.5 : 0);
   const place = ({ result }: J) => parameterIds.indexOf(result.parameter);
   return [...judged].sort(

@@ -3,6 +3,9 @@ import type { Finding } from '../findings/index.ts';
 import { base, convert, fromBase, readNumber, unit, type Typed } from '../units/index.ts';
 import { parameters, type ParameterRow } from './tables/parameters.ts';
 
+export { parameterKinds, type ParameterKind, type ParameterRow } from './tables/parameters.ts';
+export { molarMass, perPart } from './tables/atoms.ts';
+
 export type ParameterId = keyof typeof parameters;
 export const parameterIds = Object.keys(parameters) as [ParameterId, ...ParameterId[]];
 export const ParameterId = z.enum(parameterIds);
@@ -11,10 +14,23 @@ export function parameter(id: ParameterId): ParameterRow {
   return parameters[id];
 }
 
+/** Whether it lives and is looked for as such: one of it may be too many. A count of colonies is not one. */
+export const isGerm = (id: ParameterId): boolean => parameter(id).kind === 'germ';
+
+/** Whether it is counted: a number of it is exact, and nothing found of it is none. */
+export const isCounted = (id: ParameterId): boolean => ['germ', 'count'].includes(parameter(id).kind);
+
+/** The name of a parameter without how its results are kept: `Nitrate`, `Conductivity`. */
+export const bareName = (id: ParameterId): string => parameter(id).name.replace(/ (at 25 °C|\(as [^()]*\))$/, '');
+
+/** Of these the name begins with a capital inside a sentence too: short names, and germs after who found them. */
+const isProper = (name: string) =>
+  /^(pH|E\. |[A-Z][A-Z0-9]|Clostridium|Pseudomonas|Staphylococcus|Salmonella|Legionella|Cryptosporidium|Giardia)/.test(name);
+
 /** The name of a parameter inside a sentence: `dissolved oxygen`, `pH`. */
 export function inText(id: ParameterId): string {
-  const short = parameter(id).name.replace(/ (at 25 °C|\(as .*\))$/, '');
-  return /^(pH|E\. )/.test(short) ? short : short.charAt(0).toLowerCase() + short.slice(1);
+  const short = bareName(id);
+  return isProper(short) ? short : short.charAt(0).toLowerCase() + short.slice(1);
 }
 
 /** A typed reading of a parameter, in the parameter's own unit. */

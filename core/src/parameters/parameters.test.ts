@@ -8,7 +8,11 @@ import {
   pressureAt,
   inOwnUnit,
   inText,
+  isCounted,
+  isGerm,
+  molarMass,
   parameter,
+  parameterKinds,
   parameterIds,
   questionReading,
   readingFindings,
@@ -105,4 +109,74 @@ it('takes conductivity to 25 °C, by so much for each degree', () => {
   // 1.91 % a degree, ISO 7888 (from memory): 10 °C below, 500 is as much as 618.
   expect(conductivityAt25({ measured: 500, temperature: 15 }).value).toBeCloseTo(500 / 0.809, 6);
   expect(conductivityAt25({ measured: 500, temperature: 15, perDegree: 0.02 }).value).toBeCloseTo(625, 6);
+});
+
+describe('what a substance weighs', () => {
+  // Molar masses as handbooks print them (CRC Handbook of Chemistry and Physics, rounded; from memory).
+  it.each([
+    ['NO3', 62.0],
+    ['PO4', 94.97],
+    ['SiO2', 60.08],
+    ['CaCO3', 100.09],
+    ['HCO3', 61.02],
+    ['SO4', 96.06],
+    ['NaCl', 58.44],
+    ['KBr', 119.0],
+    ['MgF2', 62.3],
+    ['B2O3', 69.62],
+    ['H2O', 18.015],
+  ])('%s is %f g/mol', (formula, expected) => expect(molarMass(formula) / expected).toBeCloseTo(1, 3));
+
+  it('is refused for what is no element', () => expect(() => molarMass('Xx2')).toThrow('No atomic weight of Xx'));
+
+  it('takes elements to what they are reported as', () => {
+    // Conversion factors as laboratory tables print them (common practice).
+    expect(parameter('orthophosphate').expressedAs).toMatchObject({ P: expect.closeTo(3.066, 3) as number, ion: 1 });
+    expect(parameter('totalPhosphorus').expressedAs).toMatchObject({ P: 1, ion: expect.closeTo(0.3261, 4) as number });
+    expect(parameter('silica').expressedAs).toMatchObject({ Si: expect.closeTo(2.139, 3) as number, ion: 1 });
+    expect(parameter('nitrateNitrite').expressedAs).toMatchObject({ N: 1, ion: expect.closeTo(0.2259, 4) as number });
+  });
+});
+
+describe('the table of parameters', () => {
+  it('holds what laboratories report of drinking water and groundwater', () => {
+    expect(parameterIds.length).toBeGreaterThanOrEqual(180);
+    for (const kind of parameterKinds)
+      expect(
+        parameterIds.some((id) => parameter(id).kind === kind),
+        kind,
+      ).toBe(true);
+  });
+
+  it('names each substance by a registry number whose last digit checks the others, no two by one', () => {
+    const numbers = parameterIds.flatMap((id) => parameter(id).cas ?? []);
+    expect(new Set(numbers).size).toBe(numbers.length);
+    expect(numbers.length).toBeGreaterThan(150);
+    for (const number of numbers) {
+      const [, digits, check] = /^(\d{2,7}-\d{2})-(\d)$/.exec(number)!;
+      // The digits before it, counted from the right, each times its place; the remainder of ten (CAS, rule of the check digit).
+      const sum = [...digits!.replace('-', '')].reverse().reduce((total, digit, place) => total + Number(digit) * (place + 1), 0);
+      expect(`${number}: ${sum % 10}`).toBe(`${number}: ${check}`);
+    }
+  });
+
+  it('says what rules need in columns', () => {
+    const having = (is: (id: (typeof parameterIds)[number]) => unknown) => parameterIds.filter((id) => is(id));
+    // Directive (EU) 2020/2184, Annex II, Part D: copper, lead, nickel.
+    expect(having((id) => parameter(id).fromPipes)).toEqual(['copper', 'lead', 'nickel']);
+    expect(having((id) => parameter(id).isDisinfectant)).toEqual(['freeChlorine', 'monochloramine', 'totalChlorine', 'chlorineDioxide']);
+    expect([isGerm('legionella'), isGerm('plateCount22'), isCounted('plateCount22'), isCounted('lead')]).toEqual([
+      true,
+      false,
+      true,
+      false,
+    ]);
+  });
+
+  it('begins the substances of PFAS with the twenty of the Directive', () => {
+    const twenty = parameterIds.filter((id) => parameter(id).kind === 'PFAS').slice(0, 20);
+    // Acids and sulfonic acids of four to thirteen carbon atoms, ten of each (Annex III, Part B, point 3).
+    expect(twenty.filter((id) => /S$/.test(parameter(id).symbol!)).length).toBe(10);
+    expect(twenty.filter((id) => /A$/.test(parameter(id).symbol!)).length).toBe(10);
+  });
 });

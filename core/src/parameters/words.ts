@@ -1,6 +1,6 @@
 import type { FindingWords } from '../findings/index.ts';
 import { sayNumber, showNumber, unitLabel, type NumberReading, type UnitId } from '../units/index.ts';
-import { parameters } from './tables/parameters.ts';
+import { parameters, type ParameterKind } from './tables/parameters.ts';
 
 type NoNumber = Extract<NumberReading, { ok: false }>['code'];
 type Said = Readonly<Record<string, string | number>>;
@@ -16,4 +16,21 @@ export const readingFindings: FindingWords = {
   'wrong-unit': [(data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${name(data).toLowerCase()}.`],
   impossible: [(data) => `${name(data)} can only be ${range(data)}.`, 'Look at the decimal mark and the unit.'],
   unusual: [(data) => `${name(data)} is usually ${range(data)}.`, 'Read the instrument again. Keep it if it says the same.'],
+};
+
+/** What parameters of a kind are called together, as the heading of a list. */
+export const kindNames: Readonly<Record<ParameterKind, string>> = {
+  physical: 'Measured in the field, look',
+  disinfectant: 'Disinfectants',
+  germ: 'Germs',
+  count: 'Colony counts',
+  ion: 'Salts',
+  nutrient: 'Nutrients',
+  metal: 'Metals',
+  aggregate: 'Sums and solids',
+  'by-product': 'Disinfection by-products',
+  organic: 'Organics',
+  PFAS: 'PFAS',
+  pesticide: 'Pesticides',
+  radiological: 'Radioactivity',
 };

@@ -3,7 +3,14 @@ import type { ParameterId } from '../parameters/index.ts';
 /** A bottle that results may belong to: its kind, what can be told from it, and when it was filled, by the site's wall clock. */
 export interface BottleAtLab {
   name: string;
+  /** All that may be read of it. */
   parameters: readonly ParameterId[];
+  /** What is waited for; all of them where it is left out. */
+  asked?: readonly ParameterId[];
+  /** One of what was asked for is enough. */
+  isAnyOf?: true;
+  /** The label of the sample that several vials make together: a report may name either. */
+  set?: string;
   /** `YYYY-MM-DD`. */
   filledOn: string;
   /** `HH:MM`. */

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { bottleTables, cardOf, type RuleId } from '../bottles/index.ts';
+import { bottleTables, cardOf, readOf, type RuleId } from '../bottles/index.ts';
 import { parameter } from '../parameters/index.ts';
 import { readReport, textTable, type BottleAtLab, type LabResult, type ReportDraft } from './index.ts';
 
@@ -12,8 +12,9 @@ const bottles = new Map(
     ['W2', '10:40'],
   ].flatMap(([visit, filledTime]) =>
     Object.entries(rules).map(([letter, rule]): [string, BottleAtLab] => {
-      const { name, parameters } = cardOf(bottleTables.newest[0]!, rule);
-      return [`${visit}-${letter}`, { name, parameters, filledOn: '2026-11-05', filledTime: filledTime!, visit: visit! }];
+      const card = cardOf(bottleTables.newest[0]!, rule);
+      const own = { name: card.name, parameters: readOf(card), asked: card.parameters };
+      return [`${visit}-${letter}`, { ...own, filledOn: '2026-11-05', filledTime: filledTime!, visit: visit! }];
     }),
   ),
 );

@@ -9,7 +9,7 @@ export * from './interpret.ts';
 export { fractionCalled, named, parameterCalled, unitCalled } from './cells/names.ts';
 export * from './questions.ts';
 export * from './at-lab.ts';
-export { basisQuestions, type Basis } from './tables/bases.ts';
+export { basisNames, basisQuestions, type Basis } from './tables/bases.ts';
 export { layouts, type Layout } from './tables/layouts.ts';
 export { fractions, type Fraction } from './tables/fractions.ts';
 export { flagMeaningNames, type FlagMeaning } from './tables/flags.ts';

@@ -26,8 +26,12 @@ export function whoseSamples(
   const labels = [...bottles.keys()];
   const folded = labels.map((label) => ({ label, text: fold(label) }));
   const byCode = new Map([...bottles].flatMap(([label, { code }]) => (code === undefined ? [] : [[code, label] as const])));
+  // A sample in several vials may be reported under the label of the sample: the first that the lab has stands for it.
+  const bySample = new Map(
+    [...bottles].reverse().flatMap(([label, { set, isElsewhere }]) => (set === undefined || isElsewhere ? [] : [[set, label] as const])),
+  );
   /** The label of a name that is one, or is the lab's own for it. */
-  const labelOf = (name: string) => (bottles.has(name) ? name : byCode.get(name));
+  const labelOf = (name: string) => (bottles.has(name) ? name : (byCode.get(name) ?? bySample.get(name)));
   const tell = (name: string): Whose => {
     if (name === '') return { is: 'none' };
     if (Object.hasOwn(said, name)) return bottles.has(said[name]!) ? { is: 'ours', label: said[name]! } : { is: 'other' };

@@ -22,6 +22,10 @@ export const Mapping = z.object({
   layout: z.enum(layouts).optional(),
   /** How nitrogen compounds are expressed where neither name nor unit says it. */
   nitrogenAs: z.enum(['N', 'ion']).optional(),
+  /** How phosphate and phosphorus are. */
+  phosphorusAs: z.enum(['P', 'ion']).optional(),
+  /** How silica is. */
+  silicaAs: z.enum(['Si', 'ion']).optional(),
   /** The temperature in °C that conductivity is given at where neither name nor unit says it. */
   conductivityAt: z.enum(['20', '25']).optional(),
   /** The mark before decimals, where the numbers of the file do not show it. */

@@ -6,6 +6,8 @@ import { bareFlag } from './cells/value.ts';
 /** What is asked about a whole file, by the code of the rows that hang on it: the answer is one key of the mapping. */
 export const fileQuestions = {
   'nitrogen-as': { key: 'nitrogenAs' },
+  'phosphorus-as': { key: 'phosphorusAs' },
+  'silica-as': { key: 'silicaAs' },
   'conductivity-at': { key: 'conductivityAt' },
   'thousand-or-decimal': { key: 'decimals' },
   ppt: { key: 'ppt' },

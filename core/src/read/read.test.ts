@@ -298,11 +298,11 @@ describe('names and units', () => {
     ['Conductivity (25 °C)', 'conductivity'],
     // What is in brackets is another thing, or a thing of its own.
     ['Conductivity (20 °C)', 'conductivity'],
-    ['Chromium (VI)', null],
+    ['Chromium (VI)', 'chromium6'],
     ['Sulfate (as S)', null],
     ['Calcium (as CaCO3)', null],
     ['Hardness (Ca)', null],
-    ['Faecal coliforms', null],
+    ['Faecal coliforms', 'thermotolerant'],
     ['Iron (limit)', null],
     ['Iron (RL)', null],
     ['Surrogate recovery (Fe)', null],

@@ -15,15 +15,19 @@ import { readValue, type CellStyle } from './cells/value.ts';
 /** A row set apart: it was understood, and is no result of this round. */
 export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
 
-const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH']);
+const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH', 'dilution', '1']);
 
 /** How a result is expressed, as its name, its unit or a person says; a code where they do not agree or nobody says it. */
 function basisOf(name: Named, unitAs: Basis | null, mapping: Mapping): { as: Basis | null } | { code: string } {
   const ways = parameter(name.parameter).expressedAs;
   if (!ways) return unitAs === null ? { as: null } : { code: 'basis-contradicts' };
   if (name.as && unitAs && name.as !== unitAs) return { code: 'basis-contradicts' };
-  const question = basisQuestions.find((one) => one.ways.every((way) => way in ways))!;
-  const as = unitAs ?? name.as ?? mapping[question.key];
+  const said = unitAs ?? name.as;
+  if (said && !(said in ways)) return { code: 'basis-contradicts' };
+  const question = basisQuestions.find((one) => one.ways.every((way) => way in ways));
+  // One way only: nothing else can be meant.
+  if (!question) return { as: Object.keys(ways)[0] as Basis };
+  const as = said ?? mapping[question.key];
   return as ? { as } : { code: question.code };
 }
 

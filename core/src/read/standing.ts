@@ -1,5 +1,6 @@
-import { parameter, type ParameterId } from '../parameters/index.ts';
+import { isCounted, type ParameterId } from '../parameters/index.ts';
 import { toldForms, type LabResult } from './entries.ts';
+import { withoutResult } from './missing.ts';
 import type { ReadBook, RoundReport, ToldResult } from './reports.ts';
 
 /** A result that holds, with where it comes from. */
@@ -105,7 +106,7 @@ const rounding = 0.1;
 
 /** Between what a result may lie, in the parameter's own unit; what was found is more than any reporting limit that it may be held against. */
 function rangeOf({ parameter: id, form, value, reportingLimit }: LabResult): { least: number; most: number } {
-  const isCount = parameter(id).unit === 'per100mL';
+  const isCount = isCounted(id);
   switch (form) {
     case 'value':
       return { least: value ?? 0, most: value ?? 0 };
@@ -185,23 +186,25 @@ export function overlapsOf(results: readonly LabResult[], reports: readonly Roun
 export const unsaidOverlap = (overlaps: readonly Overlap[], replaces: Readonly<Record<string, string>> = {}): Overlap | null =>
   overlaps.find(({ sha256, differ }) => differ > 0 && !Object.hasOwn(replaces, sha256)) ?? null;
 
+/** A bottle as far as what is waited for depends on it. */
+interface WaitedFor {
+  /** The labels of all vials of its sample: what is reported of one is reported of all. */
+  vials: readonly string[];
+  set: string;
+  card: { parameters: readonly ParameterId[]; isAnyOf?: true; measures?: string };
+}
+
 /** Whether something that was asked of a bottle is still waited for: a result, or a comparison by hand. */
-export function isStillOut(
-  bottle: { id: string; set: string; card: { parameters: readonly ParameterId[]; measures?: string } },
-  book: ReadBook,
-  standing: readonly Standing[],
-): boolean {
+export function isStillOut(bottle: WaitedFor, book: ReadBook, standing: readonly Standing[]): boolean {
   if (bottle.card.measures !== undefined && !book.byHand.some(({ set }) => set === bottle.set)) return true;
   return openResults(bottle, book, standing).length > 0;
 }
 
 /** What was asked of a bottle and is neither reported nor given up. */
-export function openResults(
-  bottle: { id: string; card: { parameters: readonly ParameterId[] } },
-  book: ReadBook,
-  standing: readonly Standing[],
-): ParameterId[] {
-  const got = new Set(standing.filter((one) => isReported(one) && one.result.bottle === bottle.id).map(({ result }) => result.parameter));
-  const without = new Set(book.without.filter((one) => one.bottle === bottle.id).flatMap(({ parameters }) => parameters));
-  return bottle.card.parameters.filter((id) => !got.has(id) && !without.has(id));
+export function openResults({ vials, card }: WaitedFor, book: ReadBook, standing: readonly Standing[]): ParameterId[] {
+  const ofIt = new Set(vials);
+  const got = standing.flatMap((one) => (isReported(one) && ofIt.has(one.result.bottle) ? [one.result.parameter] : []));
+  const without = book.without.flatMap(({ bottle, parameters }) => (ofIt.has(bottle) ? parameters : []));
+  const settled = new Set([...got, ...without]);
+  return withoutResult(card.parameters, (id) => settled.has(id), card.isAnyOf);
 }

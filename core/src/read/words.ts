@@ -90,6 +90,8 @@ const placeWords: Words = {
   'no-unit': 'The unit is missing.',
   'unknown-unit': 'Not a unit that is known here.',
   'wrong-unit': (data) => `${unitLabel(data['unit'] as UnitId)} is not a unit of ${ofParameter(data).name.toLowerCase()}.`,
+  'phosphorus-as': 'As phosphorus or as phosphate? Neither name nor unit says it. Say which.',
+  'silica-as': 'As silicon or as silica (SiO₂)? Neither name nor unit says it. Say which.',
   'nitrogen-as': 'As nitrogen or as the ion? Neither name nor unit says it. Say which.',
   'cannot-be': (data) => `${ofParameter(data).name} cannot be ${data['value']} ${unitLabel(ofParameter(data).unit)}. Is it the unit?`,
   'other-time': ({ time }) => `The book says ${time}.`,

@@ -1,5 +1,5 @@
 import type { ActAround, FollowUp } from '../act/index.ts';
-import { purpose, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
+import { purpose, readOf, rulesFor, type AnalysisId, type BottleTable } from '../bottles/index.ts';
 import type { Misfit } from '../book/index.ts';
 import type { CultureAround } from '../culture/index.ts';
 import type { CustodyAround, Party } from '../custody/index.ts';
@@ -76,7 +76,8 @@ export class AroundRound implements PlanAround, CustodyAround, KitAround, Cultur
   }
 
   measuredIn(id: string): readonly ParameterId[] | null {
-    return this.bottle(id)?.card.parameters ?? null;
+    const card = this.bottle(id)?.card;
+    return card ? readOf(card) : null;
   }
 
   isComparedByHand(set: string): boolean | null {

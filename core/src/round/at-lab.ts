@@ -1,6 +1,8 @@
 import { openResults, standingResults, type BottleAtLab, type BottlesByLabel } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
+import { readOf } from '../bottles/index.ts';
 import type { BottleState } from './bottle.ts';
+import { onePerSample } from './by-hand.ts';
 import type { RoundState } from './fold.ts';
 import { filledOnForm } from './form.ts';
 import type { OpenBottle } from './gaps.ts';
@@ -11,11 +13,12 @@ const atLab = (round: RoundState) => {
 };
 
 const forReport = (round: RoundState, bottle: BottleState): [string, BottleAtLab] => {
-  const { id, visit, card, code } = bottle;
-  const { name, parameters } = card;
+  const { id, visit, card, code, set, vials } = bottle;
+  const { name, parameters: asked, isAnyOf } = card;
+  const known = { name, parameters: readOf(card), asked, visit, ...(isAnyOf ? { isAnyOf } : {}), ...(vials.length > 1 ? { set } : {}) };
   // What a lab reports of a blind duplicate is the time that its form said.
   const filled = wallTime(filledOnForm(bottle) ?? 0, round.plan.zone);
-  return [id, { name, parameters, visit, filledOn: filled.date, filledTime: filled.time.slice(0, 5), ...(code === null ? {} : { code }) }];
+  return [id, { ...known, filledOn: filled.date, filledTime: filled.time.slice(0, 5), ...(code === null ? {} : { code }) }];
 };
 
 /**
@@ -42,7 +45,7 @@ export function openAtLab(round: RoundState): OpenBottle[] {
   const { reports, told, without } = round;
   const book = { reports, told, without, byHand: [] };
   const standing = standingResults(book);
-  return round.bottles.filter(atLab(round)).flatMap((bottle) => {
+  return onePerSample(round.bottles.filter(atLab(round))).flatMap((bottle) => {
     const parameters = openResults(bottle, book, standing);
     const pointName = round.visits.find(({ id }) => id === bottle.visit)?.name ?? '';
     return parameters.length > 0 ? [{ bottle: bottle.id, visit: bottle.visit, pointName, parameters }] : [];

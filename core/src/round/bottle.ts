@@ -16,6 +16,8 @@ import type { Lab } from '../registers/index.ts';
 
 /** A bottle with its place in the stream. A bottle that was lost stays at the stage where it was lost. */
 export interface BottleState extends FieldBottle {
+  /** The labels of all vials that its sample ever had, its own among them. */
+  vials: readonly string[];
   stage: Stage;
   lost: { how: 'discarded' | 'refused' | 'missing'; reason: string } | null;
   /** The lab it goes to; null where the round has none. */
@@ -38,6 +40,7 @@ export interface BottleState extends FieldBottle {
 }
 
 interface Surroundings {
+  vials: readonly string[];
   lab: Lab | null;
   custody: CustodyBook;
   /** Who has what is filled until it is passed on, where that is not us. */
@@ -53,9 +56,9 @@ interface Surroundings {
 
 function stageOf(bottle: FieldBottle, around: Surroundings, accepted: boolean | null, handed: boolean): Stage {
   if (bottle.state === 'filled' && handed && accepted !== false) {
-    if (!isStillOut(bottle, around.report, around.standing)) return 'judged';
+    if (!isStillOut({ ...bottle, vials: around.vials }, around.report, around.standing)) return 'judged';
     // A report that says something of it, and not all that was asked for.
-    if (around.standing.some((one) => isReported(one) && one.result.bottle === bottle.id)) return 'reported';
+    if (around.standing.some((one) => isReported(one) && around.vials.includes(one.result.bottle))) return 'reported';
   }
   if (handed) return 'handed-over';
   if (bottle.state === 'filled' || bottle.filledAt !== null) return 'filled';
@@ -81,6 +84,7 @@ export function bottleInStream(bottle: FieldBottle, around: Surroundings): Bottl
   const missing = missingSince(around.custody, bottle.id);
   return {
     ...bottle,
+    vials: around.vials,
     lost: lossOf(bottle, accepted === false ? (answer?.reason ?? 'No reason given.') : null, missing),
     lab: around.lab,
     holder:

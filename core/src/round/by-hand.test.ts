@@ -4,6 +4,7 @@ import { handing, Script } from '../../test/script.ts';
 import { handedOver } from '../custody/index.ts';
 import { analysisAdded } from '../plan/index.ts';
 import { comparedByHand } from '../read/index.ts';
+import { editionsOn } from './index.ts';
 
 let book: Script;
 const { state, misfit, purged, fill } = atTheWell(() => book);
@@ -12,7 +13,8 @@ const stages = () => vials.map((id) => state().bottles.find((bottle) => bottle.i
 const compared = (outcome: 'meets' | 'over' | 'cannot-tell', set = '261123A-MW3-V') => ({ set, outcome, words: 'Benzene 0.2 µg/L' });
 
 beforeEach(() => {
-  book = new Script().plan();
+  // An edition in which Fonte had no values of solvents.
+  book = new Script().plan(undefined, { editions: { ...editionsOn('2026-11-23'), bottles: 'bottles@2026-5' } });
   book.atWell(analysisAdded, { analysis: 'volatiles' });
   purged();
   vials.forEach((id) => fill(id));

@@ -17,6 +17,10 @@ export interface HandSample {
 /** A bottle that the lab has, as far as it said. */
 export const isAtLab = (bottle: BottleState) => bottle.handedOver && !bottle.lost && bottle.accepted !== false;
 
+/** The first bottle of each sample: several vials are one. */
+export const onePerSample = <B extends Pick<BottleState, 'set'>>(bottles: readonly B[]): B[] =>
+  bottles.filter((bottle, place) => bottles.findIndex(({ set }) => set === bottle.set) === place);
+
 /** Samples at the lab that a person compares with the limits, each once. */
 export function handSamples(visits: readonly VisitState[], { byHand }: ReadBook): HandSample[] {
   const all = visits.flatMap((visit) =>

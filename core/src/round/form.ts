@@ -1,5 +1,5 @@
 import { isDisinfected } from '../registers/index.ts';
-import { analysisName, type AnalysisId, cardOf, purpose, rulesFor } from '../bottles/index.ts';
+import { analysisName, type AnalysisId, cardOf, purpose, readOf, rulesFor } from '../bottles/index.ts';
 import type { FormLine, Stated } from '../custody/index.ts';
 import { limitsFor, type LimitSet } from '../limits/index.ts';
 import { pointKind, sources, waters, type FormFieldId } from '../registers/index.ts';
@@ -180,7 +180,7 @@ export function formLine(round: RoundState, visit: VisitState, filled: BottleSta
     chlorine: purpose(bottle.purpose).isWater && chlorine.length > 0 ? Math.max(...chlorine) : null,
     stagnation,
     fields: fieldsOf(round, visit, bottle, stagnation),
-    limits: strictest(setsFor(round, visit), bottle.card.parameters, round.plan.date),
+    limits: strictest(setsFor(round, visit), readOf(bottle.card), round.plan.date),
     isForCompliance: visit.point.use === 'supply' && bottle.sample === 'routine' && occasionFor(visit, bottle) === null,
     copies: table && !purpose(bottle.purpose).isSingle ? (cardOf(table, bottle.rule).copies ?? 1) : 1,
     blanks: blanksOf(round, visit, bottle),

@@ -1,6 +1,6 @@
 import type { ParameterId } from '../parameters/index.ts';
-import { openResults, openRows, type ReadBook, type Standing } from '../read/index.ts';
-import { handSamples, isAtLab } from './by-hand.ts';
+import { isReported, openResults, openRows, type ReadBook, type Standing } from '../read/index.ts';
+import { handSamples, isAtLab, onePerSample } from './by-hand.ts';
 import type { VisitState } from './visit.ts';
 
 /** A bottle of which not all that was asked for is reported. */
@@ -29,16 +29,21 @@ export interface VerdictGaps {
 
 /** What was asked for and is not reported. Bottles that never came to the lab wait elsewhere. */
 export function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: readonly Standing[]): VerdictGaps {
-  const bottles = visits.flatMap((visit) => visit.bottles.filter(isAtLab).map((bottle) => ({ visit, bottle })));
+  const bottles = visits.flatMap((visit) => onePerSample(visit.bottles.filter(isAtLab)).map((bottle) => ({ visit, bottle })));
   const pending = bottles.flatMap(({ visit, bottle }): OpenBottle[] => {
     const parameters = openResults(bottle, book, standing);
     return parameters.length > 0 ? [{ bottle: bottle.id, visit: visit.id, pointName: visit.name, parameters }] : [];
   });
-  const asked = bottles.reduce((sum, { bottle }) => sum + bottle.card.parameters.length, 0);
-  const without = book.without
-    .filter(({ bottle }) => bottles.some((one) => one.bottle.id === bottle))
-    .reduce((sum, one) => sum + one.parameters.length, 0);
   const open = pending.reduce((sum, one) => sum + one.parameters.length, 0);
+  const without = book.without
+    .filter(({ bottle }) => bottles.some((one) => one.bottle.vials.includes(bottle)))
+    .reduce((sum, one) => sum + one.parameters.length, 0);
+  const reported = bottles.reduce((sum, { bottle: { vials, card } }) => {
+    const there = new Set(
+      standing.filter((one) => isReported(one) && vials.includes(one.result.bottle)).map(({ result }) => result.parameter),
+    );
+    return sum + card.parameters.filter((id) => there.has(id)).length;
+  }, 0);
   const rows = book.reports.reduce((sum, report) => sum + openRows(report), 0);
   const byHand = handSamples(visits, book).filter(({ given }) => !given).length;
   const lost = visits.flatMap((visit) =>
@@ -46,5 +51,5 @@ export function gapsOf(visits: readonly VisitState[], book: ReadBook, standing: 
       gone?.how === 'refused' || gone?.how === 'missing' ? [{ bottle: id, how: gone.how }] : [],
     ),
   );
-  return { pending, rows, without, asked, reported: asked - open - without, byHand, lost };
+  return { pending, rows, without, asked: reported + open + without, reported, byHand, lost };
 }

@@ -12,7 +12,7 @@ import {
   type LimitSet,
   type SumVerdict,
 } from '../limits/index.ts';
-import { parameter } from '../parameters/index.ts';
+import { isGerm, parameter } from '../parameters/index.ts';
 import { isReported, type LabResult, type Standing } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
 import { handSamples, type HandSample } from './by-hand.ts';
@@ -209,7 +209,7 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
   const standing = standingIn(round);
   const book = round.report;
   if (!first || standing.length + book.byHand.length === 0) return null;
-  const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => parameter(result.parameter).unit === 'per100mL');
+  const hasGerms = ({ judged }: VisitVerdict) => judged.some(({ result }) => isGerm(result.parameter));
   const blanks = visits.flatMap((visit) =>
     blankResults(
       visit,

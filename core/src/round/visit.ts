@@ -109,9 +109,11 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
     standing: standingIn(round),
   };
   const isAtFilling = (run: RunState) => run.finished || run.now?.step.act.type === 'fill';
-  const bottles = (
-    table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []
-  ).flatMap((one) => {
+  const planned = (table ? bottlesAt(visit, labellingOf(plan!), table, { nth, extras: extras.filter((one) => one.visit === id) }) : []).map(
+    (one) => ({ one, chain: inTheField(one, cardAt(table!, one.rule, point), book.fill) }),
+  );
+  const vialsOf = (set: string) => planned.flatMap(({ one, chain }) => (one.set === set ? chain.map((bottle) => bottle.id) : []));
+  const bottles = planned.flatMap(({ one, chain }) => {
     const by = runThatFills({ table, due }, one);
     const measured = purge ? purge.ended !== null : by ? by.run !== null && isAtFilling(by.run) : runs.some(isAtFilling);
     const place = kindsOf(one.rule, analyses, table!);
@@ -130,10 +132,12 @@ function look(visit: PlannedVisit, book: VisitBook, round: RoundBook, table: Bot
             ...(by && !run && bottle.filledAt === null ? [] : runReasons(bottle.rule, filledAt, run, unknownRuns.length > 0)),
           ]
         : [];
-    return inTheField(one, cardAt(table!, one.rule, point), book.fill).map((bottle) => {
+    const vials = vialsOf(one.set);
+    return chain.map((bottle) => {
       const reasons = reasonsAt(bottle, bottle.filledAt);
       return bottleInStream(bottle, {
         ...around,
+        vials,
         lab: labFor(round.plan, bottle),
         measured,
         reasons,

@@ -52,6 +52,13 @@ const bySource: readonly [UnitId, number, UnitId, string][] = [
   ['ppb', 1, 'ug/L', 'the same'],
   ['ppt', 1, 'ng/L', 'the same'],
   ['FNU', 1, 'NTU', 'both are of the same formazin (ISO 7027-1:2016)'],
+  ['pg/L', 1e-6, 'ug/L', 'a millionth of a microgram'],
+  ['per250mL', 100 / 250, 'per100mL', 'a hundred of 250 mL'],
+  ['1/cm', 100, '1/m', 'a hundred centimetres are a metre'],
+  ['mBq/L', 0.001, 'Bq/L', 'a thousandth'],
+  ['Bq/m3', 0.001, 'Bq/L', 'a cubic metre is a thousand litres'],
+  ['pCi/L', 3.7e10 * 1e-12, 'Bq/L', '1 Ci is 3.7 × 10¹⁰ Bq (NIST SP 811, exact)'],
+  ['mrem', 0.01, 'mSv', '1 rem is 0.01 Sv (NIST SP 811)'],
   ['perL', 0.1, 'per100mL', 'ten times 100 mL are a litre'],
   ['permL', 100, 'per100mL', 'a hundred mL are 100 mL'],
   ['mph', 0.44704 * 3.6, 'km/h', 'GNU units: 1 mph is 0.44704 m/s'],
@@ -69,8 +76,8 @@ describe('one of each unit', () => {
   it('is looked up elsewhere, or is the one that the others are told in', () => {
     const told = new Set([...byGnuUnits, ...bySource].map(([from]) => from));
     // What has no other of its kind cannot be converted.
-    const alone: UnitId[] = ['deg', 'pH', 'mV', 'kg/m3', 'm/s2', '%', '1'];
-    const base: UnitId[] = ['m', 'm3', 'm3/s', 's', 'degC', 'mg/L', 'uS/cm', 'NTU', 'Pa', 'per100mL', 'mg/L CaCO3'];
+    const alone: UnitId[] = ['deg', 'pH', 'mV', 'kg/m3', 'm/s2', '%', '1', 'mg/L Pt', 'dilution', 'MFL'];
+    const base: UnitId[] = ['m', 'm3', 'm3/s', 's', 'degC', 'mg/L', 'uS/cm', 'NTU', 'Pa', 'per100mL', 'mg/L CaCO3', '1/m', 'Bq/L', 'mSv'];
     expect(unitIds.filter((one) => !told.has(one) && !alone.includes(one) && !base.includes(one))).toEqual([]);
     for (const one of [...base, ...alone]) expect(inBase({ text: '1', unit: one }), one).toBe(one === '%' ? 0.01 : 1);
   });

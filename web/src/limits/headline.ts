@@ -1,9 +1,8 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
-import { inText, parameter, type ParameterId } from '@fonte/core/parameters';
+import { inText, isGerm } from '@fonte/core/parameters';
 import type { HandOutcome } from '@fonte/core/read';
 import { ofPoint, type RoundResult, type RoundVerdict } from '@fonte/core/round';
 
-const isGerm = (id: ParameterId) => parameter(id).unit === 'per100mL';
 const plural = (number: number, one: string, many: string) => (number === 1 ? `1 ${one}` : `${number} ${many}`);
 
 /** What is not known yet, in a few words each: it comes before anything that is well. */

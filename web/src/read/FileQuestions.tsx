@@ -17,6 +17,18 @@ const words: Record<FileQuestion, Words> = {
     label: 'Nitrogen is given',
     options: { N: 'As nitrogen (N)', ion: 'As the ion (NO₃, NO₂, NH₄)' },
   },
+  'phosphorus-as': {
+    asks: 'Phosphorus is given how?',
+    about: 'The file does not say. 1 mg/L as P is 3.1 mg/L as PO₄. Ask the lab if you do not know.',
+    label: 'Phosphorus is given',
+    options: { P: 'As phosphorus (P)', ion: 'As phosphate (PO₄)' },
+  },
+  'silica-as': {
+    asks: 'Silica is given how?',
+    about: 'The file does not say. 10 mg/L as Si is 21 mg/L as SiO₂. Ask the lab if you do not know.',
+    label: 'Silica is given',
+    options: { Si: 'As silicon (Si)', ion: 'As silica (SiO₂)' },
+  },
   'conductivity-at': {
     asks: 'Conductivity is given at which temperature?',
     about: 'The file does not say. At 20 °C it is about a tenth less than at 25 °C. Ask the lab if you do not know.',

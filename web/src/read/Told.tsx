@@ -1,5 +1,5 @@
-import { parameter, type ParameterId } from '@fonte/core/parameters';
-import { basisQuestions, resultTold, toldFormIds, toldForms, type Basis, type ToldForm } from '@fonte/core/read';
+import { isCounted, parameter, type ParameterId } from '@fonte/core/parameters';
+import { basisNames, basisQuestions, resultTold, toldFormIds, toldForms, type Basis, type ToldForm } from '@fonte/core/read';
 import { instantAt, offsetIn } from '@fonte/core/time';
 import { unit, unitsOf, type Typed, type UnitId } from '@fonte/core/units';
 import { Segmented, Select } from 'antd';
@@ -48,8 +48,7 @@ function numberOf(id: ParameterId, { text, unit: chosen }: ToldDraft['result']):
 function waysFor(id: ParameterId): { value: Basis; label: string }[] {
   const ways = parameter(id).expressedAs;
   const question = ways && basisQuestions.find((one) => one.ways.every((way) => way in ways));
-  const names: Record<Basis, string> = { N: 'as nitrogen (N)', ion: 'as the ion', '20': 'at 20 °C', '25': 'at 25 °C' };
-  return question ? question.ways.map((value) => ({ value, label: names[value] })) : [];
+  return question ? question.ways.map((value) => ({ value, label: basisNames[value] })) : [];
 }
 
 interface NumberProps {
@@ -127,7 +126,7 @@ export function Told({ of, close }: { of: readonly ToldOf[]; close: () => void }
           size="large"
           placeholder="Choose"
           options={toldFormIds
-            .filter((one) => one !== 'uncountable' || id === null || parameter(id).unit === 'per100mL')
+            .filter((one) => one !== 'uncountable' || id === null || isCounted(id))
             .map((value) => ({ value, label: toldForms[value].name }))}
         />
       </Field>

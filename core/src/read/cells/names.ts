@@ -3,14 +3,12 @@ import type { UnitId } from '../../units/index.ts';
 import { fold } from './fold.ts';
 import type { Basis } from '../tables/bases.ts';
 import { fractionWords, type Fraction } from '../tables/fractions.ts';
-import { parameterSpellings, unitSpellings } from '../tables/spellings.ts';
+import { sumCalled } from '../tables/names/groups.ts';
+import { elements } from '../tables/bases.ts';
+import { parameterBySpelling as byParameterSpelling, unitSpellings } from '../tables/spellings.ts';
 
 /** The longest cell that names a parameter, or a unit with what it is expressed as. */
 const longestName = 200;
-
-const byParameterSpelling = new Map<string, ParameterId>(
-  Object.entries(parameterSpellings).flatMap(([id, names]) => names.map((name) => [name, id as ParameterId])),
-);
 
 /** A unit as a lab writes it, with the expression it names. */
 export interface CalledUnit {
@@ -35,9 +33,15 @@ const plainly = (text: string) =>
     .replace(/[μµ]/g, 'u')
     .replace(/[₀-₉]/g, (digit) => String(digit.charCodeAt(0) - 0x2080));
 
-const ions = '(?:n-)?(?:no3|no2|nh4)[+-]?';
-const asNitrogen = new RegExp(`(?:as\\s+|em\\s+|como\\s+)?(?:n-(?:no3|no2|nh4)|(?:no3|no2|nh4)-n|n)(?![a-z0-9])`);
-const asIon = new RegExp(`(?:as\\s+|em\\s+|como\\s+)?${ions}(?![a-z0-9])`);
+const lead = '(^|[^a-z])';
+/** How a unit says what it is expressed as: `mg/L N`, `mg/L NO3-N`, `mg/L as PO4`. */
+const inUnits = elements.flatMap(({ as, element, wholes }) => {
+  const like = (words: string) => new RegExp(`${lead}(?:(?:as|em|como)\\s+)?(?:${words})(?![a-z0-9])`);
+  return [
+    { as, pattern: like(`${element}-(?:${wholes})|(?:${wholes})-${element}|${element}`) },
+    { as: 'ion' as const, pattern: like(`(?:${element}-)?(?:${wholes})[+-]?`) },
+  ];
+});
 const at = /(?:(?:at|a|bei|@)\s*)?(20|25)\s*[°oº]?\s*c(?![a-z])/;
 
 /** Takes what is said of the expression out of a unit. */
@@ -52,11 +56,11 @@ function splitBasis(plain: string): { rest: string; as: Basis | null } {
     return degrees ? { rest: plain.replace(degrees[0], ' '), as: degrees[1] as Basis } : { rest: plain, as: null };
   }
   if (!/[mun]g/.test(plain)) return { rest: plain, as: null };
-  const lead = '(^|[^a-z])';
-  return (
-    without(new RegExp(`${lead}${asNitrogen.source}`), 'N') ??
-    without(new RegExp(`${lead}${asIon.source}`), 'ion') ?? { rest: plain, as: null }
-  );
+  for (const { as, pattern } of inUnits) {
+    const split = without(pattern, as);
+    if (split) return split;
+  }
+  return { rest: plain, as: null };
 }
 
 /** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. Null for what is not known. */
@@ -74,6 +78,15 @@ export function unitCalled(text: string): CalledUnit | null {
 /** Whether a unit may be parts in a thousand or in a million million: nobody can tell from itself. */
 export const isPartsPerT = (text: string) => /^\s*ppt\s*$/i.test(text);
 
+/** Whether a name says that it is expressed as an element or as the whole: `Phosphate as P`, `PO4-P`, `Silica (SiO₂)`. */
+function basisOf(name: string, folded: string, element: string, whole: string, as: Basis): Basis | null {
+  const isElement = new RegExp(
+    `(as|em|en|como|als)\\s+${element}\\b|[([]\\s*${element}\\s*[)\\]]|${whole}[0-9+-]*\\s*-\\s*${element}\\b|\\b${element}\\s*-\\s*${whole}`,
+  );
+  if (isElement.test(plainly(name))) return as;
+  return folded.includes(whole) ? 'ion' : null;
+}
+
 /** How a name says that its result is expressed; null where it does not. */
 function basisIn(id: ParameterId, name: string): Basis | null {
   const ways = parameter(id).expressedAs;
@@ -83,6 +96,8 @@ function basisIn(id: ParameterId, name: string): Basis | null {
     const degrees = at.exec(plainly(name))?.[1] ?? /^ec(20|25)$/.exec(folded)?.[1];
     return (degrees as Basis | undefined) ?? (folded.startsWith('specificconductance') ? '25' : null);
   }
+  if ('P' in ways) return basisOf(name, folded, 'p', 'po4', 'P');
+  if ('Si' in ways) return basisOf(name, folded, 'si', 'sio2', 'Si');
   const isN =
     /(as|em|como)n$|^nitrogen|nitrogen$|stickstoff$|^azotoamoniacal$|^azoteammoniacal$|^azoto?(nitrico|nitroso)|^azotenitrique|^nitrogenonitrico/.test(
       folded,
@@ -113,7 +128,7 @@ function isHarmless(id: ParameterId, bracket: string): boolean {
   return (
     said === '' ||
     byParameterSpelling.get(said) === id ||
-    (basisIn(id, `(${bracket})`) !== null && /^(as|em|como|at|a|bei)?(n|no3|no2|nh4|2[05]c)$/.test(said)) ||
+    (basisIn(id, `(${bracket})`) !== null && /^(as|em|en|como|als|at|a|bei)?(n|no3|no2|nh4|p|po4|si|sio2|2[05]c)$/.test(said)) ||
     // Of pH and of turbidity it is the temperature of the lab's room.
     (id === 'ph' && /^(at|a|bei)?2[05]c$/.test(said))
   );
@@ -123,13 +138,15 @@ function isHarmless(id: ParameterId, bracket: string): boolean {
 function bareName(name: string): Pick<Named, 'parameter' | 'fraction'> | null {
   const whole = byParameterSpelling.get(fold(name));
   if (whole) return { parameter: whole, fraction: null };
+  const sum = sumCalled(name);
+  if (sum) return { parameter: sum, fraction: null };
   const split = splitFraction(name);
   const id = split && byParameterSpelling.get(fold(split.rest));
   if (!id || !split.fraction) return null;
-  const { isBound, unit } = parameter(id);
+  const { isBound, kind } = parameter(id);
   if (isBound) return { parameter: id, fraction: split.fraction };
-  // A salt is dissolved in any case; of anything else a fraction would be another thing.
-  return unit === 'mg/L' ? { parameter: id, fraction: null } : null;
+  // A salt is dissolved in any case; of anything else a fraction would be another thing: dissolved phosphorus is not total phosphorus.
+  return kind === 'ion' || kind === 'nutrient' ? { parameter: id, fraction: null } : null;
 }
 
 /** A name with its unit behind it: `Iron mg/L`, `Iron, µg/L`, `Iron_mg/L`. */

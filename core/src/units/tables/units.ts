@@ -8,6 +8,7 @@
  * 1 °dH = 10 mg/L CaO = 17.848 mg/L as CaCO3; 1 °f = 10 mg/L as CaCO3 (common practice).
  * Pressures: NIST SP 811 (2008), app. B.8: 1 psi = 6894.757 Pa, 1 inHg = 3386.389 Pa, 1 mmHg = 133.3224 Pa; conventional columns of
  * water of 1000 kg/m³ under 9.80665 m/s²: 1 mH2O = 9806.65 Pa, 1 ftH2O = 2989.06692 Pa, 1 inH2O = 249.08891 Pa.
+ * Activity: 1 Ci = 3.7 × 10¹⁰ Bq; dose: 1 rem = 0.01 Sv (NIST SP 811, exact). Colour: the units of Hazen, TCU and Pt-Co are 1 mg/L Pt (ISO 7887).
  */
 export interface UnitRow {
   dimension: Dimension;
@@ -32,6 +33,12 @@ export type Dimension =
   | 'acceleration'
   | 'count'
   | 'hardness'
+  | 'colour'
+  | 'dilution'
+  | 'absorbance'
+  | 'fibres'
+  | 'activity'
+  | 'dose'
   | 'ratio'
   | 'angle'
   | 'speed'
@@ -77,6 +84,7 @@ export const units = {
   ppm: { dimension: 'concentration', label: 'ppm', factor: 1 },
   ppb: { dimension: 'concentration', label: 'ppb', factor: 1e-3 },
   ppt: { dimension: 'concentration', label: 'ppt', factor: 1e-6 },
+  'pg/L': { dimension: 'concentration', label: 'pg/L', factor: 1e-9 },
 
   'uS/cm': { dimension: 'conductivity', label: 'µS/cm', factor: 1 },
   'mS/cm': { dimension: 'conductivity', label: 'mS/cm', factor: 1e3 },
@@ -101,6 +109,7 @@ export const units = {
   inH2O: { dimension: 'pressure', label: 'in of water', factor: 249.08891 },
 
   per100mL: { dimension: 'count', label: '/100 mL', factor: 1 },
+  per250mL: { dimension: 'count', label: '/250 mL', factor: 0.4 },
   perL: { dimension: 'count', label: '/L', factor: 0.1 },
   permL: { dimension: 'count', label: '/mL', factor: 100 },
 
@@ -108,6 +117,19 @@ export const units = {
   gpg: { dimension: 'hardness', label: 'gr/gal (US)', factor: 64.79891 / 3.785411784 },
   dH: { dimension: 'hardness', label: '°dH', factor: 17.848 },
   fH: { dimension: 'hardness', label: '°f', factor: 10 },
+
+  'mg/L Pt': { dimension: 'colour', label: 'mg/L Pt', factor: 1 },
+  dilution: { dimension: 'dilution', label: 'dilution number', factor: 1 },
+  '1/m': { dimension: 'absorbance', label: '1/m', factor: 1 },
+  '1/cm': { dimension: 'absorbance', label: '1/cm', factor: 100 },
+  MFL: { dimension: 'fibres', label: 'million fibres/L', factor: 1 },
+
+  'Bq/L': { dimension: 'activity', label: 'Bq/L', factor: 1 },
+  'mBq/L': { dimension: 'activity', label: 'mBq/L', factor: 1e-3 },
+  'Bq/m3': { dimension: 'activity', label: 'Bq/m³', factor: 1e-3 },
+  'pCi/L': { dimension: 'activity', label: 'pCi/L', factor: 0.037 },
+  mSv: { dimension: 'dose', label: 'mSv/year', factor: 1 },
+  mrem: { dimension: 'dose', label: 'mrem/year', factor: 0.01 },
 
   'kg/m3': { dimension: 'density', label: 'kg/m³', factor: 1 },
   'm/s2': { dimension: 'acceleration', label: 'm/s²', factor: 1 },

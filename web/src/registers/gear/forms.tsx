@@ -1,4 +1,4 @@
-import { parameter, parameterIds, type ParameterId } from '@fonte/core/parameters';
+import { parameter, type ParameterId } from '@fonte/core/parameters';
 import {
   Box,
   boxRegistered,
@@ -17,6 +17,7 @@ import { Input, Segmented, Select } from 'antd';
 import { useAnswer } from '../../api/useAnswer.ts';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { Field } from '../../form/Field.tsx';
+import { ParameterSelect } from '../../form/ParameterSelect.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 import { asTyped, inBase, typedOf, type Read } from '../../form/values.ts';
@@ -100,12 +101,7 @@ function InstrumentForm({ thing }: { thing: Instrument | null }) {
             {(row) => (
               <>
                 <Field name={[row, 'parameter']}>
-                  <Select
-                    size="large"
-                    showSearch={{ optionFilterProp: 'label' }}
-                    options={parameterIds.map((id) => ({ value: id, label: parameter(id).name }))}
-                    style={{ minWidth: 180 }}
-                  />
+                  <ParameterSelect style={{ minWidth: 180 }} />
                 </Field>
                 <Field name={[row, 'from']} label={`From${unitIn(row)}`}>
                   <Input size="large" inputMode="decimal" autoComplete="off" />
@@ -183,12 +179,7 @@ function LotForm({ thing }: { thing: Lot | null }) {
             <DayInput />
           </Field>
           <Field name="parameter">
-            <Select
-              size="large"
-              allowClear
-              placeholder="Nothing that is measured"
-              options={parameterIds.map((id) => ({ value: id, label: parameter(id).name }))}
-            />
+            <ParameterSelect allowClear placeholder="Nothing that is measured" />
           </Field>
           {use === 'standard' && of && (
             <Field name="nominal" label={`Nominal value, ${unitLabel(parameter(of).unit)}`}>

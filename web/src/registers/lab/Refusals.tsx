@@ -1,8 +1,7 @@
-import { parameter, parameterIds } from '@fonte/core/parameters';
 import { formField, formFieldIds } from '@fonte/core/registers';
-import { unitLabel } from '@fonte/core/units';
 import { Input, Select, type SelectProps } from 'antd';
 import { Field } from '../../form/Field.tsx';
+import { ParameterSelect } from '../../form/ParameterSelect.tsx';
 import { RowList } from '../../form/RowList.tsx';
 import { typedOf } from '../../form/values.ts';
 import { ManySelect } from '../../form/ManySelect.tsx';
@@ -12,7 +11,6 @@ interface Props {
   analyses: NonNullable<SelectProps['options']>;
 }
 
-const parameters = parameterIds.map((value) => ({ value, label: `${parameter(value).name} (${unitLabel(parameter(value).unit)})` }));
 const fields = formFieldIds.map((value) => ({ value, label: formField(value).name }));
 
 /** Hours from receipt, bottle by bottle. */
@@ -75,7 +73,7 @@ export function Refusals({ bottles, analyses }: Props) {
           {(row) => (
             <>
               <Field name={[row, 'parameter']} label="Parameter">
-                <Select size="large" options={parameters} showSearch={{ optionFilterProp: 'label' }} />
+                <ParameterSelect withUnit />
               </Field>
               <Field name={[row, 'from']} label="Reports from">
                 <Input size="large" inputMode="decimal" />
