@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { limitSets } from '../limits/index.ts';
+import { parameter, parameterIds, type ParameterId } from '../parameters/index.ts';
 import { atWall, endOfDay, hour } from '../time/index.ts';
 import { actionDone, callsToLabs, followUps, followUpTables, resamples, sayTask, type ActBook, type Occasion } from './index.ts';
 
@@ -56,6 +58,27 @@ describe('what follows from a verdict', () => {
     ['iron over its indicator value', occasion({ parameter: 'iron' }), []],
     ['a limit below what the lab can see', occasion({ parameter: 'arsenic', state: 'cannot-tell' }), ['ask-lower-limit']],
     ['a result that meets', occasion({ state: 'meets' }), []],
+    [
+      'enterococci under the Directive',
+      occasion({ parameter: 'enterococci', state: 'over-health', set: 'eu-2020-2184' }),
+      ['ecoli-at-once'],
+    ],
+    ['Clostridium under the Directive', occasion({ parameter: 'clostridium', set: 'eu-2020-2184' }), ['other-germ']],
+    ['Legionella over an action level', occasion({ parameter: 'legionella', state: 'over-action', set: 'eu-2020-2184' }), ['legionella']],
+    ['Pseudomonas in a private well', occasion({ parameter: 'pseudomonas', state: 'over-health', origin: 'private' }), ['plumbing-germ']],
+    [
+      'enterococci in a well of somebody’s own',
+      occasion({ parameter: 'enterococci', state: 'over-health', origin: 'private' }),
+      ['private-germs'],
+    ],
+    ['a colony count over its indicator value', occasion({ parameter: 'plateCount22', set: 'de-trinkwv' }), []],
+    ['lead over an action level', occasion({ parameter: 'lead', state: 'over-action' }), ['action-level-people', 'action-level-operator']],
+    ['PFAS over a health value', occasion({ parameter: 'pfasSum20', state: 'over-health', set: 'eu-2020-2184' }), ['chemical-authority']],
+    [
+      'salt over what crops bear',
+      occasion({ parameter: 'conductivity', state: 'over-operational', set: 'irrigation-fao-29' }),
+      ['use-suffers'],
+    ],
   ])('%s', (_, one, expected) => {
     expect(ids(one)).toEqual(expected);
   });
@@ -93,6 +116,20 @@ describe('what follows from a verdict', () => {
   it('never advises to boil against chemicals', () => {
     const [action] = actions(occasion({ parameter: 'nitrate', state: 'over-health' }));
     expect(sayTask(action!.task).do).toContain('No advice to boil');
+  });
+
+  it('never says of what lives that boiling concentrates it, nor of Legionella that water is run', () => {
+    const says = (parameter: ParameterId, state: Occasion['state'], set: string) =>
+      actions(occasion({ parameter, state, set }), occasion({ parameter, state, set, origin: 'private' })).map(
+        (one) => sayTask(one.task).do,
+      );
+    for (const id of parameterIds.filter((one) => ['germ', 'count'].includes(parameter(one).kind)))
+      for (const state of ['over-health', 'over-action', 'over-indicator'] as const)
+        for (const set of limitSets.newest.map((one) => one.id)) {
+          const all = says(id, state, set).join(' ');
+          expect(all, `${id} ${state} ${set}`).not.toMatch(/concentrates/);
+          if (id.startsWith('legionella')) expect(all, `${id} ${state} ${set}`).not.toMatch(/[Rr]un the water|drink/);
+        }
   });
 
   it('gives one piece of advice where germs and a chemical are over at one point', () => {

@@ -1,6 +1,6 @@
 import { misfit, type Room } from '../book/index.ts';
 import type { VerdictState } from '../limits/index.ts';
-import { isGerm, type ParameterId } from '../parameters/index.ts';
+import { isGerm, parameter, type ParameterId } from '../parameters/index.ts';
 import type { Origin } from '../registers/index.ts';
 import { endOfDay, hour, millis } from '../time/index.ts';
 import { actionDone } from './entries.ts';
@@ -116,11 +116,20 @@ export function callsToLabs(forms: readonly RefusedForm[], zone: string, done: A
   });
 }
 
+/** Whether a parameter is one that is asked for, by its name and by its kind, and none of those that are left out. */
+const isAbout = (
+  { parameters, notParameters, kinds, notKinds }: Pick<FollowUpRule['when'], 'parameters' | 'notParameters' | 'kinds' | 'notKinds'>,
+  id: ParameterId,
+): boolean =>
+  (parameters?.includes(id) ?? true) &&
+  !notParameters?.includes(id) &&
+  (kinds?.includes(parameter(id).kind) ?? true) &&
+  !notKinds?.includes(parameter(id).kind);
+
 function applies({ when }: FollowUpRule, occasion: Occasion): boolean {
   return (
     when.states.includes(occasion.state) &&
-    (!when.parameters || when.parameters.includes(occasion.parameter)) &&
-    !when.notParameters?.includes(occasion.parameter) &&
+    isAbout(when, occasion.parameter) &&
     (!when.sets || when.sets.includes(occasion.set)) &&
     !when.notSets?.includes(occasion.set) &&
     (!when.use || when.use === occasion.use) &&
@@ -148,8 +157,7 @@ function sayAt({ do: usual, beside }: FollowUpRule, visit: string, occasions: re
       one.visit === visit &&
       overStates.includes(one.state) &&
       (one.state !== 'over-indicator' || isGerm(one.parameter)) &&
-      (!beside.parameters || beside.parameters.includes(one.parameter)) &&
-      !beside.notParameters?.includes(one.parameter),
+      isAbout(beside, one.parameter),
   );
   return isBeside ? beside.do : usual;
 }

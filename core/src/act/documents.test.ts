@@ -26,6 +26,10 @@ const due: Record<string, number | 'end of the day'> = {
   'ask-lower-limit': 3 * 24,
   'action-level-operator': 3 * 24,
   'proves-nothing': 3 * 24,
+  legionella: 'end of the day',
+  'plumbing-germ': 24,
+  'other-germ': 24,
+  'use-suffers': 3 * 24,
 };
 
 describe('follow-ups of every edition', () => {

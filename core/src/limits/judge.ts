@@ -2,9 +2,9 @@ import type { LabResult } from '../read/index.ts';
 import { isCounted, parameter, type ParameterId } from '../parameters/index.ts';
 import { convert } from '../units/index.ts';
 import type { SampleKind } from '../bottles/index.ts';
-import { limitKinds, type LimitKind, type LimitRow, type LimitSet } from './tables/limit-set.ts';
+import { limitKinds, type LimitKind, type LimitPlace, type LimitRow, type LimitSet } from './tables/limit-set.ts';
 
-export type { LimitKind, LimitRow, LimitSet, SumRule } from './tables/limit-set.ts';
+export type { LimitKind, LimitPlace, LimitRow, LimitSet, SumRule } from './tables/limit-set.ts';
 export { limitKinds };
 
 export type VerdictState = 'meets' | `over-${LimitKind}` | 'cannot-tell' | 'proves-nothing' | 'no-value';
@@ -14,6 +14,7 @@ export const verdictStates: readonly VerdictState[] = [
   'over-health',
   'over-action',
   'cannot-tell',
+  'over-operational',
   'over-indicator',
   'over-aesthetic',
   'proves-nothing',
@@ -95,9 +96,35 @@ export interface Verdict {
 /** From this share of a limit on, a result that meets it is called close. Common practice. */
 export const closeFrom = 0.8;
 
+const rowsById = new WeakMap<LimitSet, Map<ParameterId, LimitRow[]>>();
+
+/** The rows of a parameter, looked for once a set: a long list of results asks for them again and again. */
+function rowsOf(set: LimitSet, id: ParameterId): readonly LimitRow[] {
+  const known = rowsById.get(set);
+  if (known) return known.get(id) ?? [];
+  const rows = new Map<ParameterId, LimitRow[]>();
+  for (const row of set.rows) rows.set(row.parameter, [...(rows.get(row.parameter) ?? []), row]);
+  rowsById.set(set, rows);
+  return rows.get(id) ?? [];
+}
+
 /** The rows that hold for a parameter on the day of sampling (`YYYY-MM-DD`). */
 export function limitsFor(set: LimitSet, id: ParameterId, sampledOn: string): LimitRow[] {
-  return set.rows.filter((row) => row.parameter === id && (!row.from || sampledOn >= row.from) && (!row.until || sampledOn <= row.until));
+  return rowsOf(set, id).filter((row) => (!row.from || sampledOn >= row.from) && (!row.until || sampledOn <= row.until));
+}
+
+const placed = new WeakMap<LimitSet, Map<string, LimitSet>>();
+
+/** A set as it holds at a place: without the values that hold only elsewhere. The very same where nothing is left out. */
+export function limitSetAt(set: LimitSet, { kind, isTreated }: LimitPlace): LimitSet {
+  const holds = (row: LimitRow) => (row.at?.includes(kind) ?? true) && (row.isTreated ?? isTreated) === isTreated;
+  if (set.rows.every(holds)) return set;
+  const known = placed.get(set) ?? new Map<string, LimitSet>();
+  placed.set(set, known);
+  const key = `${kind} ${isTreated}`;
+  const there = known.get(key) ?? { ...set, rows: set.rows.filter(holds) };
+  known.set(key, there);
+  return there;
 }
 
 /** What of a result its bounds follow from. */
@@ -135,6 +162,9 @@ function noneFound({ parameter: id, form, inclusive }: LabResult, high: number, 
   return form === 'below' && isCounted(id) && most === 0 && (inclusive ? high < 1 : high <= 1);
 }
 
+/** More than another number, and not only by what binary fractions cannot hold: 700 µg/L is not over 0.7 mg/L. */
+const exceeds = (a: number, b: number) => a > b && !(a - b <= Math.abs(b) * 1e-9);
+
 function judgeRow(result: LabResult, limit: LimitRow): Verdict {
   const { unit: own } = parameter(result.parameter);
   const most = limit.most === undefined ? null : convert(limit.most, limit.unit, own);
@@ -153,21 +183,23 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
       limit,
       most,
       least,
-      close: state === 'meets' && result.form === 'value' && most !== null && most > 0 && low >= closeFrom * most && least === null,
+      close: state === 'meets' && result.form === 'value' && most !== null && most > 0 && !exceeds(closeFrom * most, low) && least === null,
       share: most ? known / most : null,
     };
   };
   const over: VerdictState = `over-${limit.kind}`;
   // `> 10` is more than 10, and `< 6.5` less than 6.5.
   const isStrict = !result.inclusive;
-  if (most !== null && (low > most || (result.form === 'above' && isStrict && low >= most))) return verdict(over, 'over');
-  if (least !== null && (high < least || (result.form === 'below' && isStrict && high <= least))) return verdict(over, 'under');
+  const isAbove = most !== null && (exceeds(low, most) || (result.form === 'above' && isStrict && !exceeds(most, low)));
+  if (isAbove) return verdict(over, 'over');
+  const isBelow = least !== null && (exceeds(least, high) || (result.form === 'below' && isStrict && !exceeds(high, least)));
+  if (isBelow) return verdict(over, 'under');
   if (noneFound(result, high, most)) return verdict('meets', 'none-found');
-  if (most !== null && high > most) {
+  if (most !== null && exceeds(high, most)) {
     if (result.form === 'above') return verdict('cannot-tell', 'only-above', low);
     return Number.isFinite(high) ? verdict('cannot-tell', 'only-below', high) : verdict('cannot-tell', 'not-detected');
   }
-  if (least !== null && low < least) return verdict('cannot-tell', 'only-below', high);
+  if (least !== null && exceeds(least, low)) return verdict('cannot-tell', 'only-below', high);
   return verdict('meets', 'within');
 }
 

@@ -8,6 +8,7 @@ import {
   judgeResult,
   judgeSums,
   limitsFor,
+  limitSetAt,
   limitSets,
   weaknessOf,
   type LimitSet,
@@ -221,7 +222,8 @@ describe('a second set', () => {
   });
 
   it('adds nitrate and nitrite as nitrogen: 10 mg/L together', () => {
-    const share = (nitrate: number, nitrite: number) => judgeSums([result('nitrate', nitrate), result('nitrite', nitrite)], us)[0]!;
+    const share = (nitrate: number, nitrite: number) =>
+      judgeSums([result('nitrate', nitrate), result('nitrite', nitrite)], us, '2026-11-23')[0]!;
     expect(share(6 * 4.4266, 4 * 3.2844).high).toBeCloseTo(1, 3);
     expect(share(44, 3).state).toBe('over-health');
   });
@@ -234,7 +236,7 @@ describe('a second set', () => {
       }
       for (const day of ['2026-11-23', '2027-11-01', '2036-01-12'])
         for (const id of parameterIds) {
-          const kinds = limitsFor(set, id, day).map((row) => row.kind);
+          const kinds = limitsFor(limitSetAt(set, { kind: 'house-tap', isTreated: true }), id, day).map((row) => row.kind);
           expect(new Set(kinds).size, `${set.id} ${id} ${day}`).toBe(kinds.length);
         }
     }
@@ -242,12 +244,12 @@ describe('a second set', () => {
 });
 
 describe('nitrate/50 + nitrite/3', () => {
-  const sum = (nitrate: number, nitrite: LabResult) => judgeSums([result('nitrate', nitrate), nitrite], euDrinkingWater)[0];
+  const sum = (nitrate: number, nitrite: LabResult) => judgeSums([result('nitrate', nitrate), nitrite], euDrinkingWater, '2026-11-23')[0];
   it('adds the shares, and leaves open what a bound leaves open', () => {
     expect(sum(40, result('nitrite', 0.3))).toMatchObject({ state: 'meets', high: expect.closeTo(0.9, 9) as number });
     expect(sum(45, result('nitrite', 0.45))?.state).toBe('over-health');
     expect(sum(48, result('nitrite', 0.3, 'below'))?.state).toBe('cannot-tell');
-    expect(judgeSums([result('nitrate', 45)], euDrinkingWater)).toEqual([]);
+    expect(judgeSums([result('nitrate', 45)], euDrinkingWater, '2026-11-23')).toEqual([]);
   });
 });
 

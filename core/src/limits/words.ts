@@ -1,6 +1,7 @@
-import { parameter, type ParameterId } from '../parameters/index.ts';
-import { showNumber, unitLabel } from '../units/index.ts';
+import { inText, parameter, type ParameterId } from '../parameters/index.ts';
+import { showExact, showNumber, unitLabel } from '../units/index.ts';
 import type { Because, Weakness } from './judge.ts';
+import type { SumVerdict } from './sums.ts';
 
 /** Why a result of a parameter meets a value or not, as a sentence. */
 export function sayBecause(id: ParameterId, { code, most, least, bound }: Because): string {
@@ -45,3 +46,12 @@ const weaknessWords: Readonly<Record<Weakness, string>> = {
 
 /** Why a number under a value is no proof, as a sentence. */
 export const sayWeakness = (weakness: Weakness): string => weaknessWords[weakness];
+
+/** Against what a sum is held, and which of its parts have no result, as sentences. */
+export function sayMissing({ of, missing, parts, rule }: Pick<SumVerdict, 'of' | 'missing' | 'parts' | 'rule'>): string {
+  const limit = of ? `Limit ${showExact(of.most)} ${unitLabel(of.unit)}.` : 'Shares of their limits, together no more than 1.';
+  if (missing.length === 0) return rule.isOpen ? `${limit} ${parts === 1 ? '1 part' : `${parts} parts`} reported.` : limit;
+  const names = missing.slice(0, 4).map((id) => parameter(id).symbol ?? inText(id));
+  const more = missing.length > names.length ? ` and ${missing.length - names.length} more` : '';
+  return `${limit} No result of ${names.join(', ')}${more}.`;
+}

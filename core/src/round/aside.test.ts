@@ -260,14 +260,14 @@ describe('editions', () => {
   it('are recorded by the round, and judge it until a person has it judged anew, with a reason', () => {
     wholeRound();
     expect(fold(book.entries)).toMatchObject({
-      editions: { limits: ['eu-2020-2184@2026-2'] },
+      editions: { limits: ['eu-2020-2184@2026-3'] },
       verdict: { sets: [{ id: 'eu-2020-2184' }] },
     });
     expect(judgedAnew.payload.safeParse({ limits: ['eu-2020-2184@2031-1'], reason: '' }).success).toBe(false);
     const again = book.write(judgedAnew, { limits: ['eu-2020-2184@2031-1'], reason: 'new limits asked for by the authority' });
     expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2031-1'] }, unknown: ['eu-2020-2184@2031-1'] });
     book.correct(again, 'asked for another round');
-    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2026-2'] }, unknown: [] });
+    expect(fold(book.entries)).toMatchObject({ editions: { limits: ['eu-2020-2184@2026-3'] }, unknown: [] });
   });
 });
 

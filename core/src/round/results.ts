@@ -6,6 +6,7 @@ import {
   inReadingOrder,
   judgeResult,
   judgeSums,
+  limitSetAt,
   limitSets,
   weaknessOf,
   type JudgedResult,
@@ -20,7 +21,7 @@ import { tablesOf } from './editions.ts';
 import { gapsOf, type VerdictGaps } from './gaps.ts';
 import { lostBottles, refusedForms } from './lost.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
-import { originOf } from '../registers/index.ts';
+import { isDisinfected, originOf } from '../registers/index.ts';
 import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
 import { besideTwin, type Twin } from './twins.ts';
@@ -55,6 +56,8 @@ export interface VisitVerdict {
   visit: string;
   pointName: string;
   use: 'supply' | 'monitoring';
+  /** The day on which it was sampled, `YYYY-MM-DD`. */
+  day: string;
   /** What its results were compared with; the first one leads. Those of the round, unless the point has its own. */
   sets: Sets;
   /** In reading order, by the set that leads. */
@@ -126,14 +129,16 @@ function judgeVisit(
       others: others.map((other) => ({ set: other, verdict: judgeResult(result, other, day, weakness) })),
     };
   });
+  const sampledOn = own.map(({ day }) => day).sort()[0] ?? visit.date;
   const beside = judged.map((one) => besideTwin(one, judged));
   return {
     visit: visit.id,
     pointName: visit.name,
     use,
+    day: sampledOn,
     sets,
     judged: inReadingOrder(beside),
-    sums: sumsOf(beside, set),
+    sums: sumsOf(beside, set, sampledOn),
     onSite: siteResults(visit, sets, zone),
   };
 }
@@ -150,12 +155,13 @@ export function ofPoint<R extends Pick<RoundResult, 'result' | 'purpose' | 'isDi
 }
 
 /** The sums of a set over the results of one point. A duplicate is not a second share; a sum of less than routine samples proves nothing. */
-export function sumsOf(judged: readonly RoundResult[], set: LimitSet): SumVerdict[] {
+export function sumsOf(judged: readonly RoundResult[], set: LimitSet, day: string): SumVerdict[] {
   const shares = judged.filter((one) => one.purpose === 'sample');
   const isRoutine = shares.every(({ sample }) => sample === 'routine');
   return judgeSums(
     shares.map(({ result }) => result),
     set,
+    day,
   ).map((sum) => (sum.state === 'meets' && !isRoutine ? { ...sum, state: 'proves-nothing' } : sum));
 }
 
@@ -179,28 +185,33 @@ function occasionsOf(
     blanks: doubt,
     known,
   }));
-  const together = sums.flatMap(({ rule, state }) =>
-    rule.shares.slice(0, 1).map(({ parameter: id }): Occasion => {
-      const share = judged.find(({ result }) => result.parameter === id)!;
-      return {
+  const together = sums.flatMap(({ rule, state, found, missing }) => {
+    // A lower reporting limit does not help where a part was not looked for.
+    if (state === 'cannot-tell' && missing.length > 0) return [];
+    const ids = [...found, ...rule.shares.map((share) => share.parameter)];
+    const share = judged.find(({ result }) => result.parameter === ids.find((id) => judged.some((one) => one.result.parameter === id)));
+    if (!share) return [];
+    const { sample, doubt: blanks, known, result } = share;
+    return [
+      {
         ...at,
-        sample: share.sample === 'routine' ? 'routine' : 'special',
-        parameter: id,
+        sample: sample === 'routine' ? ('routine' as const) : ('special' as const),
+        parameter: result.parameter,
         state,
         doubt: null,
-        blanks: share.doubt,
-        known: share.known,
-      };
-    }),
-  );
+        blanks,
+        known,
+      },
+    ];
+  });
   return [...results, ...together];
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
-export function setsAt({ limits }: VisitState, ofRound: Sets): Sets | null {
-  if (!limits) return ofRound;
-  const [lead, ...others] = limits.map((ref) => limitSets.find(ref));
-  return lead ? [lead, ...others.filter((set) => set !== null)] : null;
+export function setsAt({ limits, point }: VisitState, ofRound: Sets): Sets | null {
+  const place = { kind: point.kind, isTreated: isDisinfected(point) || point.water === 'treated' };
+  const [lead, ...others] = limits ? limits.map((ref) => limitSets.find(ref)) : ofRound;
+  return lead ? [limitSetAt(lead, place), ...others.flatMap((set) => (set ? [limitSetAt(set, place)] : []))] : null;
 }
 
 /** The verdict over all reports of a round that were read, points with bacteria first; null before the first. */

@@ -96,6 +96,15 @@ export function showNumber(value: number, decimals: number): string {
   return fixed.startsWith('-') ? (isZero ? fixed.slice(1) : `−${fixed.slice(1)}`) : fixed;
 }
 
+/**
+ * A number with the digits that it has, six at most: a limit of 0.5 or of 100, a sum of 0.0875.
+ * @example showExact(0.1 + 0.2) // '0.3'
+ */
+export function showExact(value: number): string {
+  const [, decimals = ''] = Number(value.toPrecision(6)).toFixed(12).replace(/0+$/, '').split('.');
+  return showNumber(value, decimals.length);
+}
+
 /** A base-unit number shown in a unit: `show(0.0127, 'mm', 1)` is `12.7 mm`. */
 export function show(value: number, id: UnitId, decimals: number): string {
   return `${showNumber(fromBase(value, id), decimals)} ${unitLabel(id)}`.trim();

@@ -9,7 +9,7 @@ import { derivation } from './rooms.ts';
  * What stands in the derived tables, by the edition that says so: a database of another edition is derived anew at the start. Where
  * this fails, count the edition up in rooms.ts and put its digest here.
  */
-const told = { edition: '16', digest: '50c31ac66d40ced1' };
+const told = { edition: '17', digest: 'c911f4658fc188db' };
 
 it('counts the edition of its derived tables up with their columns, and with what the first page reads in them', () => {
   const columns = derivation.tables.map((table) => [table.options.name, columnsOf(table)]);

@@ -7,6 +7,7 @@ import { showMoment } from '../time/show.ts';
 const verdicts: Record<VerdictState, string> = {
   'over-health': 'over a health value',
   'over-action': 'over an action level',
+  'over-operational': 'over an operational value',
   'over-indicator': 'over an indicator value',
   'over-aesthetic': 'over a value for taste or looks',
   'cannot-tell': 'cannot be told',

@@ -1,10 +1,10 @@
 import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { duplicatesMayDiffer, sayBecause, sayWeakness, type SumVerdict } from '@fonte/core/limits';
+import { duplicatesMayDiffer, sayBecause, sayMissing, sayWeakness, type SumVerdict } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
-import { showNumber } from '@fonte/core/units';
+import { showExact, showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
 import { FollowUps } from '../act/index.ts';
@@ -134,22 +134,33 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
   );
 }
 
+/** A sum as far as it is known: from what was found to what may be there; against its own value, or as a share of 1. */
+function SumNumber({ sum: { low, high, of } }: { sum: SumVerdict }) {
+  const most = of?.most ?? 1;
+  const shown = (share: number) => (of ? showExact(share * most) : showNumber(share, 2));
+  const known =
+    shown(low) === shown(high) ? shown(high) : Number.isFinite(high) ? `${shown(low)} to ${shown(high)}` : `${shown(low)} or more`;
+  return (
+    <span className="number">
+      {known}
+      <span className="unit">{of ? unitLabel(of.unit) : 'of 1'}</span>
+    </span>
+  );
+}
+
 function Sum({ sum }: { sum: SumVerdict }) {
   const [word, kind, tone] = words[sum.state];
   return (
     <li className={sum.state}>
       <span className="strong">{sum.rule.name}</span>
-      <span className="number">
-        {showNumber(sum.high, 2)}
-        <span className="unit">of 1</span>
-      </span>
+      <SumNumber sum={sum} />
       <span />
       <span className={`word tone-${tone}`}>
         <Mark kind={kind} />
         {word}
       </span>
       <span className="small soft">
-        {sum.rule.place}. <How working={sum.working} label="How it came about" />
+        {sayMissing(sum)} {sum.rule.place}. <How working={sum.working} label="How it came about" />
       </span>
     </li>
   );

@@ -35,6 +35,7 @@ const say = (
         visit: 'v',
         pointName: 'P',
         use: 'supply',
+        day: '2026-11-23',
         sets: [lead],
         sums: [],
         onSite: [],

@@ -21,6 +21,7 @@ const at = (sets: [LimitSet, ...LimitSet[]]): VisitVerdict => ({
   visit: sets.map(({ id }) => id).join(),
   pointName: 'P',
   use: 'supply',
+  day,
   sets,
   sums: [],
   onSite: [],

@@ -24,5 +24,5 @@ function visitLedBy(visit: VisitVerdict, id: string): VisitVerdict {
     return { ...one, verdict: own.verdict, others };
   };
   const judged = visit.judged.map(ledIn);
-  return { ...visit, sets, judged, sums: sumsOf(judged, lead), onSite: visit.onSite.map(ledIn) };
+  return { ...visit, sets, judged, sums: sumsOf(judged, lead, visit.day), onSite: visit.onSite.map(ledIn) };
 }

@@ -7,6 +7,7 @@ export const verdictWords: Record<VerdictState, [string, MarkKind, string]> = {
   'over-action': ['Over the action level', 'stop', 'stop'],
   'cannot-tell': ['Cannot tell', 'open', 'open'],
   'proves-nothing': ['Proves nothing', 'open', 'open'],
+  'over-operational': ['Over an operational value', 'question', 'question'],
   'over-indicator': ['Over an indicator value', 'question', 'question'],
   'over-aesthetic': ['Over a value for taste or looks', 'question', 'question'],
   meets: ['Meets', 'good', 'good'],

@@ -1,39 +1,9 @@
-import { shelf, type Edition } from '../../editions/index.ts';
-import type { VerdictState } from '../../limits/index.ts';
-import type { ParameterId } from '../../parameters/index.ts';
+import { shelf } from '../../editions/index.ts';
 import type { Origin } from '../../registers/index.ts';
+import type { FollowUpRule, FollowUpTable } from './rule.ts';
+import { rulesOfKinds } from './rules-2026-8.ts';
 
-/** Hours from the moment at which the result was known, or the end of that day by the site's wall clock. */
-export type Due = { hours: number } | { endOfDay: true };
-
-/** What puts a result in doubt: a blank of its batch that grew, or another bottle of the same water. */
-export type Doubt = 'blank' | 'duplicate';
-
-export interface FollowUpRule {
-  id: string;
-  /** When it applies; a field that is left out does not matter. */
-  when: {
-    parameters?: readonly ParameterId[];
-    states: readonly VerdictState[];
-    use?: 'supply' | 'monitoring';
-    sample?: 'routine' | 'special';
-    notParameters?: readonly ParameterId[];
-    /** The ids of limit sets of which one leads, or none does. */
-    sets?: readonly string[];
-    notSets?: readonly string[];
-    /** Whose water it is. */
-    origins?: readonly Origin[];
-    /** Whether it is a count beside a blank that grew. */
-    doubtful?: boolean;
-    /** What puts it in doubt; none for what nothing does. */
-    doubts?: readonly Doubt[];
-  };
-  do: string;
-  /** What is said instead where other results of the point are over a value too: advice for one may be wrong for the other. */
-  beside?: { parameters?: readonly ParameterId[]; notParameters?: readonly ParameterId[]; do: string };
-  due: Due;
-  source: string;
-}
+export type { Doubt, Due, FollowUpRule, FollowUpTable } from './rule.ts';
 
 const germs = ['coliforms', 'ecoli'] as const;
 
@@ -282,12 +252,6 @@ const rules2026g: readonly FollowUpRule[] = rules2026f.map((rule): FollowUpRule 
   };
 });
 
-export interface FollowUpTable extends Edition {
-  rules: readonly FollowUpRule[];
-  /** What it asks for of lost bottles beside a new sample of what was refused: a call to that lab, a look for what was not found. */
-  lost?: readonly ('call-lab' | 'missing')[];
-}
-
 const common = { id: 'follow-ups', from: '2020-01-01', source: '40 CFR 141; Directive (EU) 2020/2184; common practice' };
 
 export const followUpTables = shelf<FollowUpTable>([
@@ -298,4 +262,5 @@ export const followUpTables = shelf<FollowUpTable>([
   { ...common, edition: '2026-5', rules: rules2026e, lost: ['call-lab', 'missing'] },
   { ...common, edition: '2026-6', rules: rules2026f, lost: ['call-lab', 'missing'] },
   { ...common, edition: '2026-7', rules: rules2026g, lost: ['call-lab', 'missing'] },
+  { ...common, edition: '2026-8', rules: rulesOfKinds(rules2026g), lost: ['call-lab', 'missing'] },
 ]);

@@ -1,14 +1,22 @@
 import type { Edition } from '../../editions/index.ts';
-import type { ParameterId } from '../../parameters/index.ts';
+import { perPart, type ParameterId } from '../../parameters/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
 /**
  * What a value is for. `health`: over it the water is not safe to drink. `action`: from it on the operator must act, judged
- * over a round of samples. `indicator`: over it something is to be looked into. `aesthetic`: over it people object to
- * taste, colour or stains.
+ * over a round of samples. `operational`: over it crops, animals or plant suffer. `indicator`: over it something is to be looked into.
+ * `aesthetic`: over it people object to taste, colour or stains.
  */
-export const limitKinds = ['health', 'action', 'indicator', 'aesthetic'] as const;
+export const limitKinds = ['health', 'action', 'operational', 'indicator', 'aesthetic'] as const;
 export type LimitKind = (typeof limitKinds)[number];
+
+/** What a value may depend on besides the number: whose water it is and where it is taken. */
+export interface LimitPlace {
+  /** The kind of point, by its id in the register: `entry-point`. */
+  kind: string;
+  /** Whether germs are kept down in it: treated or disinfected. */
+  isTreated: boolean;
+}
 
 /** One value. A parameter may have several in a set: one for health and one for taste. */
 export interface LimitRow {
@@ -25,14 +33,27 @@ export interface LimitRow {
   /** The first and last day, by sample date, on which this value holds. */
   from?: string;
   until?: string;
+  /** The only kinds of points at which it holds; at every one where it is left out. */
+  at?: readonly string[];
+  /** It holds only for water that is treated, or only for water that is not. */
+  isTreated?: boolean;
 }
 
-/** A sum of shares of limits that must not pass 1. */
+/**
+ * A sum of shares of limits that must not pass 1. Where all shares are of one value it is a plain sum. `unseen` says what counts of a part
+ * that was looked for and not seen: anything up to its bound, or nothing. Of an open list the parts that a lab does not report do not matter.
+ */
 export interface SumRule {
   id: string;
   name: string;
   shares: readonly { parameter: ParameterId; of: number; unit: UnitId }[];
   place: string;
+  unseen?: 'none';
+  isOpen?: true;
+  kind?: LimitKind;
+  says?: string;
+  from?: string;
+  until?: string;
 }
 
 export interface LimitSet extends Edition {
@@ -52,3 +73,25 @@ export const rowsOf =
     values: Pick<LimitRow, 'most' | 'least'>,
     more: Partial<LimitRow> = {},
   ): LimitRow => ({ kind, place, parameter, unit, ...values, ...more });
+
+/** Makes rows of one kind and place from upper values in one unit. */
+export const listOf = (
+  kind: LimitKind,
+  place: string,
+  unit: UnitId,
+  values: Partial<Record<ParameterId, number>>,
+  more: Partial<LimitRow> = {},
+): LimitRow[] =>
+  (Object.entries(values) as [ParameterId, number][]).map(([parameter, most]) => ({ kind, place, parameter, unit, most, ...more }));
+
+/** A sum of concentrations, all held to one value. */
+export const plainSum = (rule: Omit<SumRule, 'shares'>, parameters: readonly ParameterId[], most: number, unit: UnitId): SumRule => ({
+  ...rule,
+  shares: parameters.map((parameter) => ({ parameter, of: most, unit })),
+});
+
+/** What takes a value that a text gives as nitrogen to the ion. */
+export const asIon = { nitrate: perPart('NO3', 'N'), nitrite: perPart('NO2', 'N'), ammonium: perPart('NH4', 'N') } as const;
+
+/** κ25 of one κ20. Source: ISO 7888:1985, table of factors. */
+export const conductivityFrom20 = 1.116;

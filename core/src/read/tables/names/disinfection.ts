@@ -1,7 +1,7 @@
-import type { byProducts } from '../../../parameters/tables/disinfection.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const disinfectionNames: Partial<Record<keyof typeof byProducts, readonly string[]>> = {
+export const disinfectionNames: Partial<Record<ParameterId, readonly string[]>> = {
   chloroform: ['trichloromethane', 'clorofórmio', 'triclorometano', 'cloroformo', 'chloroforme', 'Trichlormethan'],
   bromodichloromethane: [
     'dichlorobromomethane',

@@ -1,7 +1,7 @@
-import type { field, looks } from '../../../parameters/tables/field.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const fieldNames: Partial<Record<keyof (typeof field & typeof looks), readonly string[]>> = {
+export const fieldNames: Partial<Record<ParameterId, readonly string[]>> = {
   temperature: ['watertemperature', 'temperatura', 'temperaturadelagua', 'temperaturedeleau', 'temperaturadaagua', 'wassertemperatur'],
   ph: ['phlab', 'phvalue', 'phat25c', 'phwert', 'valordeph'],
   conductivity: [

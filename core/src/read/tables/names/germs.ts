@@ -1,7 +1,7 @@
-import type { germs } from '../../../parameters/tables/germs.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const germsNames: Partial<Record<keyof typeof germs, readonly string[]>> = {
+export const germsNames: Partial<Record<ParameterId, readonly string[]>> = {
   coliforms: [
     'totalcoliforms',
     'totalcoliform',

@@ -1,7 +1,7 @@
-import type { metals } from '../../../parameters/tables/metals.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const metalsNames: Partial<Record<keyof typeof metals, readonly string[]>> = {
+export const metalsNames: Partial<Record<ParameterId, readonly string[]>> = {
   arsenic: ['arsenio', 'arsenico', 'arsen'],
   boron: ['boro', 'bore', 'bor'],
   cadmium: ['cadmio'],

@@ -1,7 +1,7 @@
-import type { organics } from '../../../parameters/tables/organics.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const organicsNames: Partial<Record<keyof typeof organics, readonly string[]>> = {
+export const organicsNames: Partial<Record<ParameterId, readonly string[]>> = {
   benzene: ['benzeno', 'benceno', 'Benzol'],
   toluene: ['tolueno', 'Toluol', 'methylbenzene'],
   ethylbenzene: ['etilbenzeno', 'etilbenceno', 'Ethylbenzol'],

@@ -1,7 +1,7 @@
-import type { pesticides } from '../../../parameters/tables/pesticides.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const pesticidesNames: Partial<Record<keyof typeof pesticides, readonly string[]>> = {
+export const pesticidesNames: Partial<Record<ParameterId, readonly string[]>> = {
   pesticidesSum: [
     'pesticides (sum)',
     'pesticides total',

@@ -1,7 +1,7 @@
-import type { perfluoroalkyls } from '../../../parameters/tables/pfas.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const pfasNames: Partial<Record<keyof typeof perfluoroalkyls, readonly string[]>> = {
+export const pfasNames: Partial<Record<ParameterId, readonly string[]>> = {
   pfba: ['perfluorobutanoate'],
   pfpea: ['perfluoropentanoate'],
   pfhxa: ['perfluorohexanoate'],

@@ -1,7 +1,7 @@
-import type { radioactivity } from '../../../parameters/tables/radioactivity.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const radioactivityNames: Partial<Record<keyof typeof radioactivity, readonly string[]>> = {
+export const radioactivityNames: Partial<Record<ParameterId, readonly string[]>> = {
   radon: ['radon', 'radão', 'radão-222', '222Rn'],
   tritium: ['trítio', '3H'],
   grossAlpha: [

@@ -1,7 +1,7 @@
-import type { salts, nutrients } from '../../../parameters/tables/salts.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const saltsNames: Partial<Record<keyof (typeof salts & typeof nutrients), readonly string[]>> = {
+export const saltsNames: Partial<Record<ParameterId, readonly string[]>> = {
   calcium: ['ca2', 'calciumca', 'calcio', 'kalzium'],
   magnesium: ['mg2', 'magnesio'],
   sodium: ['sodiumna', 'sodio', 'natrium'],

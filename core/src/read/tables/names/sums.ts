@@ -1,7 +1,7 @@
-import type { sums } from '../../../parameters/tables/sums.ts';
+import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
-export const sumsNames: Partial<Record<keyof typeof sums, readonly string[]>> = {
+export const sumsNames: Partial<Record<ParameterId, readonly string[]>> = {
   dissolvedSolids: [
     'dissolved solids',
     'solids, total dissolved',

@@ -1,5 +1,5 @@
-import { rowsOf, type LimitSet } from './limit-set.ts';
-import { withSentences } from './sentences.ts';
+import { rowsOf, type LimitSet } from '../limit-set.ts';
+import { withSentences } from '../sentences.ts';
 
 const microbiological = rowsOf('health', 'Table 7.10');
 const guideline = rowsOf('health', 'Annex 3, Table A3.3');

@@ -1,5 +1,5 @@
-import { rowsOf, type LimitSet } from './limit-set.ts';
-import { withSentences } from './sentences.ts';
+import { rowsOf, type LimitSet } from '../limit-set.ts';
+import { withSentences } from '../sentences.ts';
 
 const microbiological = rowsOf('health', 'Annex I, Part A');
 const chemical = rowsOf('health', 'Annex I, Part B');

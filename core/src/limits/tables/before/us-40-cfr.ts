@@ -1,5 +1,5 @@
-import { rowsOf, type LimitSet } from './limit-set.ts';
-import { withSentences } from './sentences.ts';
+import { rowsOf, type LimitSet } from '../limit-set.ts';
+import { withSentences } from '../sentences.ts';
 
 const microbiological = rowsOf('health', '40 CFR 141.63');
 const inorganic = rowsOf('health', '40 CFR 141.62(b)');
