@@ -46,6 +46,8 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
     rolldownOptions: {
       output: {
+        // Merged chunks may import one another in a ring: each module still runs after what it imports, as it does without chunks.
+        strictExecutionOrder: true,
         // A chunk that pages share would be named after all of them.
         chunkFileNames: ({ name }) => `assets/${name.split('~')[0]!}-[hash].js`,
         // Each request costs more than the few bytes that a page would not need: what begins comes in one piece, and what pages share in few.

@@ -1,12 +1,14 @@
 import { inText, parameter, type ParameterId } from '../parameters/index.ts';
-import { showExact, showNumber, unitLabel } from '../units/index.ts';
+import { showExact, unitLabel } from '../units/index.ts';
 import type { Because, Weakness } from './judge.ts';
 import type { SumVerdict } from './sums.ts';
 
 /** Why a result of a parameter meets a value or not, as a sentence. */
 export function sayBecause(id: ParameterId, { code, most, least, bound }: Because): string {
-  const { unit, decimals } = parameter(id);
-  const shown = (value: number) => `${showNumber(value, Number.isInteger(value) ? 0 : decimals)} ${unitLabel(unit)}`.trim();
+  const { unit } = parameter(id);
+  // A pH has no unit beside its number. Four digits: a limit of 10 mg/L as nitrogen is 44.27 mg/L of nitrate.
+  const digits = (value: number) => showExact(Number(value.toPrecision(4)));
+  const shown = (value: number) => (unit === 'pH' ? digits(value) : `${digits(value)} ${unitLabel(unit)}`.trim());
   switch (code) {
     case 'no-value':
       return 'No value in this set.';

@@ -10,7 +10,7 @@ const typed = (text: string) => fireEvent.change(screen.getByRole('combobox'), {
 
 describe('the choice of a parameter', () => {
   it.each([
-    ['PFOS', 'Perfluorooctanesulfonic acid (µg/L)'],
+    ['PFOS', 'PFOS (µg/L)'],
     ['79-01-6', 'Trichloroethene (µg/L)'],
     ['perfringens', 'Clostridium perfringens (/100 mL)'],
   ])('finds %s', (text, found) => {

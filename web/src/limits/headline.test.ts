@@ -1,10 +1,10 @@
-import { judgeResult, limitSets, type LimitSet } from '@fonte/core/limits';
+import { judgeResult, judgeSums, limitSetAt, limitSets, verdictStates, type LimitKind, type LimitSet } from '@fonte/core/limits';
 import type { HandOutcome, LabResult } from '@fonte/core/read';
 import type { RoundVerdict } from '@fonte/core/round';
 import { expect, it } from 'vitest';
 import { headline } from './headline.ts';
 
-const set = (id: string): LimitSet => limitSets.on(id, '2026-11-23')!;
+const set = (id: string) => limitSetAt(limitSets.on(id, '2026-11-23')!, { kind: 'house-tap', isTreated: true });
 const result = (parameter: LabResult['parameter'], value: number | null, form: LabResult['form'] = 'value'): LabResult => ({
   line: 2,
   bottle: 'A',
@@ -37,7 +37,7 @@ const say = (
         use: 'supply',
         day: '2026-11-23',
         sets: [lead],
-        sums: [],
+        sums: judgeSums(results, lead, '2026-11-23'),
         onSite: [],
         judged: results.map((one) => ({
           result: one,
@@ -61,6 +61,29 @@ const say = (
 it('says that all is well only where every result has a value and meets it', () => {
   expect(say([result('iron', 100), result('ecoli', 0)])).toBe('Every result meets its value.');
   expect(say([result('iron', 100), result('calcium', 80)])).toBe('Every result that has a value meets it; 1 has none.');
+});
+
+it.each(verdictStates.filter((state) => state !== 'meets' && state !== 'no-value'))(
+  'never says that all is well where a result is %s',
+  (state) => {
+    const lead: LimitSet = {
+      ...set('eu-2020-2184'),
+      rows: [{ parameter: 'iron', kind: 'health', most: 10, unit: 'ug/L', place: 'Annex' }],
+    };
+    const kind = state.replace('over-', '') as LimitKind;
+    const rows = lead.rows.map((row) => (state.startsWith('over-') ? { ...row, kind } : row));
+    const one = state === 'cannot-tell' ? result('iron', 20, 'below') : result('iron', state === 'proves-nothing' ? 5 : 20);
+    const said = say([one], { ...lead, rows }, [], state === 'proves-nothing' ? { sample: 'special' } : {});
+    expect(said).not.toMatch(/Every result|meets/);
+    expect(said).toMatch(/Iron|inconclusive/);
+  },
+);
+
+it('names a sum that is over its value, where no part of it is by itself', () => {
+  const pfas = [result('pfoa', 0.06), result('pfos', 0.07)];
+  expect(say(pfas)).toBe('PFAS, sum of 20 over a health value at P.');
+  expect(say([result('nitrate', 45), result('nitrite', 0.45)])).toBe('Nitrate and nitrite together over a health value at P.');
+  expect(say([result('nitrate', 60), result('nitrite', 0.45)])).toBe('Nitrate exceeds a health value at P.');
 });
 
 it('finds bacteria whatever the set says of them', () => {

@@ -1,5 +1,5 @@
 import { boundsOf, type VerdictState } from '@fonte/core/limits';
-import { inText, isGerm } from '@fonte/core/parameters';
+import { inText, isGerm, type ParameterId } from '@fonte/core/parameters';
 import type { HandOutcome } from '@fonte/core/read';
 import { ofPoint, type RoundResult, type RoundVerdict } from '@fonte/core/round';
 
@@ -72,6 +72,34 @@ function germsIn(all: readonly AtPoint[]): { found: string[]; open: string[] } {
   };
 }
 
+/** Sums in a state, by name and point; not where one of its parts by itself is over a value already. */
+function sumsIn({ visits }: RoundVerdict, state: VerdictState, what: string): string[] {
+  const found = visits.flatMap(({ pointName, sums, judged }) => {
+    const isOver = (id: ParameterId) => judged.some(({ result, verdict }) => result.parameter === id && verdict.state === state);
+    const own = sums.filter((sum) => sum.state === state && !sum.rule.shares.some((share) => isOver(share.parameter)));
+    return own.map(({ rule: { name } }) => ({ pointName, name }));
+  });
+  return [...new Set(found.map(({ name }) => name))].map((name) => {
+    const points = listed([...new Set(found.filter((one) => one.name === name).map(({ pointName }) => pointName))]);
+    return `${/^[A-Z]{2}/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1)} ${what} at ${points}`;
+  });
+}
+
+const exceeds = (value: string) => ({ result: [`exceeds ${value}`, `exceed ${value}`], sum: `over ${value}` }) as const;
+
+/** What is said of a result in a state, of several, and of a sum; of every state that is not well. */
+const stateWords: Record<
+  Exclude<VerdictState, 'meets' | 'no-value' | 'proves-nothing'>,
+  { result: readonly [string, string]; sum: string }
+> = {
+  'over-health': exceeds('a health value'),
+  'over-action': exceeds('the action level'),
+  'over-operational': exceeds('an operational value'),
+  'over-indicator': exceeds('an indicator value'),
+  'over-aesthetic': exceeds('a value for taste or looks'),
+  'cannot-tell': { result: ['cannot be decided', 'cannot be decided'], sum: 'cannot be decided' },
+};
+
 /** Bottles without a result: they are named, since nobody else will ask for them. */
 function lostIn({ gaps: { lost } }: RoundVerdict): string[] {
   const say = (how: 'refused' | 'missing', what: string) => {
@@ -90,29 +118,30 @@ export function headline(verdict: RoundVerdict): string {
   const all = allOf(verdict);
   const rest = all.filter(({ result }) => !isGerm(result.parameter));
   const inState = (state: VerdictState, of = rest) => of.filter((one) => one.verdict.state === state);
-  const overHealth = inState('over-health');
-  const sums = verdict.visits.filter((visit) => visit.sums.some((sum) => sum.state === 'over-health')).map(({ pointName }) => pointName);
+  /** Results and sums in a state, in words. */
+  const isIn = (state: keyof typeof stateWords) => {
+    const words = stateWords[state];
+    return [...exceeding(inState(state), words.result), ...sumsIn(verdict, state, words.sum)];
+  };
   const germs = germsIn(all);
   const gaps = [...gapsIn(verdict), ...lostIn(verdict)];
   const byHand = (outcome: HandOutcome) => verdict.byHand.filter(({ given }) => given?.outcome === outcome).length;
   const parts = [
     ...germs.found,
-    ...exceeding(overHealth, ['exceeds a health value', 'exceed a health value']),
+    ...isIn('over-health'),
     ...(byHand('over') > 0 ? [`${plural(byHand('over'), 'sample', 'samples')} over a limit by hand`] : []),
-    ...(sums.length > 0 && overHealth.length === 0
-      ? [`nitrate and nitrite together exceed their value at ${listed([...new Set(sums)])}`]
-      : []),
     ...gaps,
     ...germs.open,
     ...(byHand('cannot-tell') > 0 ? [`${plural(byHand('cannot-tell'), 'sample', 'samples')} cannot be decided by hand`] : []),
     ...(verdict.blanks.some(({ isHit }) => isHit) ? ['a blank was not clean'] : []),
-    ...exceeding(inState('over-action'), ['exceeds the action level', 'exceed the action level']),
-    ...exceeding(inState('cannot-tell'), ['cannot be decided', 'cannot be decided']),
+    ...isIn('over-action'),
+    ...isIn('cannot-tell'),
     ...(inState('proves-nothing', all).length > 0
       ? [plural(inState('proves-nothing', all).length, 'result is inconclusive', 'results are inconclusive')]
       : []),
-    ...exceeding(inState('over-indicator'), ['exceeds an indicator value', 'exceed an indicator value']),
-    ...exceeding(inState('over-aesthetic'), ['exceeds a value for taste or looks', 'exceed a value for taste or looks']),
+    ...isIn('over-operational'),
+    ...isIn('over-indicator'),
+    ...isIn('over-aesthetic'),
   ];
   const unset = inState('no-value').length;
   if (parts.length === 0 && all.length === 0) return 'What was compared by hand meets its limits.';

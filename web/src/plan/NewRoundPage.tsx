@@ -225,7 +225,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         {counts.length === 0
           ? 'No bottles yet.'
           : `Bottles: ${counts.map(({ card, needed, spares }) => `${needed} + ${spares} spare ${card.name.toLowerCase()}`).join(', ')}.`}{' '}
-        Round {code}.
+        {code === '' ? '' : `Round ${code}.`}
       </p>
     </EntryForm>
   );

@@ -16,21 +16,23 @@ const ofChemicals = ['chemical-authority', 'private-chemical'];
 const ofFaeces = ['ecoli-authority', 'ecoli-at-once'];
 const ofPipes = ['action-level-people', 'action-level-operator'];
 
+/** What is said of E. coli, as it is true of every germ of faeces: which of them it was stands beside the duty. */
+const ofAnyGerm = (says: string) => says.replace('E. coli was found', 'germs from faeces were found');
+
 /** What another result must be for the advice of a rule to change, by what it was told of before. */
 const besideOf = ({ parameters, notParameters, do: says }: NonNullable<FollowUpRule['beside']>): FollowUpRule['beside'] => ({
   ...(parameters ? { kinds: germ, notParameters: ofPlumbing } : {}),
   ...(notParameters ? { notKinds: living } : {}),
-  do: says,
+  do: ofAnyGerm(says),
 });
 
 function widened(rule: FollowUpRule): FollowUpRule {
   const { id, when } = rule;
   const { parameters: _, notParameters: __, ...rest } = when;
   const beside = rule.beside ? { beside: besideOf(rule.beside) } : {};
-  const says = rule.do.replace('E. coli was found', 'germs of faeces were found');
   if (ofGerms.includes(id)) return { ...rule, ...beside, when: { ...rest, kinds: germ, notParameters: ofPlumbing } };
   if (ofChemicals.includes(id)) return { ...rule, ...beside, when: { ...rest, notKinds: living } };
-  if (ofFaeces.includes(id)) return { ...rule, ...beside, do: says, when: { ...rest, parameters: faecal } };
+  if (ofFaeces.includes(id)) return { ...rule, ...beside, do: ofAnyGerm(rule.do), when: { ...rest, parameters: faecal } };
   if (ofPipes.includes(id)) return { ...rule, ...beside, when: { ...rest, notKinds: living } };
   return { ...rule, ...beside };
 }
