@@ -108,6 +108,42 @@ describe('the most probable number', () => {
     expect(covered).toBeLessThan(0.98);
   });
 
+  it('has exact limits where none or all are positive', () => {
+    // Clopper and Pearson (1934) for 0 of n and n of n: the other limit leaves 2.5 % beyond it. None in 100 mL: −ln 0.025 = 3.69 per 100 mL.
+    const none = mostProbableNumber(withPositive(trays['wells-51'].sets, 0));
+    expect(none.to).toBeCloseTo(3.689, 3);
+    expect(mostProbableNumber(withPositive(trays['tubes-5'].sets, 0, 0, 0)).to).toBeCloseTo((100 * 3.68888) / 55.5, 3);
+    const all = mostProbableNumber(withPositive(trays['wells-51'].sets, 51));
+    expect(all.from).toBeCloseTo(-51 * Math.log(1 - 0.025 ** (1 / 51)), 2);
+    expect(mostProbableNumber(withPositive(trays['tubes-10'].sets, 10)).from).toBeCloseTo(-10 * Math.log(1 - 0.025 ** (1 / 10)), 3);
+  });
+
+  // Every way in which the wells of a tray may turn out, with its chance: no simulation, and not the likelihood that the limits come from.
+  it.each(Object.entries(trays).filter(([id]) => id !== 'bottle-1'))(
+    'covers the true number with %s, none and all positive too',
+    (_, { sets }) => {
+      const choose = (n: number, k: number) =>
+        Array.from({ length: k }, (__, at) => (n - at) / (at + 1)).reduce((product, one) => product * one, 1);
+      const ways = (index: number): number[][] =>
+        index === sets.length
+          ? [[]]
+          : Array.from({ length: sets[index]!.wells + 1 }, (__, k) => k).flatMap((k) => ways(index + 1).map((rest) => [k, ...rest]));
+      const told = ways(0).map((positive) => ({ positive, limits: mostProbableNumber(withPositive(sets, ...positive)) }));
+      const coverages = [0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200].map((density) =>
+        told.reduce((sum, { positive, limits: { from, to } }) => {
+          if ((from !== null && from > density) || (to !== null && to < density)) return sum;
+          const chance = sets.reduce((product, { volume, wells }, at) => {
+            const p = 1 - Math.exp((-density * volume) / 100);
+            return product * choose(wells, positive[at]!) * p ** positive[at]! * (1 - p) ** (wells - positive[at]!);
+          }, 1);
+          return sum + chance;
+        }, 0),
+      );
+      expect(Math.min(...coverages)).toBeGreaterThan(0.89);
+      expect(coverages.reduce((sum, one) => sum + one, 0) / coverages.length).toBeGreaterThan(0.94);
+    },
+  );
+
   it('grows with every positive well, and does not hang on how wells are listed', () => {
     fc.assert(
       fc.property(anyWells, (sets) => {

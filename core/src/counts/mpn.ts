@@ -23,6 +23,8 @@ export interface Mpn {
 /** Half the 95 % point of χ² with one degree of freedom: so far may the logarithm of the likelihood fall. Wilks (1938). */
 const halfFall = 1.9207294;
 const per = 100;
+/** What is left to one side of limits of 95 %. */
+const tail = 0.025;
 
 /** The logarithm of the likelihood of a number of germs in a mL, without what does not hang on it. */
 function likelihood(sets: readonly MpnSet[], density: number): number {
@@ -87,8 +89,9 @@ function rarityOf(sets: readonly MpnSet[], density: number): number {
 
 /**
  * The most probable number of germs in 100 mL: the density at which the wells are most likely to be as they are, whatever their volumes
- * and numbers, taken as spread evenly (Poisson). Limits are those of the likelihood ratio (Wilks 1938), at 95 %. Where none is positive it
- * is less than what a single one would tell, where all are, more than what all but one would.
+ * and numbers, taken as spread evenly (Poisson). Limits are those of the likelihood ratio (Wilks 1938), at 95 %, and exact ones (Clopper and
+ * Pearson 1934) where none or all are positive. Where none is positive it is less than what a single one would tell, where all are, more
+ * than what all but one would.
  *
  * Source: the MPN equation, McCrady (1915); ISO 8199:2018, annex B; FDA BAM, appendix 2 (from memory). Published tables give limits by
  * other methods, which differ by up to a factor of two.
@@ -106,16 +109,19 @@ export function mostProbableNumber(sets: readonly MpnSet[]): Mpn {
   const single = sets.length === 1 && sets[0]!.wells === 1 ? 1 / sets[0]!.volume : null;
   if (none) {
     const value = single ?? Math.min(...withOne(sets, 1).map(solve));
-    // The likelihood falls from 0 on: e to the minus density times all water.
+    // That none is in all the water has a chance of e to the minus density times water: exact, where the likelihood ratio is far too narrow.
     const water = sets.reduce((sum, { volume, wells }) => sum + volume * wells, 0);
-    return { form: 'below', value: value * per, from: null, to: (halfFall / water) * per, rarity: 1 };
+    return { form: 'below', value: value * per, from: null, to: (-Math.log(tail) / water) * per, rarity: 1 };
   }
   const best = all ? Infinity : solve(sets);
   const top = all ? 0 : likelihood(sets, best);
   const over = (density: number) => likelihood(sets, density) - top + halfFall;
-  const from = crossing((density) => -over(density), least, all ? most : best);
-  if (all)
+  if (all) {
+    // Exact too: from here on all of them turn positive more often than in one of forty.
+    const from = crossing((density) => Math.log(tail) - likelihood(sets, density), least, most);
     return { form: 'above', value: (single ?? Math.max(...withOne(sets, -1).map(solve))) * per, from: from * per, to: null, rarity: 1 };
+  }
+  const from = crossing((density) => -over(density), least, best);
   return {
     form: 'value',
     value: best * per,

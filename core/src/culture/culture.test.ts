@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { Script } from '../../test/script.ts';
 import { atTheWell } from '../../test/at-the-well.ts';
 import { benchCount, fold, nextStep, overview, sayEntry } from '../round/index.ts';
+import { standingIn } from '../round/standing.ts';
 import { hour } from '../time/index.ts';
 import {
   countOf,
@@ -137,6 +138,27 @@ describe('a bottle on the own bench', () => {
     const { count } = benchCount(state().cultures, bottle)!;
     expect([sayCount(count.coliforms), count.coliforms.to]).toEqual(['≥ 3.1', null]);
     expect(sayEntry(book.entries.at(-1)!)).toContain('of them E. coli 1');
+  });
+
+  it('proves nothing of E. coli where only coliforms have grown yet', () => {
+    const { id } = begin();
+    after(20);
+    book.write(cultureRead, reading(id, wells(3, 0), { departure: 'leaving the island' }));
+    expect(sayCount(benchCount(state().cultures, bottle)!.count.ecoli)).toBe('not known yet');
+    // No result of E. coli comes of it: none found would be a false all-clear.
+    expect(
+      standingIn({ report: { reports: [], told: [], without: [], byHand: [] }, culture: state().cultures }).map(
+        ({ result }) => result.parameter,
+      ),
+    ).toEqual(['coliforms']);
+  });
+
+  it('says nothing before its time where no colony has grown', () => {
+    const { id } = begin({ method: 'membrane', filtered: 100 });
+    after(2);
+    expect(
+      misfit(book.make(cultureRead, reading(id, { of: 'colonies', coliforms: 0, ecoli: 0 }, { departure: 'in a hurry' })))?.message,
+    ).toMatch(/nothing follows from what has not grown/);
   });
 
   it('stands in the verdict as of the own bench: never meets, is over all the same', () => {

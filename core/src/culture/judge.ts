@@ -5,7 +5,8 @@ import type { Counted } from './entries.ts';
 
 /** A count per 100 mL with its 95 % limits; null where there is none to one side. */
 export interface Count {
-  form: 'value' | 'below' | 'above' | 'least' | 'present' | 'absent' | 'uncountable';
+  /** `least`: so many at least, counted before its time; `open`: nothing grew yet, and it may still. */
+  form: 'value' | 'below' | 'above' | 'least' | 'present' | 'absent' | 'uncountable' | 'open';
   value: number | null;
   from: number | null;
   to: number | null;
@@ -73,6 +74,8 @@ export function questionCount(id: CultureMethod, counted: Counted): Finding[] {
   return [counted.coliforms, counted.ecoli].flatMap((positive) => questionMpn(mostProbableNumber(setsOf(id, positive)))).slice(0, 1);
 }
 
-/** Whether wells that were read too early say nothing at all: none is positive, and some may still be. */
-export const saysNothingYet = (counted: Counted): boolean =>
-  counted.of === 'wells' && counted.coliforms.every((positive) => positive === 0);
+/** Whether what was read too early says nothing at all: nothing grew, and it may still. */
+export function saysNothingYet(counted: Counted): boolean {
+  if (counted.of === 'growth') return false;
+  return counted.of === 'colonies' ? counted.coliforms === 0 : counted.coliforms.every((positive) => positive === 0);
+}

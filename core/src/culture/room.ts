@@ -126,8 +126,11 @@ function readFits(cultures: CultureBook, entry: Entry): Misfit | null {
   return odd && !kept ? misfit('count-asked', 'payload.kept', { ...odd.data, finding: odd.code }) : null;
 }
 
-/** Before its time what was positive is at least so much. */
-const atLeast = (count: Count): Count => (count.form === 'value' ? { ...count, form: 'least', to: null } : count);
+/** Before its time what was positive is at least so much, and what did not grow says nothing: E. coli of coliforms that grew already, too. */
+function atLeast(count: Count): Count {
+  if (count.form === 'value') return { ...count, form: 'least', to: null };
+  return count.form === 'below' || count.form === 'absent' ? { ...count, form: 'open', value: null, from: null, to: null } : count;
+}
 
 export const cultureRoom: Room<CultureBook, CultureAround, CultureView> = {
   next: {

@@ -39,6 +39,7 @@ export function sayCount({ form, value }: Count): string {
     present: 'found',
     absent: 'not found',
     uncountable: 'too many to count',
+    open: 'not known yet',
   }[form];
 }
 

@@ -8,8 +8,10 @@ const counted: readonly ['coliforms', 'ecoli'] = ['coliforms', 'ecoli'];
 /** Nothing positive in 100 mL and more is none found in 100 mL, whatever number an equation gives for it. */
 const isNone = ({ form, examined }: Count) => form === 'below' && examined >= 100 * (1 - 1e-9);
 
-function asResult(bottle: string, parameter: ParameterId, count: Count): LabResult {
-  const { form, value } = isNone(count) ? ({ form: 'absent', value: null } as const) : count;
+/** A count as a result; null for what was read before its time and says nothing. */
+function asResult(bottle: string, parameter: ParameterId, count: Count): LabResult | null {
+  if (count.form === 'open') return null;
+  const { form, value } = isNone(count) ? { form: 'absent' as const, value: null } : { form: count.form, value: count.value };
   return {
     line: 0,
     bottle,
@@ -29,14 +31,11 @@ const ofBench = (cultures: CultureBook): Standing[] =>
     .filter(({ dropped }) => dropped === null)
     .flatMap(({ id, counts }) =>
       counts.flatMap((count) =>
-        counted.map((parameter) => ({
-          result: asResult(count.bottle, parameter, count[parameter]),
-          report: null,
-          bench: id,
-          known: count.at,
-          isPreliminary: false,
-          isContradicted: false,
-        })),
+        counted.flatMap((parameter): Standing[] => {
+          const result = asResult(count.bottle, parameter, count[parameter]);
+          if (!result) return [];
+          return [{ result, report: null, bench: id, known: count.at, isPreliminary: false, isContradicted: false }];
+        }),
       ),
     );
 

@@ -8,6 +8,13 @@ export interface TrayRow {
 
 export const trays = {
   'wells-51': { name: '51 equal wells of 100 mL', sets: [{ volume: 100 / 51, wells: 51 }] },
+  'wells-97': {
+    name: '97 wells of two sizes, 100 mL together',
+    sets: [
+      { volume: 1.86, wells: 49 },
+      { volume: 0.186, wells: 48 },
+    ],
+  },
   'bottle-1': { name: 'One bottle of 100 mL', sets: [{ volume: 100, wells: 1 }] },
   'tubes-10': { name: '10 tubes of 10 mL', sets: [{ volume: 10, wells: 10 }] },
   'tubes-5': {
