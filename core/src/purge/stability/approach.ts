@@ -105,7 +105,7 @@ export function estimateStable(
     const step = steps[id] ?? 0;
     const read = values as number[];
     const usual = usualNoiseOf(id, step, read.at(-1)!);
-    if (!isSlowing(read, usual) && !holds(tolerance, rule.against, read.slice(-rule.sets), step || undefined))
+    if (!isSlowing(read, usual) && !holds(tolerance, rule, read.slice(-rule.sets), step || undefined))
       return { state: 'not-approaching', by: id };
     const fit = fitted(read, usual, sets.length - recent.length + 1);
     courses.push({
@@ -131,7 +131,7 @@ export function estimateStable(
     let k = 1;
     for (; k <= horizon; k++) {
       const isOpen = ({ course, all }: (typeof going)[number]) =>
-        !holds(course.tolerance, rule.against, all.slice(k - 1, k - 1 + rule.sets), course.step || undefined);
+        !holds(course.tolerance, rule, all.slice(k - 1, k - 1 + rule.sets), course.step || undefined);
       // What was open before is most likely open still.
       const found = isOpen(open) ? open : going.find(isOpen);
       if (!found) break;

@@ -31,6 +31,8 @@ export interface Criterion extends Edition {
   /** Consecutive sets that must agree. */
   sets: number;
   against: Against;
+  /** Readings that go one way all along, and further than they may differ, are drifting and not stable, however small each step is. */
+  isDriftTold?: true;
   /** Seconds that sets should be apart at least: one that is read sooner is asked about. */
   apart?: number;
   /**

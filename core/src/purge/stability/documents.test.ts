@@ -84,6 +84,31 @@ const printed: Record<string, Printed> = {
   'two-sets@2026-3': { sets: 2, minutes: 1, allows: { ...cold, oxygen: [[4, 0.2]] } },
 };
 
+const before = (id: string) => printed[`${id}@2026-3`]!;
+Object.assign(printed, {
+  'epa-1996@2026-4': before('epa-1996'),
+  // The procedure reads every five minutes.
+  'epa-region1-2017@2026-4': { ...before('epa-region1-2017'), minutes: 5 },
+  'epa-region4@2026-4': before('epa-region4'),
+  'usgs-nfm@2026-4': before('usgs-nfm'),
+  'nems-groundwater@2026-4': before('nems-groundwater'),
+  'iso-5667-11@2026-4': before('iso-5667-11'),
+  'two-sets@2026-4': before('two-sets'),
+  'astm-d6771@2026-4': {
+    sets: 3,
+    minutes: 3,
+    allows: {
+      ph: [[7, 0.2]],
+      conductivity: [[1000, 30]],
+      redox: [[200, 20]],
+      oxygen: [
+        [1, 0.2],
+        [8, 0.8],
+      ],
+    },
+  } satisfies Printed,
+});
+
 describe('a criterion asks for what its text says', () => {
   it.each(Object.entries(printed))('%s', (ref, { sets, minutes, allows, clear = {} }) => {
     const criterion = criteria.find(ref)!;

@@ -10,12 +10,12 @@ export type ReadingSet = Partial<Record<ParameterId, number>>;
 export type ReadingSteps = Partial<Record<ParameterId, number>>;
 
 /**
- * What one parameter does: `holding` within its band over the required sets, `moving` out of it, `short` of sets, read in steps too
- * `coarse` for its band, or `unread` so far.
+ * What one parameter does: `holding` within its band over the required sets, `moving` out of it, `drifting` one way by small steps, `short`
+ * of sets, read in steps too `coarse` for its band, or `unread` so far.
  */
 export interface ParameterVerdict {
   parameter: ParameterId;
-  state: 'holding' | 'moving' | 'short' | 'coarse' | 'unread';
+  state: 'holding' | 'moving' | 'drifting' | 'short' | 'coarse' | 'unread';
   /** The values of the window, oldest first, in the parameter's unit. */
   window: number[];
   /** Middle of the band the next reading is judged by, and its half width; null before the first reading. */
@@ -83,12 +83,23 @@ const worstOf: Record<
 const middleOf = (window: readonly number[], counts: readonly boolean[] | null) =>
   median(counts ? window.filter((_, place) => counts[place]) : window);
 
+/** By how much the values that count went one way all along; 0 where one of them turned back or stood still. */
+function driftOf(window: readonly number[], counts: readonly boolean[] | null): number {
+  const values = counts ? window.filter((_, place) => counts[place]) : window;
+  if (values.length < 3) return 0;
+  const ways = new Set(values.slice(1).map((value, place) => Math.sign(value - values[place]!)));
+  return ways.size === 1 ? values.at(-1)! - values[0]! : 0;
+}
+
+/** What of a criterion decides whether one parameter holds. */
+type HeldBy = Pick<Criterion, 'against'> & { isDriftTold?: boolean };
+
 type Held = Omit<ParameterVerdict, 'parameter' | 'window' | 'band'>;
 
 /** What a full window says: numbers and reason in the parameter's own unit. */
 function hold(
   tolerance: Tolerance,
-  against: Criterion['against'],
+  { against, isDriftTold = false }: HeldBy,
   window: readonly number[],
   counts: readonly boolean[] | null,
   step?: number,
@@ -104,6 +115,9 @@ function hold(
   if (step !== undefined && step > allowed + 1e-9)
     return { state: 'coarse', because: { code: 'too-coarse', data: { parameter: id, step, allowed } } };
   const worst = worstOf[against](window, counts, tolerance);
+  const drift = isDriftTold ? driftOf(window, counts) : 0;
+  if (within(worst.by, worst.half) && !within(drift, allowed))
+    return { state: 'drifting', because: { code: 'drifting', data: { parameter: id, by: Math.abs(drift), sets: window.length, allowed } } };
   return {
     state: within(worst.by, worst.half) ? 'holding' : 'moving',
     because: { code: 'moved', data: { parameter: id, by: Math.abs(worst.by), allowed: worst.half } },
@@ -111,8 +125,8 @@ function hold(
 }
 
 /** Whether a parameter holds over a window of sets that all count. `step` in its own unit. */
-export const holds = (tolerance: Tolerance, against: Criterion['against'], window: readonly number[], step?: number): boolean =>
-  hold(tolerance, against, window, null, step).state === 'holding';
+export const holds = (tolerance: Tolerance, rule: HeldBy, window: readonly number[], step?: number): boolean =>
+  hold(tolerance, rule, window, null, step).state === 'holding';
 
 function judge(
   tolerance: Tolerance,
@@ -131,7 +145,7 @@ function judge(
   const band = { middle: reference, half: allowedAt(tolerance, reference) };
   if (asked < rule.sets || got < asked)
     return { parameter: id, state: 'short', window, band, because: { code: 'few-sets', data: { read: got, asked: rule.sets } } };
-  return { parameter: id, window, band, ...hold(tolerance, rule.against, window, counts, steps[id]) };
+  return { parameter: id, window, band, ...hold(tolerance, rule, window, counts, steps[id]) };
 }
 
 /**

@@ -137,6 +137,28 @@ describe('the criteria as they are published', () => {
     expect(judgeStability(criterion('iso-5667-11@2026-3'), drift, ['ph']).stable).toBe(false);
     expect(judgeStability(criterion('epa-1996@2026-3'), drift, ['ph']).stable).toBe(true);
   });
+
+  it('are told as drifting where each is held against the one before and all go one way, further than they may differ', () => {
+    const of = (ref: string, id: 'ph' | 'oxygen', ...values: number[]) =>
+      judgeStability(
+        criterion(ref),
+        values.map((value) => ({ [id]: value })),
+        [id],
+      ).parameters[0]!;
+    const epa = 'epa-1996@2026-4';
+    expect(of(epa, 'ph', 7.3, 7.4, 7.5)).toMatchObject({
+      state: 'drifting',
+      because: { code: 'drifting', data: { by: expect.closeTo(0.2, 9) as number } },
+    });
+    expect(of(epa, 'oxygen', 4, 4.4, 4.84).state).toBe('drifting');
+    expect(of(epa, 'oxygen', 4.84, 4.4, 4).state).toBe('drifting');
+    // It turns back, or goes no further than readings may differ.
+    expect([of(epa, 'ph', 7.3, 7.4, 7.35).state, of(epa, 'ph', 7.3, 7.34, 7.38).state]).toEqual(['holding', 'holding']);
+    expect(of(epa, 'ph', 7.3, 7.45, 7.5).state).toBe('moving');
+    // Two sets are no drift, and what was released before judges as it did.
+    expect([of('two-sets@2026-4', 'ph', 7.3, 7.4).state, of('epa-1996@2026-3', 'ph', 7.3, 7.4, 7.5).state]).toEqual(['holding', 'holding']);
+    expect(sayStability(of(epa, 'ph', 7.3, 7.4, 7.5).because)).toBe('drifting: 0.20 pH one way over 3 sets, ± 0.10 allowed');
+  });
 });
 
 describe('sets that follow one another too soon', () => {
@@ -395,10 +417,10 @@ describe('all criteria on the same readings', () => {
 
   it('say when each would have let you sample', () => {
     expect(first()).toEqual({
-      // Turbidity 9.5 → 8.9 → 8.6 is within 10 % a step only from the sixth set on; the rest held before.
-      'epa-1996': 5,
-      // Temperature within 3 %, turbidity within 10 % a step: as above.
-      'epa-region1-2017': 5,
+      // Turbidity 9.5 → 8.9 → 8.6 is within 10 % a step, and drifts: 0.9 one way, where 0.86 is allowed. 8.9 → 8.6 → 8.4 are 0.5.
+      'epa-1996': 6,
+      // Temperature within 3 %, turbidity as above.
+      'epa-region1-2017': 6,
       // Range of three sets: turbidity free at or below 10 only from 9.5 on; oxygen 3.62 to 3.50.
       'epa-region4': 5,
       // Five sets from the third to the seventh: temperature 16.1 to 15.9 about 15.9, turbidity 14 is far from 8.9: never.
@@ -409,6 +431,8 @@ describe('all criteria on the same readings', () => {
       'iso-5667-11': 4,
       // Two sets: oxygen 3.62 → 3.55 is 1.9 %, 3.9 → 3.62 is 7.2 %.
       'two-sets': 4,
+      // Oxygen 3.9 → 3.62 → 3.55 is within 10 % a step, and 0.35 one way of 0.355; redox 139 to 129 within 20 a step.
+      'astm-d6771': 4,
     });
   });
 
@@ -438,6 +462,7 @@ describe('all criteria on the same readings', () => {
     ).toEqual([
       ['epa-1996', ['redox'], null, null],
       ['epa-region1-2017', ['redox'], null, null],
+      ['astm-d6771', ['redox'], null, null],
     ]);
   });
 });

@@ -15,6 +15,8 @@ const stabilityWords: Words = {
   'too-coarse': ({ parameter: id, step, allowed }) => `read in steps of ${shown(id, step)}, ± ${shown(id, allowed)} allowed: read finer`,
   'below-step': ({ parameter: id, step }) => `at or below ${shown(id, step)} ${unitOf(id)}: below what the meter can tell`,
   'at-floor': ({ parameter: id, floor }) => `all at or below ${floor} ${unitOf(id)}`,
+  drifting: ({ parameter: id, by, sets, allowed }) =>
+    `drifting: ${shown(id, by)} ${unitOf(id)} one way over ${sets} sets, ± ${shown(id, allowed)} allowed`,
   moved: ({ parameter: id, by, allowed }) => `moved ${shown(id, by)} ${unitOf(id)}, ± ${shown(id, allowed)} allowed`,
 };
 

@@ -1,6 +1,7 @@
 import { shelf } from '../../editions/index.ts';
 import type { Criterion } from '../stability/criterion.ts';
 import { criteria2026third } from './criteria-2026-3.ts';
+import { criteria2026fourth } from './criteria-2026-4.ts';
 
 const first = { edition: '2026-1', from: '2020-01-01' };
 
@@ -104,4 +105,4 @@ const released2: readonly Criterion[] = [
   { ...named('two-sets'), ...second, apart: 60 },
 ];
 
-export const criteria = shelf([...released, ...released2, ...criteria2026third]);
+export const criteria = shelf([...released, ...released2, ...criteria2026third, ...criteria2026fourth]);
