@@ -4,3 +4,4 @@ export * from './sums.ts';
 export * from './ranking.ts';
 export { limitSets } from './tables/index.ts';
 export * from './words.ts';
+export { groupsConcerned, type SpecialGroup } from './groups.ts';

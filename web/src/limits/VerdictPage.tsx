@@ -1,7 +1,7 @@
 import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { duplicatesMayDiffer, sayBecause, sayMissing, sayWeakness, type SumVerdict } from '@fonte/core/limits';
-import { parameter } from '@fonte/core/parameters';
+import { duplicatesMayDiffer, groupsConcerned, sayBecause, sayMissing, sayWeakness, type SumVerdict } from '@fonte/core/limits';
+import { inText, parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
 import { showExact, showNumber, unitLabel } from '@fonte/core/units';
@@ -114,6 +114,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
           <span>Registered as a monitoring well: the values for drinking water are a comparison.</span>
         </p>
       )}
+      <SomePeople of={verdict} />
       <ul className="judged plain">
         {verdict.sums
           .filter((sum) => sum.state !== 'meets')
@@ -131,6 +132,25 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
       </ul>
       <OnSite of={verdict.onSite} />
     </section>
+  );
+}
+
+/** Who has to be told of a number that others may drink. */
+function SomePeople({ of: { use, judged } }: { of: VisitVerdict }) {
+  const groups = use === 'supply' ? groupsConcerned(judged.map(({ result }) => result)) : [];
+  if (groups.length === 0) return null;
+  return (
+    <ul className="plain stack" aria-label="For some people">
+      {groups.map(({ parameter: id, over, unit, who, says, source }) => (
+        <li key={id} className="finding question small">
+          <Mark kind="question" />
+          <span>
+            <span className="strong">{who}:</span> {inText(id)} is over {showExact(over)} {unitLabel(unit)}. {says}{' '}
+            <span className="soft">{shownSource(source)}</span>
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 

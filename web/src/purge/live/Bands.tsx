@@ -7,6 +7,7 @@ import './bands.css';
 const words: Record<ParameterVerdict['state'], [string, MarkKind]> = {
   holding: ['Holding', 'good'],
   moving: ['Moving', 'question'],
+  drifting: ['Drifting', 'question'],
   short: ['Too few sets', 'note'],
   coarse: ['Read too coarsely', 'question'],
   unread: ['Not read', 'open'],
