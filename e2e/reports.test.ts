@@ -66,7 +66,7 @@ describe.sequential('several reports of one round', () => {
         `${metals};Copper;0.2;K;mg/L`,
         `${metals.replace('-SC1', 'SC1')};Boron;0.05;;mg/L`,
         'Method blank;Lead;<1;;µg/L',
-        metal('Zinc', '40'),
+        metal('Yttrium', '40'),
       ].join('\n'),
     );
     await see(page, 'The file says: “bottle arrived cracked”.');
@@ -83,7 +83,7 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'Bacteria pending');
     expect(await headline()).toBe('Bacteria pending; 1 row not understood; 13 results are preliminary; 3 results are inconclusive.');
     await see(page, '13 of 15 results are reported');
-    await see(page, 'Zinc');
+    await see(page, 'Yttrium');
   });
 
   it('have E. coli told by telephone a week later: what must be done is due that day, and leads the first page once it is late', async () => {

@@ -147,7 +147,8 @@ export function ShellError() {
 /** A page that could not be fetched or drawn. What was written lies in the outbox, what was typed in its draft. */
 export function PageError() {
   const error = useRouteError();
-  const isUnfetched = error instanceof TypeError && /fetch|import/i.test(error.message);
+  // A part of it, or the styles that go with it.
+  const isUnfetched = error instanceof Error && /fetch|import|preload CSS/i.test(error.message);
   return isUnfetched ? (
     <Empty title="This page cannot be fetched without a connection">
       <p>What you wrote down and what you typed is kept on this device.</p>
