@@ -19,7 +19,7 @@ import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
-import { Unchecked, Unproven, useShut } from '../prepare/index.ts';
+import { Gate, Unproven, useGate } from '../prepare/index.ts';
 import { May } from '../session/May.tsx';
 import { Countdown } from '../time/Countdown.tsx';
 import { useNow } from '../time/useNow.ts';
@@ -102,7 +102,8 @@ function New({
   const ways = of ? methodsFor(of) : [];
   const chosen = by && ways.includes(by) ? by : ways.length === 1 ? ways[0]! : null;
   const reads = { kind: chosen && method(chosen).instrument, of: of ? [of] : [] };
-  const isShut = useShut(reads);
+  const gate = useGate(reads);
+  const isShut = gate !== 'open';
   const isBegun = visit.tests.some((test) => isRunning(test) && test.method === chosen);
   return (
     <section className="panel stack new-test">
@@ -136,7 +137,7 @@ function New({
           options={ways.map((id) => ({ value: id, label: method(id).name }))}
         />
       )}
-      {isShut && reads.kind && <Unchecked kind={reads.kind} of={reads.of} />}
+      {isShut && <Gate gate={gate} {...reads} />}
       <Unproven {...reads} />
       {chosen && !isShut && isBegun && <p className="soft">One of these is running above.</p>}
       {chosen && !isShut && !isBegun && (

@@ -6,15 +6,17 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useAnswer } from '../api/useAnswer.ts';
 import { useRound } from '../book/useRound.ts';
+import { Loading } from '../feedback/Feedback.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import { useNow } from '../time/useNow.ts';
 import { Override } from './Override.tsx';
 
-/** Whether one of a kind is in the register; null until that is known. */
+/** Whether one of a kind is in the register; null until that is known. Where the register cannot be asked, nobody has to have one. */
 function useKept(kind: InstrumentKind | null): boolean | null {
-  const { data } = useAnswer(registerLists.instruments, kind ? { query: { limit: 500 } } : null);
-  return data ? data.some((one) => one.kind === kind && !one.outOfUse) : null;
+  const { data, error } = useAnswer(registerLists.instruments, kind ? { query: { limit: 500 } } : null);
+  if (data) return data.some((one) => one.kind === kind && !one.outOfUse);
+  return error === undefined ? null : false;
 }
 
 /** An instrument, and what is read with it. */
@@ -23,12 +25,17 @@ interface Of {
   of?: readonly ParameterId[];
 }
 
-/** Whether reading something with an instrument waits for its check; nothing waits for none. */
-export function useShut({ kind, of = [] }: Of): boolean {
+/**
+ * Whether something may be read with an instrument: `shut` waits for its check, nothing waits for none. Until the register is there it is
+ * `unknown`, and nothing is offered that would be shut a moment later.
+ */
+export function useGate({ kind, of = [] }: Of): 'open' | 'shut' | 'unknown' {
   const { round } = useRound();
-  const isKept = useKept(kind) ?? false;
+  const isKept = useKept(kind);
   const time = useNow(minute);
-  return kind !== null && isShut(kind, kindReadiness(kind, of, round.prepare, { at: time, zone: round.plan.zone }), isKept);
+  if (kind === null) return 'open';
+  if (isKept === null) return 'unknown';
+  return isShut(kind, kindReadiness(kind, of, round.prepare, { at: time, zone: round.plan.zone }), isKept) ? 'shut' : 'open';
 }
 
 /** That nothing shows that an instrument reads right with which work goes on. */
@@ -60,13 +67,20 @@ export function Unproven({ kind, of = [] }: Of) {
 const hasRanges = (kind: InstrumentKind) => checksOf(kind).some((id) => checkRow(id).of);
 const nameOf = (id: ParameterId) => parameter(id).name.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase());
 
+/** What stands in place of a form that is not open. */
+export function Gate({ gate, kind, of = [] }: Of & { gate: ReturnType<typeof useGate> }) {
+  if (gate === 'unknown') return <Loading what="the instruments" />;
+  return gate === 'shut' && kind !== null ? <Unchecked kind={kind} of={of} /> : null;
+}
+
 /** What is measured with an instrument: it waits until that one is checked, or somebody says why not. */
 export function Checked({ kind, children }: { kind: InstrumentKind; children: ReactNode }) {
-  return useShut({ kind }) ? <Unchecked kind={kind} /> : children;
+  const gate = useGate({ kind });
+  return gate === 'open' ? children : <Gate gate={gate} kind={kind} />;
 }
 
 /** That an instrument is not ready, the way to its check, and the way on without one. */
-export function Unchecked({ kind, of = [] }: Of & { kind: InstrumentKind }) {
+function Unchecked({ kind, of = [] }: Of & { kind: InstrumentKind }) {
   const { id, round } = useRound();
   const readiness = kindReadiness(kind, of, round.prepare, { at: now(), zone: round.plan.zone });
   return (

@@ -1,1 +1,1 @@
-export { Checked, Unchecked, Unproven, useShut } from './Checked.tsx';
+export { Checked, Gate, Unproven, useGate } from './Checked.tsx';

@@ -26,7 +26,7 @@ import { questionBesideTests } from '@fonte/core/fieldtests';
 import { TakeOver } from '../fieldtests/index.ts';
 import { FillNow } from '../fill/index.ts';
 import { instrumentFor } from '@fonte/core/prepare';
-import { Unchecked, Unproven, useShut } from '../prepare/index.ts';
+import { Gate, Unproven, useGate } from '../prepare/index.ts';
 import { EntryForm } from '../form/EntryForm.tsx';
 import { Field } from '../form/Field.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
@@ -85,7 +85,8 @@ export function StepNow({
   const measured = act.type === 'measure' || act.type === 'constant' ? act.parameter : null;
   const reads = { kind: measured && instrumentFor(measured), of: measured ? [measured] : [] };
   // Leaving the step out, or giving up, needs no instrument.
-  const isShut = useShut(reads) && !detour;
+  const gate = useGate(reads);
+  const isShut = gate !== 'open' && !detour;
   const problemOf = (draft: StepDraft): FieldProblem | null => {
     if ((act.type === 'measure' || act.type === 'since') && numberError(draft.reading))
       return { path: 'reading', message: numberError(draft.reading)! };
@@ -190,7 +191,7 @@ export function StepNow({
         />
       </May>
       <Said say={say} />
-      {isShut && reads.kind && <Unchecked kind={reads.kind} of={reads.of} />}
+      {isShut && <Gate gate={gate} {...reads} />}
       {!detour && <Unproven {...reads} />}
       {step.id === stubStep && <Stubs bottles={visit.bottles.filter((one) => runThatFills(visit, one)?.procedure === procedure)} />}
       {act.type === 'fill' && bottle && fill(bottle)}
