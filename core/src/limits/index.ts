@@ -5,3 +5,4 @@ export * from './ranking.ts';
 export { limitSets } from './tables/index.ts';
 export * from './words.ts';
 export { groupsConcerned, type SpecialGroup } from './groups.ts';
+export { setsForWater } from './uses.ts';

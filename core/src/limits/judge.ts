@@ -154,16 +154,19 @@ export function boundsOf({ parameter: id, form, value, reportingLimit }: Bounded
   }
 }
 
-/**
- * For germs counted in 100 mL with a limit of none, "less than 1" is none found; a larger bound leaves it open.
- * Source: ISO 8199 (from memory).
- */
-function noneFound({ parameter: id, form, inclusive }: LabResult, high: number, most: number | null): boolean {
-  return form === 'below' && isCounted(id) && most === 0 && (inclusive ? high < 1 : high <= 1);
-}
-
 /** More than another number, and not only by what binary fractions cannot hold: 700 µg/L is not over 0.7 mg/L. */
 const exceeds = (a: number, b: number) => a > b && !(a - b <= Math.abs(b) * 1e-9);
+
+/**
+ * For germs counted in 100 mL with a limit of none, less than the smallest number that a method finds in 100 mL is none found: less than 1,
+ * and less than 1.1 where ten tubes of 10 mL were looked at. A larger bound leaves it open. Source: ISO 8199; Standard Methods 9221 C (ten
+ * tubes of 10 mL: < 1.1; from memory).
+ */
+const leastFound = 1.1;
+
+function noneFound({ parameter: id, form, inclusive }: LabResult, high: number, most: number | null): boolean {
+  return form === 'below' && isCounted(id) && most === 0 && (inclusive ? high < 1 : !exceeds(high, leastFound));
+}
 
 function judgeRow(result: LabResult, limit: LimitRow): Verdict {
   const { unit: own } = parameter(result.parameter);

@@ -85,11 +85,14 @@ describe('Directive (EU) 2020/2184, Annex I', () => {
   it('reads germs: below one is none, below ten is not', () => {
     expect([
       state('ecoli', 1, 'below'),
+      // Ten tubes of 10 mL, none positive: Standard Methods 9221 C.
+      state('ecoli', 1.1, 'below'),
+      state('ecoli', 1.8, 'below'),
       state('ecoli', 10, 'below'),
       state('ecoli', null, 'absent'),
       state('ecoli', null, 'present'),
       state('coliforms', null, 'uncountable'),
-    ]).toEqual(['meets', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
+    ]).toEqual(['meets', 'meets', 'cannot-tell', 'cannot-tell', 'meets', 'over-health', 'over-indicator']);
   });
 
   const routineSample = { sample: 'routine', isTold: false, isContradicted: false, isDissolved: false, isFlushed: false } as const;

@@ -475,3 +475,31 @@ describe('reading rows', () => {
     expect(bacteria).toEqual({ bottle: 'A-B', parameters: ['coliforms'] });
   });
 });
+
+describe('nothing found', () => {
+  const formOf = (bottle: string, name: string, written: string, unit: string) => {
+    const of = { filledOn: '2026-11-05' };
+    const both = new Map([
+      ['A-B', { ...of, name: 'Bacteria', parameters: ['ecoli' as const] }],
+      ['A-M', { ...of, name: 'Metals', parameters: ['arsenic' as const] }],
+    ]);
+    const read = readReport(
+      textTable(new TextEncoder().encode(`Sample;Parameter;Result;Unit\n${bottle};${name};${written};${unit}\n`)),
+      both,
+    );
+    return 'draft' in read ? (read.draft.results[0]?.form ?? null) : null;
+  };
+
+  it.each(['not detected', 'nicht nachweisbar', 'n.n.', 'ND', 'non détecté', 'não detetado', 'ausente', 'abwesend', 'not found'])(
+    'of a germ in the 100 mL that are asked for is none: %s',
+    (written) => {
+      expect(formOf('A-B', 'E. coli', written, 'CFU/100 mL')).toBe('absent');
+    },
+  );
+
+  it('of a germ in less water, of one below what the lab can count, and of a chemical, is a bound that nobody stated', () => {
+    expect(formOf('A-B', 'E. coli', 'not detected', 'CFU/mL')).toBe('below');
+    expect(formOf('A-B', 'E. coli', '< LOQ', 'CFU/100 mL')).toBe('below');
+    expect(formOf('A-M', 'Arsenic', 'not detected', 'µg/L')).toBe('below');
+  });
+});

@@ -1,6 +1,6 @@
 import type { BottleAtLab } from './at-lab.ts';
 import { type Basis } from './tables/bases.ts';
-import { parameter } from '../parameters/index.ts';
+import { isCounted, parameter, type ParameterId } from '../parameters/index.ts';
 import { convert, unit, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
 import { swapped } from './collected.ts';
@@ -10,7 +10,7 @@ import type { Mapping, Role } from './mapping.ts';
 import { isPartsPerT, type CalledUnit, type Named } from './cells/names.ts';
 import { basisQuestions } from './tables/bases.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
-import { readValue, type CellStyle } from './cells/value.ts';
+import { readValue, saysNotFound, type CellStyle } from './cells/value.ts';
 
 /** A row set apart: it was understood, and is no result of this round. */
 export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
@@ -75,6 +75,23 @@ function unitOf(
   const bases = new Set(said.flatMap((one) => one.as ?? []));
   if (bases.size > 1) return fail('unit', 'basis-contradicts');
   return called && { unit: called.unit, as: [...bases][0] ?? null };
+}
+
+/**
+ * What a word says beside which no number and no limit stands. A germ that was looked for and not found in the 100 mL that are asked for, or
+ * in more, is none; of a chemical it is a bound that nobody stated.
+ */
+function formWithout(
+  form: LabResult['form'],
+  limit: number | null,
+  id: ParameterId,
+  found: CalledUnit | null,
+  { cell }: Reader,
+): LabResult['form'] {
+  const own = parameter(id).unit;
+  const isNone =
+    limit === null && isCounted(id) && saysNotFound(cell('result'), cell('qualifier')) && convert(1, found?.unit ?? own, own) <= 1;
+  return isNone ? 'absent' : form;
 }
 
 /** Reads one row. What it returns is a result; what was not understood, with its place; or a row set apart, by its code. */
@@ -146,7 +163,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
     bottle: held.label,
     parameter: id,
     ...(fraction ? { fraction } : {}),
-    form: value.form,
+    form: formWithout(value.form, limit.value, id, found, from),
     value: number,
     ...(value.inclusive ? { inclusive: true } : {}),
     estimated: value.estimated,

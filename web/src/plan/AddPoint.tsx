@@ -13,7 +13,7 @@ import { Field } from '../form/Field.tsx';
 import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { now } from '../time/clock.ts';
-import { usualAnalyses } from './VisitChoice.tsx';
+import { usualVisit } from './VisitChoice.tsx';
 
 /** A point that the plan did not have: one that was forgotten, or found on the way. */
 export function AddPoint() {
@@ -25,7 +25,7 @@ export function AddPoint() {
 }
 
 function Add({ close }: { close: () => void }) {
-  const { id: round, append } = useRound();
+  const { id: round, append, round: plan } = useRound();
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search.trim());
   const { data = [] } = useAnswer(
@@ -41,7 +41,7 @@ function Add({ close }: { close: () => void }) {
     read: ({ id, point: chosen }) => {
       const point = known?.id === chosen ? known : data.find((one) => one.id === chosen);
       return point
-        ? { value: { id, point, analyses: usualAnalyses(point) }, problems: [] }
+        ? { value: usualVisit(id, point, plan.plan.date), problems: [] }
         : { value: {}, problems: [{ path: 'point', message: 'Choose a point.' }] };
     },
     write: async (payload, { id, kept }) => {

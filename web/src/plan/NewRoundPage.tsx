@@ -34,7 +34,7 @@ import { writeOnce } from '../book/send.ts';
 import { now } from '../time/clock.ts';
 import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
 import { DayInput } from '../time/DayInput.tsx';
-import { usualAnalyses, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
+import { usualVisit, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
 import { siteZone } from '../time/show.ts';
 
@@ -75,6 +75,9 @@ function intakeOf(lab: Lab | null, date: string, visits: readonly VisitDraft[]) 
   );
   return questionIntake(lab, date, rules, table);
 }
+
+/** The code that the round will have; nothing until it is known. */
+const sayRound = (code: string) => (code === '' ? '' : `Round ${code}.`);
 
 function PlanForm({ labs }: { labs: Lab[] }) {
   const author = useMe().id;
@@ -143,7 +146,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const { visits } = draft;
   const lab = labs.find(({ id }) => id === draft.lab) ?? null;
   const { set } = form;
-  const visit = (point: Point) => set({ visits: [...visits, { id: newId(now()), point, analyses: usualAnalyses(point) }] });
+  const visit = (point: Point) => set({ visits: [...visits, usualVisit(newId(now()), point, draft.date)] });
   const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
   const counts = countBottles(
     table,
@@ -225,7 +228,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         {counts.length === 0
           ? 'No bottles yet.'
           : `Bottles: ${counts.map(({ card, needed, spares }) => `${needed} + ${spares} spare ${card.name.toLowerCase()}`).join(', ')}.`}{' '}
-        {code === '' ? '' : `Round ${code}.`}
+        {sayRound(code)}
       </p>
     </EntryForm>
   );

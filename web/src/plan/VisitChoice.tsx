@@ -2,7 +2,7 @@ import type { AnalysisId, BottleTable } from '@fonte/core/bottles';
 import { causes, type Because } from '@fonte/core/due';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox } from 'antd';
-import type { LimitSet } from '@fonte/core/limits';
+import { setsForWater, type LimitSet } from '@fonte/core/limits';
 import { AnalysisChoice } from './AnalysisChoice.tsx';
 import { LimitSets } from '../editions/LimitSets.tsx';
 import { siteZone, showMoment } from '../time/show.ts';
@@ -21,7 +21,13 @@ export interface VisitDraft {
 }
 
 /** What is usually asked at a point of its type. */
-export const usualAnalyses = (point: Point): AnalysisId[] => (point.type === 'well' ? ['general', 'nutrients', 'metals'] : ['coliforms']);
+const usualAnalyses = (point: Point): AnalysisId[] => (point.type === 'well' ? ['general', 'nutrients', 'metals'] : ['coliforms']);
+
+/** A visit of a point as it is proposed for a day: what is usually asked there, and the limits of what its water is used for. */
+export function usualVisit(id: string, point: Point, day: string): VisitDraft {
+  const limits = setsForWater(point, day);
+  return { id, point, analyses: usualAnalyses(point), ...(limits ? { limits } : {}) };
+}
 
 interface Props {
   visit: VisitDraft;

@@ -16,6 +16,14 @@ export interface CellValue {
   uncertainty?: { value: number; isShare: boolean };
 }
 
+/** Words for what was looked for and not found, in a cell or a flag; how little was looked for they do not say. */
+const notFound =
+  /^(n\/?d|not detected|none detected|undetected|n[ãa]o dete(c)?tado|no detectado|non d[ée]tect[ée]|nicht nachweisbar|n\.?n\.?)$/i;
+
+/** Whether a lab says by a word, and by nothing else, that it did not find what it looked for. */
+export const saysNotFound = (cell: string, flag: string): boolean =>
+  [cell, flag].every((text) => text === '' || notFound.test(text)) && (cell !== '' || flag !== '');
+
 const words: [RegExp, CellValue['form']][] = [
   [
     /^(n\/d|not detected|none detected|undetected|n[ãa]o dete(c)?tado|no detectado|non d[ée]tect[ée]|nicht nachweisbar|nicht bestimmbar|n\.n\.?|n\.b\.?)$/i,
@@ -26,7 +34,10 @@ const words: [RegExp, CellValue['form']][] = [
     /^(present|presente|presen[çc]a|presencia|positive|positivo|p|detected|dete(c)?tado|detectado|positiv|pr[ée]sent|pr[ée]sence|nachgewiesen)$/i,
     'present',
   ],
-  [/^(absent|ausente|negative|negativo|a|aus[êe]ncia|ausencia|absence|negativ|nachweisfrei|nicht nachgewiesen)$/i, 'absent'],
+  [
+    /^(absent|ausente|negative|negativo|a|aus[êe]ncia|ausencia|absence|negativ|nachweisfrei|nicht nachgewiesen|abwesend|not found|none found|nicht gefunden|n[ãa]o encontrado|no encontrado)( (in|em|en|dans|per|\/))?( ?100( ?ml)?)?$/i,
+    'absent',
+  ],
 ];
 
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
