@@ -22,6 +22,11 @@ const aside: readonly { at: RegExp; says?: RegExp; why: string }[] = [
   { at: /^core\/src\/day\/remedies/, says: /mostPlanned, mostLeftOut/, why: 'how much is tried before nothing is offered' },
   { at: /read\/cells\/dates/, says: /^const century/, why: 'the middle of the century that years of two digits are of: any near it does' },
   { at: /^core\/src\/bottles\/tables\/order/, says: /upTo:/, why: 'a bound between orders: any between the same two says the same' },
+  {
+    at: /^core\/src\/parameters\/tables\//,
+    says: /possible: \[|usualAtLab: \[|rowsOfKind\(|const in\w+ = |inUg\(|inMg\(/,
+    why: 'how far a number may lie before it is asked about as a slip, and how many decimals are shown where it has none of its own: any near it does',
+  },
   { at: /\/tables\//, says: /^order: [\d.]+,$/, why: 'only the sequence counts, which is held' },
 ];
 

@@ -50,6 +50,13 @@ describe('bottle rules', () => {
     for (const id of analysisIds) expect(analysisGroups, id).toContain(table.analyses[id]?.group);
   });
 
+  it('wait no longer for Pseudomonas than the standard allows, and fill oxygen demand without air', () => {
+    // ISO 19458:2006, from memory: 12 h at most; ISO 5815-1, from memory: without air.
+    expect(bottleRule('pseudomonas').holdingHours).toBe(12);
+    expect(bottleRule('bod').mark).toBe(0.98);
+    expect(losesGas(bottleRule('bod'))).toBe(false);
+  });
+
   it('of an earlier edition know nothing of an analysis that came later', () => {
     const first = bottleTables.find('bottles@2026-1')!;
     expect([rulesFor(first, ['lead', 'coliforms']), rulesFor(table, ['lead', 'coliforms'])]).toEqual([['bacteria'], ['lead', 'bacteria']]);

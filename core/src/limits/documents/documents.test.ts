@@ -104,6 +104,36 @@ describe.each(Object.entries(texts))('%s, as it is printed', (id, text) => {
   });
 });
 
+/** The editions before the newest one: what they hold is what the text says on its day as well. */
+const before = limitSets.all.filter((set) => !limitSets.newest.includes(set));
+
+it.each(before.map((set) => [`${set.id}@${set.edition}`, set] as const))('%s holds what the text says', (_, set) => {
+  const all = rowsOfText(texts[set.id]!);
+  const differ = set.rows.filter((row) => {
+    const day = row.from && row.from > usualDay ? row.from : usualDay;
+    const value = (number: number) => convert(number, row.unit, parameter(row.parameter).unit);
+    const isPrinted = (number: number | undefined, isLeast: boolean) =>
+      number === undefined ||
+      all.some(
+        (one) =>
+          one.id === row.parameter &&
+          one.kind === row.kind &&
+          one.isLeast === isLeast &&
+          one.day === day &&
+          Math.abs(one.value - value(number)) <= 0.0005 * one.value,
+      );
+    return !isPrinted(row.most, false) || !isPrinted(row.least, true);
+  });
+  expect(differ.map(({ parameter: id, most, unit }) => `${id} ${most} ${unit}`)).toEqual([]);
+  const sumsOfText = lines(sums[set.id]!);
+  for (const rule of set.sums)
+    for (const { parameter: id, of, unit } of rule.shares) {
+      const part = sumsOfText.flatMap((line) => line.split(' + ')).find((one) => one.startsWith(`${id} `))!;
+      const [said] = printed(part, 'health');
+      expect(convert(of, unit, parameter(id).unit) / said!.value, `${rule.id} ${id}`).toBeCloseTo(1, 3);
+    }
+});
+
 const pfas20 =
   'pfba pfpea pfhxa pfhpa pfoa pfna pfda pfunda pfdoda pftrda pfbs pfpes pfhxs pfhps pfos pfns pfds pfunds pfdods pftrds'.split(' ');
 
