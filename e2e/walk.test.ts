@@ -109,7 +109,7 @@ describe.sequential('a round from plan to verdict', () => {
     await walk.readSet(page, 2, walk.goodSets[1]!);
     await see(page, 'more sets are needed');
     await walk.readSet(page, 3, walk.goodSets[2]!);
-    await see(page, 'held up by turbidity');
+    await see(page, 'held up by dissolved oxygen, turbidity');
     expect(await overflow(page)).toBeLessThanOrEqual(0);
     await walk.readSet(page, 4, walk.goodSets[3]!);
     await see(page, 'Stable, and 3.1 volumes out');

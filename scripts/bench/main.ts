@@ -9,6 +9,7 @@ import { deviceSync, firstPage, typing } from './page.ts';
 import { purge } from './purge.ts';
 import { hydrograph } from './hydrograph.ts';
 import { custody } from './custody.ts';
+import { judging } from './judging.ts';
 import { logger } from './logger.ts';
 import { memory, startUp } from './server.ts';
 
@@ -28,6 +29,7 @@ const parts = {
   register,
   exchange,
   reports,
+  judging,
   wholeDatabase,
   startUp,
   memory,

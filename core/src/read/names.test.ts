@@ -83,6 +83,13 @@ describe('what parameters are called', () => {
       ['Phosphorus, dissolved', null],
       ['Total phosphorus', 'totalPhosphorus'],
       ['Orthophosphate as P', 'orthophosphate'],
+      ['Phosphate, total', null],
+      ['Nitrate, dissolved', 'nitrate'],
+      // Chemical oxygen demand in English, dissolved organic carbon in French, Spanish and Portuguese.
+      ['COD', null],
+      // A threshold odour number, or total oxidised nitrogen.
+      ['TON', null],
+      ['Silicate', null],
       ['Chromium', 'chromium'],
       ['Chromium, hexavalent', 'chromium6'],
       ['Cyanide, free', 'freeCyanide'],

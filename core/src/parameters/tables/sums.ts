@@ -19,7 +19,8 @@ export const sums = {
   organicCarbon: sum('Total organic carbon', 'TOC', null, { unit: 'mg/L', decimals: 1, usualAtLab: [0.05, 200] }),
   dissolvedOrganicCarbon: sum('Dissolved organic carbon', 'DOC', null, { unit: 'mg/L', decimals: 1, usualAtLab: [0.05, 200] }),
   bod: sum('Biochemical oxygen demand, 5 days', 'BOD₅', null, { unit: 'mg/L', decimals: 1 }),
-  cod: sum('Chemical oxygen demand', 'COD', null, { unit: 'mg/L', decimals: 0 }),
+  // Not by “COD”: in French, Spanish and Portuguese that is dissolved organic carbon.
+  cod: sum('Chemical oxygen demand', null, null, { unit: 'mg/L', decimals: 0 }),
   oxidisability: sum('Oxidisability (permanganate, as O₂)', null, null, { unit: 'mg/L', decimals: 1 }),
   phenols: sum('Phenols, together', null, null, { unit: 'ug/L', decimals: 1 }),
   oilAndGrease: sum('Oil and grease', null, null, { unit: 'mg/L', decimals: 1 }),

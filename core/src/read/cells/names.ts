@@ -143,10 +143,11 @@ function bareName(name: string): Pick<Named, 'parameter' | 'fraction'> | null {
   const split = splitFraction(name);
   const id = split && byParameterSpelling.get(fold(split.rest));
   if (!id || !split.fraction) return null;
-  const { isBound, kind } = parameter(id);
+  const { isBound, kind, expressedAs } = parameter(id);
   if (isBound) return { parameter: id, fraction: split.fraction };
-  // A salt is dissolved in any case; of anything else a fraction would be another thing: dissolved phosphorus is not total phosphorus.
-  return kind === 'ion' || kind === 'nutrient' ? { parameter: id, fraction: null } : null;
+  // A salt is dissolved in any case; of anything else a fraction would be another thing: total phosphate is not orthophosphate.
+  const isSalt = kind === 'ion' || (kind === 'nutrient' && 'N' in (expressedAs ?? {}));
+  return isSalt ? { parameter: id, fraction: null } : null;
 }
 
 /** A name with its unit behind it: `Iron mg/L`, `Iron, µg/L`, `Iron_mg/L`. */

@@ -62,7 +62,7 @@ export const fieldNames: Partial<Record<ParameterId, readonly string[]>> = {
     'color verdadero',
     'couleur vraie',
   ],
-  odour: ['odor', 'cheiro', 'olor', 'odeur', 'Geruch', 'threshold odour number', 'threshold odor number', 'TON'],
+  odour: ['odor', 'cheiro', 'olor', 'odeur', 'Geruch', 'threshold odour number', 'threshold odor number'],
   taste: ['sabor', 'saveur', 'goût', 'Geschmack', 'flavour', 'flavor', 'gosto'],
   absorbance254: [
     'absorbance 254',

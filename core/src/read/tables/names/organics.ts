@@ -62,7 +62,7 @@ export const organicsNames: Partial<Record<ParameterId, readonly string[]>> = {
     'trans-1,2-Dichlorethen',
     'trans-1,2-DCE',
   ],
-  trichloroethene: ['trichloroethylene', 'tricloroeteno', 'tricloroetileno', 'trichloréthylène', 'Trichlorethen', 'Trichlorethylen', 'Tri'],
+  trichloroethene: ['trichloroethylene', 'tricloroeteno', 'tricloroetileno', 'trichloréthylène', 'Trichlorethen', 'Trichlorethylen'],
   tetrachloroethene: [
     'tetrachloroethylene',
     'perchloroethylene',
@@ -73,7 +73,6 @@ export const organicsNames: Partial<Record<ParameterId, readonly string[]>> = {
     'Tetrachlorethen',
     'Tetrachlorethylen',
     'PERC',
-    'Per',
   ],
   chloroethenes: [
     'tetracloroeteno y tricloroeteno',

@@ -26,7 +26,7 @@ export const pesticidesNames: Partial<Record<ParameterId, readonly string[]>> = 
   aldrin: ['aldrina', 'aldrine'],
   ampa: ['acide aminométhylphosphonique'],
   atrazine: ['atrazina', 'Atrazin'],
-  desethylatrazine: ['desetilatrazina', 'atrazine-déséthyl', 'Desethylatrazin', 'DEA', 'deethylatrazine'],
+  desethylatrazine: ['desetilatrazina', 'atrazine-déséthyl', 'Desethylatrazin', 'deethylatrazine'],
   bentazone: ['bentazona', 'Bentazon'],
   carbofuran: ['carbofurano'],
   chlordane: ['clordano', 'Chlordan'],

@@ -62,17 +62,7 @@ export const saltsNames: Partial<Record<ParameterId, readonly string[]>> = {
     'dissolved sulfide',
     'ácido sulfídrico',
   ],
-  silica: [
-    'silica',
-    'silicon dioxide',
-    'sílice',
-    'Kieselsäure',
-    'silicato',
-    'silicate',
-    'dissolved silica',
-    'silica (SiO2)',
-    'silica as Si',
-  ],
+  silica: ['silica', 'silicon dioxide', 'sílice', 'Kieselsäure', 'dissolved silica', 'silica (SiO2)', 'silica as Si'],
   cyanide: [
     'cyanide',
     'total cyanide',
