@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { labResult as found } from '../../test/lab-result.ts';
 import { analysisIds, bottleTables, cardOf, readOf, rulesFor, type AnalysisId } from '../bottles/index.ts';
 import { bareName, parameter, parameterIds } from '../parameters/index.ts';
 import { readReport, textTable, unitsToType, type BottleAtLab, type LabResult } from '../read/index.ts';
@@ -50,16 +51,6 @@ describe('from the bottle to the verdict', () => {
 });
 
 describe('a number that is just the value', () => {
-  const found = (id: LabResult['parameter'], value: number): LabResult => ({
-    line: 2,
-    bottle: 'A',
-    parameter: id,
-    form: 'value',
-    value,
-    estimated: false,
-    reportingLimit: null,
-    written: { result: '', unit: '', reportingLimit: '' },
-  });
   /** A value of a set as a lab would print it in another unit, to so many digits, and back in the parameter's own. */
   const printedIn = (value: number, own: UnitId, other: UnitId, digits: number) =>
     convert(Number(convert(value, own, other).toPrecision(digits)), other, own);

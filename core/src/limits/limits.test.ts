@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { labResult as result } from '../../test/lab-result.ts';
 import { parameterIds, type ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
 import {
@@ -17,21 +18,6 @@ import {
 
 const euDrinkingWater = limitSets.on('eu-2020-2184', '2026-11-23')!;
 
-const result = (
-  parameter: ParameterId,
-  value: number | null,
-  form: LabResult['form'] = 'value',
-  reportingLimit: number | null = null,
-): LabResult => ({
-  line: 2,
-  bottle: 'A',
-  parameter,
-  form,
-  value,
-  estimated: false,
-  reportingLimit,
-  written: { result: '', unit: '', reportingLimit: '' },
-});
 const state = (parameter: ParameterId, value: number | null, form?: LabResult['form'], limit?: number, on = '2026-11-23') =>
   judgeResult(result(parameter, value, form, limit ?? null), euDrinkingWater, on).state;
 

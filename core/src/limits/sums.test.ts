@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { labResult as result } from '../../test/lab-result.ts';
 import type { ParameterId } from '../parameters/index.ts';
 import type { LabResult } from '../read/index.ts';
 import { judgeSums, limitSetAt, limitSets, limitsFor, sayMissing, type LimitSet } from './index.ts';
@@ -10,21 +11,6 @@ const [eu, us, who, germany] = ['eu-2020-2184', 'us-40-cfr', 'who-gdwq', 'de-tri
   LimitSet,
   LimitSet,
 ];
-const result = (
-  parameter: ParameterId,
-  value: number | null,
-  form: LabResult['form'] = 'value',
-  reportingLimit: number | null = null,
-): LabResult => ({
-  line: 2,
-  bottle: 'A',
-  parameter,
-  form,
-  value,
-  estimated: false,
-  reportingLimit,
-  written: { result: '', unit: '', reportingLimit: '' },
-});
 const sumOf = (set: LimitSet, id: string, results: readonly LabResult[], on = day) =>
   judgeSums(results, set, on).find(({ rule }) => rule.id === id);
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { labResult as found } from '../../../test/lab-result.ts';
 import { parameter, ParameterId, parameterIds } from '../../parameters/index.ts';
-import type { LabResult } from '../../read/index.ts';
 import { convert, UnitId } from '../../units/index.ts';
 import { judgeResult, judgeSums, limitSetAt, limitSets, type LimitKind, type LimitRow, type SumRule } from '../index.ts';
 import { sums, texts } from './texts.ts';
@@ -55,17 +55,6 @@ const rowsOfText = (text: string) =>
     const [kind, values] = line.split(': ') as [LimitKind, string];
     return values.split(';').flatMap((one) => printed(one, kind));
   });
-
-const found = (id: ParameterId, value: number): LabResult => ({
-  line: 2,
-  bottle: 'A',
-  parameter: id,
-  form: 'value',
-  value,
-  estimated: false,
-  reportingLimit: null,
-  written: { result: '', unit: '', reportingLimit: '' },
-});
 
 it('every set has a text beside it', () => {
   expect(limitSets.newest.map(({ id }) => id).sort()).toEqual(Object.keys(texts).sort());

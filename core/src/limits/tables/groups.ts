@@ -1,4 +1,5 @@
 import type { ParameterId } from '../../parameters/index.ts';
+import type { SumRule } from './limit-set.ts';
 
 /** The four trihalomethanes (Directive (EU) 2020/2184, Annex I, Part B; 40 CFR 141.2). */
 export const trihalomethanes4: readonly ParameterId[] = ['chloroform', 'bromoform', 'dibromochloromethane', 'bromodichloromethane'];
@@ -40,3 +41,14 @@ export const strictPesticides: readonly ParameterId[] = ['aldrin', 'dieldrin', '
 /** Every other one of them by a value. */
 export const eachOther = (most: number): Partial<Record<ParameterId, number>> =>
   Object.fromEntries(pesticideList.filter((id) => !strictPesticides.includes(id)).map((id) => [id, most]));
+
+/** Nitrate by 50 and nitrite by 3 mg/L, together no more than 1 (WHO Guidelines; Directive (EU) 2020/2184). */
+export const nitrateAndNitrite = (place: string): SumRule => ({
+  id: 'nitrogen',
+  name: 'Nitrate and nitrite together',
+  place,
+  shares: [
+    { parameter: 'nitrate', of: 50, unit: 'mg/L' },
+    { parameter: 'nitrite', of: 3, unit: 'mg/L' },
+  ],
+});

@@ -89,7 +89,7 @@ const byKind: Readonly<Record<ParameterKind, string>> = {
   'by-product':
     'Made by disinfection from what is in the water. It may harm over many years; germs harm within days, so disinfection goes on.',
   organic: lifetime,
-  PFAS: 'It stays in the body for years. A value for a lifetime: one number over it is no emergency, and something is to be done.',
+  PFAS: 'It stays in the body for years. A value for a lifetime: one number over it is not an emergency, but something has to be done.',
   pesticide: lifetime,
   radiological: 'A value for drinking over a lifetime: over it the dose is worked out, and something is done.',
 };

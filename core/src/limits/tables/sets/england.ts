@@ -1,4 +1,4 @@
-import { eachOther, pesticideList, polycyclic4, trihalomethanes4 } from '../groups.ts';
+import { eachOther, pesticideList, polycyclic4, trihalomethanes4, nitrateAndNitrite } from '../groups.ts';
 import { conductivityFrom20, listOf, plainSum, rowsOf, type LimitSet } from '../limit-set.ts';
 import { noneWanted, withSentences } from '../sentences.ts';
 
@@ -61,15 +61,7 @@ const set: LimitSet = {
     ...listOf('indicator', indicators, 'mSv', { indicativeDose: 0.1 }),
   ],
   sums: [
-    {
-      id: 'nitrogen',
-      name: 'Nitrate and nitrite together',
-      place: `${tableB}, note to nitrate`,
-      shares: [
-        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
-        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
-      ],
-    },
+    nitrateAndNitrite(`${tableB}, note to nitrate`),
     plainSum({ id: 'trihalomethanes', name: 'Trihalomethanes, sum of 4', place: tableB, unseen: 'none' }, trihalomethanes4, 100, 'ug/L'),
     plainSum({ id: 'polycyclic', name: 'Polycyclic aromatics, sum of 4', place: tableB, unseen: 'none' }, polycyclic4, 0.1, 'ug/L'),
     plainSum(

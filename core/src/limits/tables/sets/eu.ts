@@ -1,4 +1,4 @@
-import { eachOther, haloaceticAcids5, pesticideList, pfas20, polycyclic4, trihalomethanes4 } from '../groups.ts';
+import { eachOther, haloaceticAcids5, pesticideList, pfas20, polycyclic4, trihalomethanes4, nitrateAndNitrite } from '../groups.ts';
 import { conductivityFrom20, listOf, plainSum, rowsOf, type LimitSet } from '../limit-set.ts';
 import { noneWanted, withSentences } from '../sentences.ts';
 
@@ -106,15 +106,7 @@ const set: LimitSet = {
     ...listOf('indicator', '2013/51/Euratom, Annex I', 'mSv', { indicativeDose: 0.1 }),
   ],
   sums: [
-    {
-      id: 'nitrogen',
-      name: 'Nitrate and nitrite together',
-      place: 'Annex I, Part B, note to nitrate',
-      shares: [
-        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
-        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
-      ],
-    },
+    nitrateAndNitrite('Annex I, Part B, note to nitrate'),
     plainSum({ id: 'trihalomethanes', name: 'Trihalomethanes, sum of 4', place: partB, unseen: 'none' }, trihalomethanes4, 100, 'ug/L'),
     plainSum(
       { id: 'haloacetic', name: 'Haloacetic acids, sum of 5', place: partB, unseen: 'none', from: mustBeMet },

@@ -1,4 +1,4 @@
-import { eachOther, haloaceticAcids5, pesticideList, pfas20, pfas4, polycyclic4, trihalomethanes4 } from '../groups.ts';
+import { eachOther, haloaceticAcids5, pesticideList, pfas20, pfas4, polycyclic4, trihalomethanes4, nitrateAndNitrite } from '../groups.ts';
 import { listOf, plainSum, rowsOf, type LimitSet } from '../limit-set.ts';
 import { noneWanted, withSentences } from '../sentences.ts';
 
@@ -88,15 +88,7 @@ const set: LimitSet = {
     ...listOf('indicator', 'Anlage 4', 'mSv', { indicativeDose: 0.1 }),
   ],
   sums: [
-    {
-      id: 'nitrogen',
-      name: 'Nitrate and nitrite together',
-      place: `${partI}, note to nitrate`,
-      shares: [
-        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
-        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
-      ],
-    },
+    nitrateAndNitrite(`${partI}, note to nitrate`),
     plainSum({ id: 'trihalomethanes', name: 'Trihalomethanes, sum of 4', place: partII, unseen: 'none' }, trihalomethanes4, 50, 'ug/L'),
     plainSum(
       { id: 'haloacetic', name: 'Haloacetic acids, sum of 5', place: partII, unseen: 'none', from: day2026 },

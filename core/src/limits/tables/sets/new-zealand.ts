@@ -1,3 +1,4 @@
+import { nitrateAndNitrite } from '../groups.ts';
 import { listOf, rowsOf, type LimitSet } from '../limit-set.ts';
 import { withSentences } from '../sentences.ts';
 
@@ -55,15 +56,5 @@ export const newZealandStandards: LimitSet = withSentences({
     ...listOf('aesthetic', aesthetic, 'NTU', { turbidity: 5 }),
     rowsOf('aesthetic', aesthetic)('ph', 'pH', { least: 7, most: 8.5 }),
   ],
-  sums: [
-    {
-      id: 'nitrogen',
-      name: 'Nitrate and nitrite together',
-      place: mav,
-      shares: [
-        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
-        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
-      ],
-    },
-  ],
+  sums: [nitrateAndNitrite(mav)],
 });

@@ -1,3 +1,4 @@
+import { nitrateAndNitrite } from '../groups.ts';
 import { listOf, rowsOf, type LimitSet } from '../limit-set.ts';
 import { withSentences } from '../sentences.ts';
 
@@ -136,15 +137,7 @@ export const whoGuidelines3: LimitSet = withSentences({
     acceptability('colour', 'mg/L Pt', { most: 15 }),
   ],
   sums: [
-    {
-      id: 'nitrogen',
-      name: 'Nitrate and nitrite together',
-      place: 'Annex 3, Table A3.3, note to nitrate',
-      shares: [
-        { parameter: 'nitrate', of: 50, unit: 'mg/L' },
-        { parameter: 'nitrite', of: 3, unit: 'mg/L' },
-      ],
-    },
+    nitrateAndNitrite('Annex 3, Table A3.3, note to nitrate'),
     {
       id: 'trihalomethanes',
       name: 'Trihalomethanes, shares of their values',
