@@ -6,7 +6,7 @@ fi
 # Chromium, what reads the text of a printed form, and what the files of deploy/ are tried with.
 install_chromium() {
   local missing=()
-  [ -x "${CHROMIUM:-/usr/bin/chromium}" ] || missing+=(chromium)
+  [ -x "${CHROMIUM:-/usr/lib/chromium/chromium-headless-shell}" ] || missing+=(chromium-headless-shell)
   command -v pdftotext >/dev/null || missing+=(poppler-utils)
   command -v nginx >/dev/null || [ -x /usr/sbin/nginx ] || missing+=(nginx-light)
   command -v openssl >/dev/null || missing+=(openssl)
