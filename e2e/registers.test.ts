@@ -112,6 +112,35 @@ describe.sequential('an empty database is filled through the page', () => {
   });
 });
 
+describe.sequential('a limit set of the house', () => {
+  it('is registered beside a published one, each mistake at its field, and asked about where a value is far from all others', async () => {
+    await open('/limits/new', 'Register a limit set');
+    await type(page, 'Name', 'Supply permit');
+    await type(page, 'Where it is written', 'Permit of 3 March 2026');
+    await option(page, 'Adds to', 'EU drinking water');
+    await option(page, 'Parameter', 'Nitrate (as NO₃)');
+    await option(page, 'Unit', 'mg/L as NO₃');
+    await click(page, 'Register it');
+    await see(page, 'Give the highest value, the lowest, or both.');
+    await type(page, 'At most', '0,01');
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await click(page, 'Register it');
+    await see(page, 'this is 0.01 mg/L. Published values are about 50 mg/L.');
+    await type(page, 'At most', '10');
+    await gone('this is 0.01 mg/L');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBe(0);
+    await click(page, 'Register it');
+    await see(page, 'Permit of 3 March 2026');
+    await click(page, 'Compare two sets', 'link');
+    await option(page, 'First set', 'Supply permit');
+    await type(page, 'Find a parameter', 'nitrate');
+    await see(page, '10 mg/L stricter');
+    expect(await overflow(page)).toBe(0);
+    expect(await seriousBarriers(page)).toEqual([]);
+  });
+});
+
 describe.sequential('a well of which only the mark is known', () => {
   it('is registered so, and asks for its bottom where a volume needs it', async () => {
     await open('/points/new', 'Leave empty what is not known.');
@@ -169,6 +198,8 @@ describe.sequential('a round without a lab', () => {
     await type(page, 'Name', 'By boat');
     await type(page, 'System or site', 'Lomba Velha');
     await option(page, 'Lab', 'No lab');
+    await see(page, 'Your authority says which rules hold.');
+    await option(page, 'Limits, the first one leads', 'Supply permit');
     await click(page, 'Plan it');
     await see(page, 'is past. Is that the day?');
     await walk.said(page);
@@ -226,6 +257,8 @@ describe.sequential('a round without a lab', () => {
     await input.uploadFile(file);
     await click(page, 'Write 2 results down');
     await see(page, 'Every result meets its value.');
+    await see(page, 'beside it Supply permit');
+    await see(page, 'Supply permit: over a health value. Over 10 mg/L.');
     await open('/rounds', 'By boat');
     await see(page, 'Done');
   });

@@ -1,8 +1,8 @@
 import { writeEntry, newId, struck, type BookEntry } from '@fonte/core/book';
 import { labAnswered } from '@fonte/core/custody';
 import { levelRead } from '@fonte/core/level';
-import { analysisAdded, judgedAnew } from '@fonte/core/plan';
-import { personRegistered, pointRegistered } from '@fonte/core/registers';
+import { analysisAdded, judgedAnew, visitAdded } from '@fonte/core/plan';
+import { limitSetRegistered, personRegistered, pointRegistered, refOfOwnSet } from '@fonte/core/registers';
 import type { VisitState } from '@fonte/core/round';
 import { minute } from '@fonte/core/time';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -243,6 +243,27 @@ describe('refusing', () => {
     await at.post(writeEntry(pen, pointRegistered, { ...wellPoint, name: 'Renamed' }), wellPoint.id);
     expect((await at.post(planned('OTHER', wellPoint), book)).status).toBe(201);
     expect((await at.api.get('/api/points')).body).toMatchObject([{ name: 'Market hall' }, { name: 'Renamed' }]);
+  });
+
+  it('a limit set of the house that the register never had, whatever brings it along', async () => {
+    const pen = { author: technician.id, device: phone, now: at.script.now, offset: 0 };
+    const set = { id: newId(at.script.now), name: 'Permit', base: 'eu-2020-2184@2026-3', rows: [], source: 'Permit 12' };
+    const brought = { limits: [refOfOwnSet(set)], ownLimits: [set] };
+    const added = { id: newId(at.script.now + 1), point: { ...tapPoint, code: 'T9' }, analyses: [], ...brought };
+    const visit = writeEntry({ ...pen, book: at.script.book }, visitAdded, added as never);
+    await refused(visit, 422, 'register', 'payload.ownLimits.0');
+    const registered = writeEntry({ ...pen, author: coordinator.id, book: set.id }, limitSetRegistered, set);
+    expect((await at.post(registered, set.id)).status).toBe(201);
+    expect((await at.post(visit)).status).toBe(201);
+    expect((await at.api.get('/api/limits')).body).toMatchObject([{ name: 'Permit' }]);
+    // What is named does not come along.
+    const { ownLimits: _, ...alone } = added;
+    await refused(
+      writeEntry({ ...pen, book: at.script.book }, visitAdded, { ...alone, id: newId(2) } as never),
+      422,
+      'invalid',
+      'payload.limits',
+    );
   });
 
   it('what is no JSON, no entry, too large, or nowhere', async () => {

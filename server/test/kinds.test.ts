@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { canonicalJson, findUnsound, readPayload, upgraded, type AnyKind, type BookEntry } from '@fonte/core/book';
+import { refOfOwnSet, type OwnLimitSet } from '@fonte/core/registers';
 import { allKinds, editionsOn } from '@fonte/core/round';
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
@@ -37,6 +38,15 @@ const { limits } = editionsOn('2026-11-23');
 const of = (versions: readonly number[], kind: string, payload: unknown) =>
   Object.fromEntries(versions.map((version) => [`${kind}@${version}`, payload]));
 
+const permit: OwnLimitSet = {
+  id: idOf(92),
+  name: 'Permit',
+  base: limits[0],
+  rows: [{ parameter: 'fluoride', kind: 'health', most: 1, unit: 'mg/L', place: '§ 4' }],
+  source: 'Permit 12',
+};
+const ofPermit = { limits: [refOfOwnSet(permit)], ownLimits: [permit] };
+
 /** What luck does not make, as it was written in its day. */
 const byHand: Readonly<Record<string, unknown>> = {
   ...of([2, 3], 'point-registered', tapPoint),
@@ -58,9 +68,22 @@ const byHand: Readonly<Record<string, unknown>> = {
   'visit-added@1': { id: idOf(81), point: firstPoint, analyses: ['metals'] },
   ...of([2, 3, 4], 'visit-added', { id: idOf(81), point: tapPoint, analyses: ['coliforms'] }),
   'visit-added@5': { id: idOf(81), point: wellPoint, analyses: ['metals'], limits },
+  'visit-added@6': { id: idOf(81), point: wellPoint, analyses: ['metals'], ...ofPermit },
+  'round-planned@8': {
+    name: 'Tannery',
+    code: '261123A',
+    system: 'Marenta',
+    date: '2026-11-23',
+    zone: 'Atlantic/Azores',
+    lab: null,
+    visits: [{ id: idOf(81), point: tapPoint, analyses: ['coliforms'] }],
+    editions: { ...editionsOn('2026-11-23'), limits: ofPermit.limits },
+    ownLimits: [permit],
+  },
   ...of([1, 2], 'day-planned', { order: [idOf(81)], start: '08:00', speed: 13.9, roadFactor: 1.3, lunch: 1800 }),
   'judged-anew@1': { limits: limits[0], reason: 'the authority asks for it' },
   'judged-anew@2': { limits, reason: 'the authority asks for it' },
+  'judged-anew@3': { ...ofPermit, reason: 'the permit holds here' },
   'purge-set-up@2': { method: 'running', ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph'] },
   'programme-registered@1': {
     id: idOf(82),
@@ -82,6 +105,7 @@ const byHand: Readonly<Record<string, unknown>> = {
     tolerances: [{ parameter: 'ph', absolute: 0.1 }],
     source: 'Sampling plan, 4.2',
   },
+  'limit-set-registered@1': permit,
   'device-registered@1': { id: idOf(84), name: 'Yellow tablet', key: `B${'a'.repeat(86)}`, people: [], revoked: null },
 };
 

@@ -1,7 +1,18 @@
 import { inText, parameter, type ParameterId } from '../parameters/index.ts';
-import { showExact, unitLabel } from '../units/index.ts';
+import { showExact, unitLabel, type UnitId } from '../units/index.ts';
+import type { FindingWords } from '../findings/index.ts';
 import type { Because, Weakness } from './judge.ts';
 import type { SumVerdict } from './sums.ts';
+
+export const limitFindings: FindingWords = {
+  'far-from-published': [
+    ({ parameter: name, value, usual, unit: of }) => {
+      const shown = (number: unknown) => `${showExact(Number(Number(number).toPrecision(3)))} ${unitLabel(of as UnitId)}`.trim();
+      return `${String(name)}: this is ${shown(value)}. Published values are about ${shown(usual)}.`;
+    },
+    'Is the unit right?',
+  ],
+};
 
 /** Why a result of a parameter meets a value or not, as a sentence. */
 export function sayBecause(id: ParameterId, { code, most, least, bound }: Because): string {

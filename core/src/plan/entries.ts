@@ -4,7 +4,18 @@ import { entryKind, Id } from '../book/index.ts';
 import { Because } from '../due/index.ts';
 import { field } from '../roles/index.ts';
 import { EditionRef } from '../editions/index.ts';
-import { FirstLab, FirstPoint, fromFirst, Lab, labFromFirst, labFromSecond, Point, SecondLab } from '../registers/index.ts';
+import {
+  FirstLab,
+  FirstPoint,
+  fromFirst,
+  Lab,
+  labFromFirst,
+  labFromSecond,
+  missingOwnSets,
+  OwnLimitSet,
+  Point,
+  SecondLab,
+} from '../registers/index.ts';
 import { isZone } from '../time/index.ts';
 
 /** Limit sets that results are compared with; the first one leads: follow-ups come of it. */
@@ -13,6 +24,10 @@ const Limits = z
   .min(1, { error: 'Choose at least one set of limits.' })
   .max(6)
   .meta({ title: 'Limits, the first one leads' });
+
+/** Sets of the house among them, whole, so that the book can be judged alone. */
+const ownLimits = z.array(OwnLimitSet).max(12).optional();
+const notCarried = 'A limit set of the house goes along with what names it.';
 
 const visitOf = <P extends z.ZodType>(point: P) =>
   z.object({
@@ -62,7 +77,16 @@ const withOneSet = planOf(FirstVisit, FirstLab, z.object({ ...editions, limits: 
 const withoutPlaces = planOf(FirstVisit, FirstLab, RoundEditions);
 /** Then labs had no cut-offs but for bacteria; what came to a point since may be left out. */
 const withoutCutOffs = planOf(PlannedVisit, SecondLab, RoundEditions);
-const present = planOf(PlannedVisit, Lab, RoundEditions);
+const present = planOf(PlannedVisit, Lab, RoundEditions)
+  .extend({ ownLimits })
+  .refine(({ editions: { limits }, ownLimits: own }) => missingOwnSets(limits, own).length === 0, {
+    path: ['editions', 'limits'],
+    error: notCarried,
+  })
+  .refine(({ visits, ownLimits: own }) => visits.every(({ limits = [] }) => missingOwnSets(limits, own).length === 0), {
+    path: ['visits'],
+    error: notCarried,
+  });
 
 /**
  * The first entry of a round's book. It carries the points and the lab's rules with it, so that the book can be handed
@@ -99,11 +123,20 @@ export const roundPlanned = entryKind('round-planned', 'Round planned', present,
     { payload: present, upgrade: (before: z.infer<typeof present>) => before },
     // Labs said less of what they refuse, which may be left out.
     { payload: present, upgrade: (before: z.infer<typeof present>) => before },
+    // The house had no limit sets of its own.
+    { payload: present, upgrade: (before: z.infer<typeof present>) => before },
   ],
 });
 
 /** A point is visited that the plan did not have: one that was forgotten, or found on the way. It comes last. */
-export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, {
+const AddedVisit = PlannedVisit.extend({ ownLimits }).refine(
+  ({ limits = [], ownLimits: own }) => missingOwnSets(limits, own).length === 0,
+  {
+    path: ['limits'],
+    error: notCarried,
+  },
+);
+export const visitAdded = entryKind('visit-added', 'Point added', AddedVisit, {
   stands: 'in-book',
   by: field,
   correction: 'strike',
@@ -111,6 +144,8 @@ export const visitAdded = entryKind('visit-added', 'Point added', PlannedVisit, 
     { payload: FirstVisit, upgrade: visitFromFirst },
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
+    { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
+    // The house had no limit sets of its own.
     { payload: PlannedVisit, upgrade: (visit: PlannedVisit) => visit },
   ],
 });
@@ -180,23 +215,29 @@ export const bottlesPacked = entryKind(
  * with a reason. Nothing else changes the verdict of finished work.
  */
 const reason = z.string().trim().min(3, { error: 'Say why, in a few words.' }).max(500).meta({ title: 'Why' });
-const anew = <L extends z.ZodType>(limits: L) =>
-  z
-    .object({ limits: limits.optional(), followUps: EditionRef.optional(), reason })
-    .refine((payload) => payload.limits !== undefined || payload.followUps !== undefined, {
-      path: ['limits'],
-      error: 'Choose an edition.',
-    });
+const FirstAnew = z.object({ limits: EditionRef.optional(), followUps: EditionRef.optional(), reason });
+const Anew = z
+  .object({ limits: Limits.optional(), ownLimits, followUps: EditionRef.optional(), reason })
+  .refine((payload) => payload.limits !== undefined || payload.followUps !== undefined, {
+    path: ['limits'],
+    error: 'Choose an edition.',
+  })
+  .refine(({ limits = [], ownLimits: own }) => missingOwnSets(limits, own).length === 0, { path: ['limits'], error: notCarried });
 
-export const judgedAnew = entryKind('judged-anew', 'Judged by another edition', anew(Limits), {
+export const judgedAnew = entryKind('judged-anew', 'Judged by another edition', Anew, {
   stands: 'in-book',
   by: ['coordinator'],
   correction: 'strike',
   earlier: [
     {
-      payload: anew(EditionRef),
-      upgrade: (before: { limits?: string }) => ({ ...before, ...(before.limits ? { limits: [before.limits] } : {}) }),
+      payload: FirstAnew,
+      upgrade: ({ limits, ...before }: z.infer<typeof FirstAnew>): z.infer<typeof Anew> => ({
+        ...before,
+        ...(limits ? { limits: [limits] } : {}),
+      }),
     },
+    // The house had no limit sets of its own.
+    { payload: Anew, upgrade: (before: z.infer<typeof Anew>) => before },
   ],
 });
 

@@ -1,6 +1,6 @@
 import { misfit, type Entry, type Misfit, type Room } from '../book/index.ts';
 import { analysisIds, analysisName, rulesFor, type AnalysisId, type BottleTable, type PurposeId, type RuleId } from '../bottles/index.ts';
-import type { Lab, Point } from '../registers/index.ts';
+import type { Lab, OwnLimitSet, Point } from '../registers/index.ts';
 import { millis } from '../time/index.ts';
 import type { z } from 'zod';
 import {
@@ -28,6 +28,8 @@ export interface PlanBook {
   plan: Plan | null;
   /** The editions that judge now: those of the plan, unless a person had it judged anew. */
   editions: RoundEditions | null;
+  /** Every limit set of the house that came with the book. */
+  ownLimits: readonly OwnLimitSet[];
   packed: ReadonlySet<string>;
   /** How the day is driven, if that was planned. */
   day: DaySettings | null;
@@ -165,7 +167,7 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
     judgedAnew,
     roundGivenUp,
   ],
-  empty: { first: null, plan: null, editions: null, packed: new Set(), day: null, extras: [], labs: [], givenUp: null },
+  empty: { first: null, plan: null, editions: null, ownLimits: [], packed: new Set(), day: null, extras: [], labs: [], givenUp: null },
   fits: ({ plan, extras, givenUp }, entry, around) => {
     const visits = plan?.visits ?? [];
     if (roundPlanned.is(entry)) return plan ? misfit('planned-already', 'kind') : null;
@@ -183,11 +185,14 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
   advance: (book, entry) => {
     if (roundPlanned.is(entry)) {
       const plan = { ...entry.payload, visits: entry.payload.visits.map(inOrder) };
-      return { ...book, first: entry.payload, plan, editions: plan.editions };
+      return { ...book, first: entry.payload, plan, editions: plan.editions, ownLimits: plan.ownLimits ?? [] };
     }
     const { plan, editions } = book;
     if (!plan || !editions) return book;
-    if (visitAdded.is(entry)) return { ...book, plan: { ...plan, visits: [...plan.visits, inOrder(entry.payload)] } };
+    if (visitAdded.is(entry)) {
+      const { ownLimits = [], ...visit } = entry.payload;
+      return { ...book, ownLimits: [...book.ownLimits, ...ownLimits], plan: { ...plan, visits: [...plan.visits, inOrder(visit)] } };
+    }
     if (dayPlanned.is(entry)) {
       const { order, ...day } = entry.payload;
       return { ...book, day, plan: { ...plan, visits: inDaysOrder(plan.visits, order) } };
@@ -200,7 +205,7 @@ export const planRoom: Room<PlanBook, PlanAround, PlanView> = {
     if (bottlesPacked.is(entry)) return { ...book, packed: new Set([...book.packed, ...entry.payload.bottles]) };
     if (roundGivenUp.is(entry)) return { ...book, givenUp: { entry: entry.id, at: millis(entry.at), reason: entry.payload.reason } };
     if (!judgedAnew.is(entry)) return book;
-    const { limits = editions.limits, followUps = editions.followUps } = entry.payload;
-    return { ...book, editions: { ...editions, limits, followUps } };
+    const { limits = editions.limits, followUps = editions.followUps, ownLimits = [] } = entry.payload;
+    return { ...book, ownLimits: [...book.ownLimits, ...ownLimits], editions: { ...editions, limits, followUps } };
   },
 };

@@ -3,6 +3,7 @@ import { showDate } from '../time/index.ts';
 import { show } from '../units/index.ts';
 import { analysisName, bottleTables, purpose, type AnalysisId, type ExtraEvery } from '../bottles/index.ts';
 import { inBook, type Says } from '../book/index.ts';
+import type { OwnLimitSet } from '../registers/index.ts';
 import {
   analysisAdded,
   analysisRemoved,
@@ -73,12 +74,12 @@ export function sayEvery(every: ExtraEvery): string {
 }
 
 /** `called` names an edition of limits or follow-ups for people. */
-export const planSays = (called: (edition: string) => string): readonly Says[] => [
-  inBook(roundPlanned, ({ name, code, system, date, lab, visits, editions }) => {
+export const planSays = (called: (edition: string, own?: readonly OwnLimitSet[]) => string): readonly Says[] => [
+  inBook(roundPlanned, ({ name, code, system, date, lab, visits, editions, ownLimits }) => {
     const points = visits.map(
       ({ point, analyses }) => `${point.name} (${analyses.length > 0 ? names(analyses, editions.bottles) : 'level only'})`,
     );
-    return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.map(called).join('; ')}.`;
+    return `${name}, ${code}, for ${system} on ${date}. ${points.join('; ')}. Lab: ${lab?.name ?? 'none'}. Limits: ${editions.limits.map((ref) => called(ref, ownLimits)).join('; ')}.`;
   }),
   inBook(visitAdded, ({ point, analyses }) => `${point.name}, ${point.code} (${analyses.length > 0 ? names(analyses) : 'level only'}).`),
   inBook(analysisAdded, ({ analysis }) => `${names([analysis])}.`),
@@ -100,7 +101,8 @@ export const planSays = (called: (edition: string) => string): readonly Says[] =
   inBook(bottlesPacked, ({ bottles }) => `${bottles.join(', ')}.`),
   inBook(
     judgedAnew,
-    ({ limits, followUps, reason }) => `By ${[...(limits ?? []), ...(followUps ? [followUps] : [])].map(called).join('; ')}: ${reason}`,
+    ({ limits = [], ownLimits, followUps, reason }) =>
+      `By ${[...limits, ...(followUps ? [followUps] : [])].map((ref) => called(ref, ownLimits)).join('; ')}: ${reason}`,
   ),
   inBook(roundGivenUp, ({ reason }) => reason),
 ];

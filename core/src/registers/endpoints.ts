@@ -5,6 +5,7 @@ import { OwnCriterion } from './criterion.ts';
 import { Device } from './device.ts';
 import { Box, Instrument, Lot } from './gear.ts';
 import { Lab } from './lab.ts';
+import { OwnLimitSet } from './limit-set.ts';
 import { LoggerRecord } from './logger.ts';
 import { Person } from './people.ts';
 import { Point } from './point.ts';
@@ -35,6 +36,7 @@ export const registerLists = {
   boxes: list('boxes', Box),
   programmes: list('programmes', Programme),
   criteria: list('criteria', OwnCriterion),
+  limits: list('limits', OwnLimitSet),
   loggers: list('loggers', LoggerRecord),
   people: list('people', Person),
   devices: list('devices', Device),
@@ -48,6 +50,7 @@ export const registered = {
   boxes: one('boxes', Box),
   programmes: one('programmes', Programme),
   criteria: one('criteria', OwnCriterion),
+  limits: one('limits', OwnLimitSet),
   loggers: one('loggers', LoggerRecord),
   people: one('people', Person),
   devices: one('devices', Device),

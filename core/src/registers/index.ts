@@ -8,6 +8,7 @@ export * from './label-pattern.ts';
 export * from './lab.ts';
 export * from './gear.ts';
 export * from './criterion.ts';
+export * from './limit-set.ts';
 export * from './logger.ts';
 export * from './things.ts';
 export * from './words.ts';

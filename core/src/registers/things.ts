@@ -4,6 +4,7 @@ import { criterionRegistered } from './criterion.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
+import { limitSetRegistered } from './limit-set.ts';
 import { loggerRegistered } from './logger.ts';
 import { personRegistered } from './people.ts';
 import { pointRegistered } from './point.ts';
@@ -17,6 +18,7 @@ export const registers = {
   boxes: boxRegistered,
   programmes: programmeRegistered,
   criteria: criterionRegistered,
+  limits: limitSetRegistered,
   loggers: loggerRegistered,
   people: personRegistered,
   devices: deviceRegistered,

@@ -7,6 +7,7 @@ import { criterionRegistered } from './criterion.ts';
 import { deviceRegistered } from './device.ts';
 import { boxRegistered, instrumentKind, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
+import { limitSetRegistered } from './limit-set.ts';
 import { loggerRegistered } from './logger.ts';
 import { personRegistered } from './people.ts';
 
@@ -26,6 +27,10 @@ export const registerSays: readonly Says[] = [
   inBook(lotRegistered, ({ name, lot, expires }) => `${name}, lot ${lot}, until ${expires}.`),
   inBook(boxRegistered, ({ name, holds, vehicle }) => `${name}, ${show(holds, 'L', 0)}${vehicle ? `, in ${vehicle}` : ''}.`),
   inBook(criterionRegistered, ({ name, sets, source }) => `${name}: ${sets} sets. ${source}.`),
+  inBook(limitSetRegistered, ({ name, rows, base, source }) => {
+    const values = rows.length === 1 ? '1 value' : `${rows.length} values`;
+    return `${name}: ${values}${base ? ` beside ${base}` : ''}. ${source}.`;
+  }),
   inBook(loggerRegistered, ({ name, mark, water, air }) => `${name}: ${water.name}${air ? ` with ${air.name}` : ''}, below ${mark}.`),
   inBook(
     personRegistered,

@@ -26,7 +26,7 @@ export class AroundRound implements PlanAround, CustodyAround, KitAround, Cultur
 
   get table(): BottleTable | null {
     const { editions } = this.round.plan;
-    return editions && tablesOf(editions).bottles;
+    return editions && tablesOf(editions, []).bottles;
   }
 
   get date(): string {
@@ -126,7 +126,7 @@ export class AroundVisit implements LevelAround, PurgeAround, RunAround, FieldTe
   }
 
   get tolerances(): Tolerances | null {
-    return tablesOf(this.round.plan.editions!).tolerances;
+    return tablesOf(this.round.plan.editions!, []).tolerances;
   }
 
   get level(): AgreedLevel | null {

@@ -1,9 +1,10 @@
 import { followUpTables, type FollowUpTable } from '../act/index.ts';
 import { bottleTables, type BottleTable } from '../bottles/index.ts';
 import { refOf, type Edition } from '../editions/index.ts';
-import { limitSets, type LimitSet } from '../limits/index.ts';
+import { limitSetNamed, limitSets, type LimitSet } from '../limits/index.ts';
 import { tolerances, type Tolerances } from '../level/index.ts';
 import type { PlannedVisit, RoundEditions } from '../plan/index.ts';
+import type { OwnLimitSet } from '../registers/index.ts';
 import { criteria } from '../purge/index.ts';
 import { protocols } from '../tap/index.ts';
 
@@ -29,22 +30,23 @@ export function editionsOn(day: string): RoundEditions {
   };
 }
 
-export function tablesOf(editions: RoundEditions): RoundTables {
+/** The tables of a round; `own` are the limit sets of the house that came with its book. */
+export function tablesOf(editions: RoundEditions, own: readonly OwnLimitSet[]): RoundTables {
   return {
     bottles: bottleTables.find(editions.bottles),
     tolerances: tolerances.find(editions.tolerances),
-    limits: editions.limits.flatMap((ref) => limitSets.find(ref) ?? []),
+    limits: editions.limits.flatMap((ref) => limitSetNamed(ref, own) ?? []),
     followUps: followUpTables.find(editions.followUps),
   };
 }
 
 /** The editions a round or one of its points names that this copy of the product does not have. */
-export function unknownEditions(editions: RoundEditions, visits: readonly PlannedVisit[]): string[] {
-  const ofRound = (Object.keys(shelves) as (keyof RoundEditions)[]).flatMap((name) =>
-    [editions[name]].flat().filter((ref) => shelves[name].find(ref) === null),
-  );
-  const ofPoints = visits.flatMap(({ limits = [] }) => limits.filter((ref) => limitSets.find(ref) === null));
-  return [...new Set([...ofRound, ...ofPoints])];
+export function unknownEditions(editions: RoundEditions, visits: readonly PlannedVisit[], own: readonly OwnLimitSet[]): string[] {
+  const { limits, ...others } = editions;
+  const names = Object.keys(others) as (keyof typeof others)[];
+  const ofRound = names.map((name) => editions[name]).filter((ref, at) => shelves[names[at]!].find(ref) === null);
+  const sets = [...limits, ...visits.flatMap((visit) => visit.limits ?? [])].filter((ref) => limitSetNamed(ref, own) === null);
+  return [...new Set([...ofRound, ...sets])];
 }
 
 /** Every edition of every table that judges, for the guard that none is edited once it is released. */

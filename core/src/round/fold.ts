@@ -26,6 +26,8 @@ export interface RoundState {
   /** How it was prepared. */
   prepare: RoundBook['prepare'];
   tables: RoundTables;
+  /** The limit sets of the house that came with its book. */
+  ownLimits: PlanBook['ownLimits'];
   /** Editions that the round names and this copy of the product does not have: by them nothing can be judged here. */
   unknown: string[];
   visits: VisitState[];
@@ -99,7 +101,7 @@ export function followBook(folding: Folding, entry: Entry): Folding | null {
 
 /** What a book says, laid out for those who read it; null for a book whose round was not planned. */
 export function look({ round, strikes, corrections }: Folding): RoundState | null {
-  const { plan, editions, givenUp, extras, labs, day } = round.plan;
+  const { plan, editions, ownLimits, givenUp, extras, labs, day } = round.plan;
   if (!plan || !editions) return null;
   const visits = plan.visits.map((visit) => visitState(round, visit.id)!);
   return {
@@ -109,8 +111,9 @@ export function look({ round, strikes, corrections }: Folding): RoundState | nul
     extras,
     day,
     prepare: round.prepare,
-    tables: tablesOf(editions),
-    unknown: unknownEditions(editions, plan.visits),
+    tables: tablesOf(editions, ownLimits),
+    ownLimits,
+    unknown: unknownEditions(editions, plan.visits, ownLimits),
     visits,
     bottles: visits.flatMap((visit) => visit.bottles),
     handOvers: deliveries(round.custody),

@@ -124,9 +124,9 @@ function strictest(sets: readonly LimitSet[], parameters: readonly ParameterId[]
   );
 }
 
-const setsFor = ({ tables: { limits } }: RoundState, visit: VisitState): readonly LimitSet[] => {
+const setsFor = ({ tables: { limits }, ownLimits }: RoundState, visit: VisitState): readonly LimitSet[] => {
   const [lead, ...others] = limits;
-  return lead ? (setsAt(visit, [lead, ...others]) ?? []) : [];
+  return lead ? (setsAt(visit, [lead, ...others], ownLimits) ?? []) : [];
 };
 
 /** Blanks that a bottle's rule wants along: one a round, for each building or site, for its lab to see beside it. */

@@ -4,6 +4,8 @@ import { bottleFilled } from '../fill/index.ts';
 import { levelLeftOut } from '../level/index.ts';
 import { purgeEnded, purgeReading, purgeSetUp } from '../purge/index.ts';
 import { reportRead, reportReceived, type LabResult } from '../read/index.ts';
+import { OwnLimitSet, refOfOwnSet } from '../registers/index.ts';
+import { idOf } from '../../test/things.ts';
 import { fold } from './index.ts';
 
 const general = '261123A-MW3-G';
@@ -19,13 +21,14 @@ const fluoride: LabResult = {
 };
 
 /** A round by the EU's limits, with 1.9 mg/L of fluoride at a well that may have limits of its own. */
-function judged(limits?: string[]) {
+function judged(limits?: string[], more: object = {}) {
   const book = new Script();
   book.plan([], {
     visits: [
       { id: book.well, point: wellPoint, analyses: ['general'], ...(limits ? { limits } : {}) },
       { id: book.tap, point: tapPoint, analyses: [] },
     ],
+    ...more,
   });
   book.atWell(levelLeftOut, { why: 'no-access', reason: 'sealed head' });
   book.atWell(purgeSetUp, { method: 'running', ranBefore: true, criterion: 'two-sets@2026-1', parameters: ['ph'] });
@@ -39,8 +42,8 @@ function judged(limits?: string[]) {
   book.write(reportRead, { sha256, mapping: { columns: {} }, header: [], unread: 0, results: [fluoride] });
   return fold(book.entries)!;
 }
-const states = (limits?: string[]) =>
-  judged(limits).verdict?.visits.flatMap((visit) =>
+const states = (limits?: string[], more: object = {}) =>
+  judged(limits, more).verdict?.visits.flatMap((visit) =>
     visit.judged.map(({ verdict, others }) => [verdict.state, ...others.map((one) => one.verdict.state)]),
   );
 
@@ -51,6 +54,23 @@ describe('a point with limits of its own', () => {
     expect(states(['us-40-cfr@2026-1'])).toEqual([['meets']]);
     expect(states(['us-40-cfr@2026-1', 'eu-2020-2184@2026-1'])).toEqual([['meets', 'over-health']]);
     expect(judged().followUps.length).toBeGreaterThanOrEqual(judged(['us-40-cfr@2026-1']).followUps.length);
+  });
+
+  it('is judged by a set of the house that goes along with the plan', () => {
+    const permit = OwnLimitSet.parse({
+      id: idOf(91),
+      name: 'Permit',
+      base: 'us-40-cfr@2026-1',
+      rows: [{ parameter: 'fluoride', kind: 'action', most: 1, unit: 'mg/L' }],
+      source: 'Permit 12',
+    });
+    const ref = refOfOwnSet(permit);
+    expect(states([ref], { ownLimits: [permit] })).toEqual([['over-action']]);
+    expect(judged([ref], { ownLimits: [permit] }).unknown).toEqual([]);
+    // What must be done follows from the rules of the set that it adds to.
+    expect(judged([ref], { ownLimits: [permit] }).verdict?.occasions[0]?.set).toBe('us-40-cfr');
+    expect(judged([ref]).unknown).toEqual([ref]);
+    expect(states([ref])).toEqual([]);
   });
 
   it('is judged by no other set where its own is not known here', () => {

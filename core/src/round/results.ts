@@ -7,7 +7,7 @@ import {
   judgeResult,
   judgeSums,
   limitSetAt,
-  limitSets,
+  limitSetNamed,
   weaknessOf,
   type JudgedResult,
   type LimitSet,
@@ -21,7 +21,7 @@ import { tablesOf } from './editions.ts';
 import { gapsOf, type VerdictGaps } from './gaps.ts';
 import { lostBottles, refusedForms } from './lost.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
-import { isDisinfected, originOf } from '../registers/index.ts';
+import { isDisinfected, originOf, type OwnLimitSet } from '../registers/index.ts';
 import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
 import { besideTwin, type Twin } from './twins.ts';
@@ -208,9 +208,9 @@ function occasionsOf(
 }
 
 /** What a visit is judged by; null where this copy of the product does not have the set that leads there: no other takes its place. */
-export function setsAt({ limits, point }: VisitState, ofRound: Sets): Sets | null {
+export function setsAt({ limits, point }: VisitState, ofRound: Sets, own: readonly OwnLimitSet[]): Sets | null {
   const place = { kind: point.kind, isTreated: isDisinfected(point) || point.water === 'treated' };
-  const [lead, ...others] = limits ? limits.map((ref) => limitSets.find(ref)) : ofRound;
+  const [lead, ...others] = limits ? limits.map((ref) => limitSetNamed(ref, own)) : ofRound;
   return lead ? [limitSetAt(lead, place), ...others.flatMap((set) => (set ? [limitSetAt(set, place)] : []))] : null;
 }
 
@@ -229,7 +229,7 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
   );
   const verdicts = visits
     .flatMap((visit) => {
-      const own = setsAt(visit, [first, ...others]);
+      const own = setsAt(visit, [first, ...others], round.plan.ownLimits);
       return own ? [judgeVisit(visit, standing, blanks, zone, own)] : [];
     })
     .filter(({ judged, onSite }) => judged.length + onSite.length > 0)
@@ -246,9 +246,9 @@ function judgeRound(visits: readonly VisitState[], round: RoundBook, zone: strin
 
 /** What the reports of a round say, and what must be done about it, soonest first. */
 export function judge(round: RoundBook, visits: readonly VisitState[]): { verdict: RoundVerdict | null; followUps: FollowUp[] } {
-  const { plan, editions } = round.plan;
+  const { plan, editions, ownLimits } = round.plan;
   if (!plan || !editions) return { verdict: null, followUps: [] };
-  const tables = tablesOf(editions);
+  const tables = tablesOf(editions, ownLimits);
   const isLeadKnown = tables.limits[0] !== undefined && refOf(tables.limits[0]) === editions.limits[0];
   const verdict = isLeadKnown ? judgeRound(visits, round, plan.zone, tables.limits) : null;
   const judged =

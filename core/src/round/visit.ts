@@ -226,7 +226,7 @@ export function visitState(round: RoundBook, id: string): VisitState | null {
     known.report === report
   )
     return known.visit;
-  const visit = look(planned, book, round, tablesOf(plan.editions).bottles);
+  const visit = look(planned, book, round, tablesOf(plan.editions, []).bottles);
   seen.set(keeper, new Map(seen.get(keeper)).set(id, { plan, prepare, custody, kit, culture, report, visit }));
   return visit;
 }

@@ -9,7 +9,7 @@ import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts'
 import { fieldTestFindings, fieldTestSays, fieldTestWords } from '../fieldtests/index.ts';
 import { fillSays, fillWords } from '../fill/index.ts';
 import { say, sayFinding, type Coded, type FindingWords, type Words } from '../findings/index.ts';
-import { limitSets } from '../limits/index.ts';
+import { limitFindings, limitSetNamed } from '../limits/index.ts';
 import { loggerFindings } from '../logger/index.ts';
 import { kitSays, kitWords } from '../kit/index.ts';
 import { levelFindings, levelSays, levelWords } from '../level/index.ts';
@@ -19,7 +19,7 @@ import { readingFindings } from '../parameters/index.ts';
 import { prepareFindings, prepareSays, prepareWords } from '../prepare/index.ts';
 import { purgeFindings, purgeSays, purgeWords } from '../purge/index.ts';
 import { readSays, readWords } from '../read/index.ts';
-import { registerFindings, registerSays } from '../registers/index.ts';
+import { registerFindings, registerSays, type OwnLimitSet } from '../registers/index.ts';
 import { kindOf, titleOf } from './kinds.ts';
 import { momentFindings } from './moment-words.ts';
 import { scoutSays } from '../scout/index.ts';
@@ -67,6 +67,7 @@ export const findingWords: FindingWords = gathered([
   fieldTestFindings,
   custodyFindings,
   dayFindings,
+  limitFindings,
 ]);
 
 /** A misfit as a sentence. */
@@ -76,8 +77,8 @@ export const sayMisfit = (misfit: Coded): string => say(misfitWords, misfit);
 export const sayAbout = (finding: Coded) => sayFinding(findingWords, finding);
 
 /** `EU drinking water, edition 2026-1`; the reference itself where this copy of the product does not have it. */
-function calledEdition(ref: string): string {
-  const set = limitSets.find(ref);
+function calledEdition(ref: string, own: readonly OwnLimitSet[] = []): string {
+  const set = limitSetNamed(ref, own);
   return set ? `${set.name}, edition ${set.edition}` : ref;
 }
 

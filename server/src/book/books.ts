@@ -8,7 +8,7 @@ import { Problem } from '../http/index.ts';
 import { Conflict, marks, StorageFault, type EntryRow, type Store } from '../store/index.ts';
 import { fromRow, loadEntries, sha256 } from './codec.ts';
 import type { Derivation } from './derivation.ts';
-import { checkAuthor, checkCode, checkOpening, checkScope, checkSignature, codeOf, readOrRefuse, type Parsed } from './door.ts';
+import { checkAuthor, checkCode, checkRegistered, checkScope, checkSignature, codeOf, readOrRefuse, type Parsed } from './door.ts';
 import { settleApart } from './apart.ts';
 import { checkFiles } from './named.ts';
 import { proofsOf, type Proofs } from './proofs.ts';
@@ -210,8 +210,8 @@ export class Books {
       throw new Problem(422, 'other-kind', 'No entry of this kind belongs in this book.', [
         { path: 'kind', message: `“${entry.kind}” does not belong in this book.` },
       ]);
+    await checkRegistered(stage.registry, entry);
     if (opens(entry.kind)) {
-      await checkOpening(stage.registry, entry);
       await checkCode(this.store, entry, stage.codes);
       const named = codeOf(entry);
       if (named) stage.codes.set(`${named.table} ${named.register} ${named.code}`, entry.book);

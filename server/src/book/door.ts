@@ -15,8 +15,8 @@ import {
   type Prove,
 } from '@fonte/core/book';
 import { server, type Writer } from '@fonte/core/roles';
-import { roundPlanned } from '@fonte/core/plan';
-import { registerOf } from '@fonte/core/registers';
+import { judgedAnew, roundPlanned, visitAdded } from '@fonte/core/plan';
+import { registerOf, type OwnLimitSet } from '@fonte/core/registers';
 import { inPresentVersion, kindOf, sayMisfit } from '@fonte/core/round';
 import { fieldErrors, Problem, readBy } from '../http/index.ts';
 import { sha256 } from './codec.ts';
@@ -146,19 +146,29 @@ export async function checkAuthor(registry: Registry, entry: Entry, madeBy: 'dev
   if (!mayWrite(person.role)) throw refuse(403, 'forbidden', 'author', `Not for the role “${person.role}”.`);
 }
 
+const notRegistered = (path: string) => refuse(422, 'register', path, 'This is not what the register says. Open the page again.');
+
+/** Whether the limit sets of the house that an entry brings along read so in the register, now or once. @throws Problem 422 */
+async function checkLimits(registry: Registry, entry: Entry): Promise<void> {
+  const brings = [roundPlanned, visitAdded, judgedAnew].some((kind) => kind.is(entry));
+  const { ownLimits = [] } = brings ? (entry.payload as { ownLimits?: OwnLimitSet[] }) : {};
+  for (const [index, own] of ownLimits.entries())
+    if (!(await registry.everRead('limits', own))) throw notRegistered(`payload.ownLimits.${index}`);
+}
+
 /**
- * Whether an entry that opens a book says what may stand there: a thing is registered under its own book, a round is planned
+ * Whether what an entry brings along of the registers reads so there or did once: a thing is registered under its own book, a round is planned
  * with things as the registers have or had them. @throws Problem 422
  */
-export async function checkOpening(registry: Registry, entry: Entry): Promise<void> {
+export async function checkRegistered(registry: Registry, entry: Entry): Promise<void> {
   if (registerOf(entry.kind) && (entry.payload as { id: string }).id !== entry.book)
     throw refuse(422, 'other-book', 'payload.id', 'A thing is registered in a book of its own.');
+  await checkLimits(registry, entry);
   if (!roundPlanned.is(entry)) return;
-  const message = 'This is not what the register says. Open the page again.';
   const { visits, lab } = inPresentVersion(entry).payload;
   for (const [index, visit] of visits.entries())
-    if (!(await registry.everRead('points', visit.point))) throw refuse(422, 'register', `payload.visits.${index}.point`, message);
-  if (lab && !(await registry.everRead('labs', lab))) throw refuse(422, 'register', 'payload.lab', message);
+    if (!(await registry.everRead('points', visit.point))) throw notRegistered(`payload.visits.${index}.point`);
+  if (lab && !(await registry.everRead('labs', lab))) throw notRegistered('payload.lab');
 }
 
 /** The name under which a thing or round stands alone, with the table and field it concerns. */

@@ -1,6 +1,18 @@
 import { canonicalJson } from '@fonte/core/book';
 import type { Programme } from '@fonte/core/due';
-import type { Box, Device, Instrument, Lab, LoggerRecord, Lot, OwnCriterion, Person, Point, RegisterName } from '@fonte/core/registers';
+import type {
+  Box,
+  Device,
+  Instrument,
+  Lab,
+  LoggerRecord,
+  Lot,
+  OwnCriterion,
+  OwnLimitSet,
+  Person,
+  Point,
+  RegisterName,
+} from '@fonte/core/registers';
 import { inPresentVersion } from '@fonte/core/round';
 import type { Store } from '../store/index.ts';
 import { loadEntries } from './codec.ts';
@@ -13,6 +25,7 @@ interface Registered {
   boxes: Box;
   programmes: Programme;
   criteria: OwnCriterion;
+  limits: OwnLimitSet;
   loggers: LoggerRecord;
   people: Person;
   devices: Device;

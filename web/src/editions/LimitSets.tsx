@@ -1,6 +1,7 @@
 import { refOf } from '@fonte/core/editions';
-import { limitSets, type LimitSet } from '@fonte/core/limits';
-
+import { limitSetNamed, limitSets, setOfOwn, type LimitSet } from '@fonte/core/limits';
+import { refOfOwnSet, type OwnLimitSet } from '@fonte/core/registers';
+import { showDate } from '@fonte/core/time';
 import { ManySelect } from '../form/ManySelect.tsx';
 
 interface Props {
@@ -14,24 +15,44 @@ interface Props {
   usual?: readonly string[];
   onChange?: (value: string[]) => void;
   /** The sets on offer. */
-  sets: readonly LimitSet[];
+  sets: readonly OfferedSet[];
 }
 
-/** The edition of every set that holds on a day (`YYYY-MM-DD`). */
-export function setsOn(day: string): LimitSet[] {
+/** A set on offer, and whether it is one of the house. */
+export interface OfferedSet {
+  set: LimitSet;
+  isOwn: boolean;
+}
+
+/** The edition of every published set that holds on a day (`YYYY-MM-DD`). */
+export function publishedOn(day: string): LimitSet[] {
   return limitSets.newest.flatMap(({ id }) => limitSets.on(id, day) ?? []);
 }
 
-/** What is offered on a day: the edition that holds of every set, and those that are chosen already. */
-export function setsBeside(day: string, chosen: readonly string[]): LimitSet[] {
-  const holding = setsOn(day);
-  const kept = chosen.flatMap((ref) => limitSets.find(ref) ?? []).filter((set) => !holding.includes(set));
-  return [...holding, ...kept];
+/** What is offered on a day: the sets of the house in use, the edition that holds of every published set, and those that are chosen already. */
+export function setsOffered(day: string, own: readonly OwnLimitSet[], chosen: readonly string[] = []): OfferedSet[] {
+  const house = own.filter((one) => one.outOfUse === undefined || chosen.includes(refOfOwnSet(one)));
+  const offered = [
+    ...house.flatMap((one): OfferedSet[] => {
+      const set = setOfOwn(one);
+      return set ? [{ set, isOwn: true }] : [];
+    }),
+    ...publishedOn(day).map((set) => ({ set, isOwn: false })),
+  ];
+  const refs = new Set(offered.map(({ set }) => refOf(set)));
+  const kept = chosen.flatMap((ref) => (refs.has(ref) ? [] : (limitSetNamed(ref, own) ?? [])));
+  return [...offered, ...kept.map((set) => ({ set, isOwn: false }))];
 }
 
-/** A set by name; with its edition where another of the same name is on offer. */
-const nameAmong = (set: LimitSet, sets: readonly LimitSet[]): string =>
-  sets.some((other) => other !== set && other.name === set.name) ? `${set.name}, edition ${set.edition}` : set.name;
+/** The sets of the house among those that were chosen, whole: they go along with what names them. */
+export function ownAmong(chosen: readonly string[], own: readonly OwnLimitSet[]): { ownLimits?: OwnLimitSet[] } {
+  const named = own.filter((one) => chosen.includes(refOfOwnSet(one)));
+  return named.length > 0 ? { ownLimits: named } : {};
+}
+
+/** Which edition a set is, and since when its rules hold. */
+const about = ({ set: { edition, from, until }, isOwn }: OfferedSet): string =>
+  isOwn ? 'of the house' : `edition ${edition}, rules from ${showDate(from)}${until ? ` to ${showDate(until)}` : ''}`;
 
 /** The choice of limit sets, in order. */
 export function LimitSets({ id, label, placeholder = 'Choose at least one', value, usual = [], onChange = () => undefined, sets }: Props) {
@@ -43,7 +64,12 @@ export function LimitSets({ id, label, placeholder = 'Choose at least one', valu
       value={[...(value ?? usual)]}
       onChange={onChange}
       maxCount={6}
-      options={sets.map((set) => ({ value: refOf(set), label: nameAmong(set, sets) }))}
+      options={sets.map((one) => ({ value: refOf(one.set), label: one.set.name, about: about(one) }))}
+      optionRender={({ label: name, data }) => (
+        <span>
+          {name} <span className="soft small">{(data as { about: string }).about}</span>
+        </span>
+      )}
       placeholder={placeholder}
     />
   );

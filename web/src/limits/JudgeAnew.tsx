@@ -7,7 +7,8 @@ import { FormDialog } from '../form/FormDialog.tsx';
 import { useEntryForm } from '../form/useEntryForm.ts';
 import { sayConsequence } from '../book/consequences.ts';
 import { useRound } from '../book/useRound.ts';
-import { LimitSets, setsBeside } from '../editions/LimitSets.tsx';
+import { LimitSets, ownAmong, setsOffered } from '../editions/LimitSets.tsx';
+import { useOwnSets } from '../editions/useOwnSets.ts';
 
 /** Has the round judged by other sets of limits: an act of the coordinator, with a reason, that stands in the book. */
 export function JudgeAnew() {
@@ -22,10 +23,13 @@ export function JudgeAnew() {
 
 function Judge({ close }: { close: () => void }) {
   const { id: book, round, append, consequencesOf } = useRound();
+  // What came with the book, and what the register has: a set that was changed since is another edition.
+  const own = [...useOwnSets(), ...round.ownLimits];
   const form = useEntryForm<{ limits: string[]; reason: string }, z.output<typeof judgedAnew.payload>>({
     keep: `judge-anew.${book}`,
     initial: { limits: round.editions.limits, reason: '' },
     schema: judgedAnew.payload,
+    read: (said) => ({ value: { ...said, ...ownAmong(said.limits, own) }, problems: [] }),
     write: async (payload, { id, kept }) => {
       await append(judgedAnew, payload, { id, kept });
       close();
@@ -33,7 +37,8 @@ function Judge({ close }: { close: () => void }) {
   });
   const { limits } = form.values;
   const isSame = limits.join() === round.editions.limits.join();
-  const follows = !isSame && limits.length > 0 ? consequencesOf(judgedAnew, { limits, reason: 'what would follow' }) : [];
+  const follows =
+    !isSame && limits.length > 0 ? consequencesOf(judgedAnew, { limits, ...ownAmong(limits, own), reason: 'what would follow' }) : [];
   return (
     <EntryForm
       of={form}
@@ -50,7 +55,7 @@ function Judge({ close }: { close: () => void }) {
       }}
     >
       <Field name="limits">
-        <LimitSets sets={setsBeside(round.plan.date, round.editions.limits)} />
+        <LimitSets sets={setsOffered(round.plan.date, own, round.editions.limits)} />
       </Field>
       <Field name="reason" />
       {follows.length > 0 && (

@@ -32,7 +32,9 @@ import { usePages } from '../api/usePages.ts';
 import { penned } from '../book/pen.ts';
 import { writeOnce } from '../book/send.ts';
 import { now } from '../time/clock.ts';
-import { LimitSets, setsOn } from '../editions/LimitSets.tsx';
+import { LimitSets, ownAmong } from '../editions/LimitSets.tsx';
+import { limitsOf, rememberLimits } from '../editions/usualLimits.ts';
+import { useOwnSets } from '../editions/useOwnSets.ts';
 import { DayInput } from '../time/DayInput.tsx';
 import { usualVisit, VisitChoice, type VisitDraft } from './VisitChoice.tsx';
 import './plan.css';
@@ -85,6 +87,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const { mutate } = useSWRConfig();
   const usual = usualLab(labs);
   const zone = usual?.zone ?? siteZone();
+  const own = useOwnSets();
   const form: EntryFormState<Draft> = useEntryForm<Draft, z.output<typeof roundPlanned.payload>>({
     keep: 'round',
     initial: {
@@ -99,7 +102,9 @@ function PlanForm({ labs }: { labs: Lab[] }) {
     schema: roundPlanned.payload,
     read: ({ book: _, ...said }) => {
       const lab = labs.find((one) => one.id === said.lab) ?? null;
-      return { value: { ...said, lab, zone: lab?.zone ?? zone, code, editions: { ...editionsOn(said.date), limits } }, problems: [] };
+      const named = [...limits, ...said.visits.flatMap((one) => one.limits ?? [])];
+      const editions = { ...editionsOn(said.date), limits };
+      return { value: { ...said, lab, zone: lab?.zone ?? zone, code, editions, ...ownAmong(named, own) }, problems: [] };
     },
     ask: ({ date, lab, visits }) => [
       ...questionDay(date, wallTime(now(), zone).date),
@@ -116,6 +121,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
       const { book } = form.values;
       await writeOnce(await penned(roundPlanned, planned, { book, author, moment: now(), id }));
       if (planned.lab) localStorage.setItem(lastLab, planned.lab.id);
+      if (draft.editions.limits) rememberLimits(draft.editions.limits, own);
       kept();
       await mutate((key) => typeof key === 'string' && /\/api\/(rounds|today)/.test(key));
       await navigate(`/rounds/${book}`);
@@ -141,10 +147,10 @@ function PlanForm({ labs }: { labs: Lab[] }) {
   const isDay = /^\d{4}-\d{2}-\d{2}$/.test(draft.date);
   const { data: free } = useAnswer(findFreeCode, isDay ? { query: { date: draft.date } } : null);
   const code = free?.code ?? '';
-  const limits = draft.editions.limits ?? (isDay ? editionsOn(draft.date).limits : []);
   const table = bottleTables.on('bottles', draft.date) ?? bottleTables.newest[0]!;
   const { visits } = draft;
   const lab = labs.find(({ id }) => id === draft.lab) ?? null;
+  const { limits, sets, why } = limitsOf(isDay ? draft.date : null, draft.editions.limits, own);
   const { set } = form;
   const visit = (point: Point) => set({ visits: [...visits, usualVisit(newId(now()), point, draft.date)] });
   const others = points.filter((point) => !visits.some((one) => one.point.id === point.id));
@@ -169,8 +175,8 @@ function PlanForm({ labs }: { labs: Lab[] }) {
         <Field name="lab">
           <Select size="large" options={[...labs.map((lab) => ({ value: lab.id, label: lab.name })), { value: '', label: 'No lab' }]} />
         </Field>
-        <Field name={['editions', 'limits']}>
-          <LimitSets usual={limits} sets={setsOn(draft.date)} />
+        <Field name={['editions', 'limits']} hint={why}>
+          <LimitSets usual={limits} sets={sets} />
         </Field>
       </div>
       {isDay && form.asked.length === 0 && (
@@ -196,7 +202,7 @@ function PlanForm({ labs }: { labs: Lab[] }) {
               visit={one}
               nth={nthVisit(visits, one.id)}
               table={table}
-              sets={setsOn(draft.date)}
+              sets={sets}
               onChange={(change) =>
                 set({ visits: visits.map((other) => (other.id === one.id ? { id: one.id, point: one.point, ...change } : other)) })
               }

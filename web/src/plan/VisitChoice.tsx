@@ -2,9 +2,9 @@ import type { AnalysisId, BottleTable } from '@fonte/core/bottles';
 import { causes, type Because } from '@fonte/core/due';
 import type { Point } from '@fonte/core/registers';
 import { Button, Checkbox } from 'antd';
-import { setsForWater, type LimitSet } from '@fonte/core/limits';
+import { setsForWater } from '@fonte/core/limits';
 import { AnalysisChoice } from './AnalysisChoice.tsx';
-import { LimitSets } from '../editions/LimitSets.tsx';
+import { LimitSets, type OfferedSet } from '../editions/LimitSets.tsx';
 import { siteZone, showMoment } from '../time/show.ts';
 import { questionOutOfUse, questionSurface } from '@fonte/core/plan';
 import { Findings } from '../findings/Findings.tsx';
@@ -35,7 +35,7 @@ interface Props {
   nth: number;
   table: BottleTable;
   /** The limit sets that hold on the day. */
-  sets: readonly LimitSet[];
+  sets: readonly OfferedSet[];
   onChange: (change: Pick<VisitDraft, 'analyses' | 'limits' | 'because'>) => void;
   onAgain: () => void;
   onRemove: () => void;

@@ -24,6 +24,7 @@ const names: Record<RegisterName, [one: string, many: string]> = {
   boxes: ['box', 'boxes'],
   programmes: ['programme', 'programmes'],
   criteria: ['stability criterion', 'stability criteria'],
+  limits: ['limit set', 'limit sets'],
   loggers: ['logger record', 'logger records'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],

@@ -12,6 +12,7 @@ const names: Record<RegisterName, { title: string; one: string }> = {
   boxes: { title: 'Boxes', one: 'a box' },
   programmes: { title: 'Programmes', one: 'a programme' },
   criteria: { title: 'Stability criteria', one: 'a criterion' },
+  limits: { title: 'Limit sets', one: 'a limit set' },
   loggers: { title: 'Logger records', one: 'a logger record' },
   people: { title: 'People', one: 'a person' },
   devices: { title: 'Devices', one: 'a device' },

@@ -1,14 +1,9 @@
 import type { Edition } from '../../editions/index.ts';
 import { perPart, type ParameterId } from '../../parameters/index.ts';
+import { limitKinds, type LimitKind } from '../../registers/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
-/**
- * What a value is for. `health`: over it the water is not safe to drink. `action`: from it on the operator must act, judged
- * over a round of samples. `operational`: over it crops, animals or plant suffer. `indicator`: over it something is to be looked into.
- * `aesthetic`: over it people object to taste, colour or stains.
- */
-export const limitKinds = ['health', 'action', 'operational', 'indicator', 'aesthetic'] as const;
-export type LimitKind = (typeof limitKinds)[number];
+export { limitKinds, type LimitKind };
 
 /** What a value may depend on besides the number: whose water it is and where it is taken. */
 export interface LimitPlace {

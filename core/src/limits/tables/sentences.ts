@@ -98,7 +98,8 @@ const noticed = 'People smell, taste or see it, and turn to other water, which m
 /** Substances that people notice long before they harm. */
 const noticedFirst: readonly ParameterKind[] = ['organic', 'pesticide', 'by-product', 'disinfectant'];
 
-function sentenceOf({ kind, parameter: id }: LimitRow): string {
+/** What a number over a value means for people, by its parameter and kind. */
+export function sentenceOf({ kind, parameter: id }: Pick<LimitRow, 'kind' | 'parameter'>): string {
   const of = parameter(id).kind;
   if (kind === 'aesthetic' && id === 'copper') return taste;
   if (kind === 'aesthetic' && noticedFirst.includes(of)) return noticed;
