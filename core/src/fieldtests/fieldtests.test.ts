@@ -95,8 +95,8 @@ describe('what a test tells', () => {
   it('of a conductivity that no meter compensated is that at 25 °C', () => {
     const beside = { compensation: 'none', temperature: { text: '15', unit: 'degC' } } as const;
     const shown: Shown = { is: 'number', reading: { text: '500', unit: 'uS/cm' } };
-    // 500 / (1 − 10 · 0.0191): linear about 25 °C, ISO 7888 (from memory)
-    expect(tell('conductivity', shown, beside)!.low).toBeCloseTo(618.05, 2);
+    // 500 · 1.256: ISO 7888, table of factors at 15 °C (from memory)
+    expect(tell('conductivity', shown, beside)!.low).toBeCloseTo(628, 0);
     expect(tell('conductivity', shown, { compensation: 'meter' })!.low).toBe(500);
   });
 

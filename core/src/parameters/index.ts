@@ -71,4 +71,5 @@ export function questionReading(id: ParameterId, typed: Typed): Finding[] {
 }
 
 export * from './words.ts';
-export { conductivityAt25, oxygenAtSea, oxygenSaturation, pressureAt } from './oxygen.ts';
+export { conductivityAt25, conductivityFactor, conductivityFrom20 } from './conductivity.ts';
+export { oxygenAtSea, oxygenSaturation, pressureAt } from './oxygen.ts';

@@ -42,23 +42,3 @@ const atPressure = computed(
  */
 export const oxygenSaturation = (temperature: number, elevation?: number): Computed =>
   atPressure({ atSea: oxygenAtSea(temperature), part: pressurePart(temperature, pressureAt(elevation)) });
-
-/**
- * Conductivity at 25 °C in µS/cm from one that is not compensated: linear, by so many per cent for each degree.
- * Source: ISO 7888:1985 (1.91 to 2 % per °C about 25 °C; from memory).
- */
-export const conductivityAt25 = computed(
-  {
-    formula: 'K = k / (1 + a · (t − r))',
-    unit: 'uS/cm',
-    shown: ['uS/cm', 0],
-    source: 'ISO 7888:1985 (from memory)',
-    inputs: {
-      measured: { symbol: 'k', name: 'conductivity as read', unit: 'uS/cm', decimals: 1 },
-      perDegree: { symbol: 'a', name: 'change for each degree', unit: '1', decimals: 4, usual: 0.0191 },
-      temperature: { symbol: 't', name: 'temperature', unit: 'degC', decimals: 1 },
-      reference: { symbol: 'r', name: 'reference', unit: 'degC', decimals: 1, usual: 25 },
-    },
-  },
-  ({ measured, perDegree, temperature, reference }) => measured / (1 + perDegree * (temperature - reference)),
-);

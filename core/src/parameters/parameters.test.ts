@@ -3,6 +3,7 @@ import { sayFinding } from '../findings/index.ts';
 import { unit } from '../units/index.ts';
 import {
   conductivityAt25,
+  conductivityFactor,
   oxygenAtSea,
   oxygenSaturation,
   pressureAt,
@@ -104,11 +105,21 @@ describe('oxygen in balance with the air', () => {
   });
 });
 
-it('takes conductivity to 25 °C, by so much for each degree', () => {
-  expect(conductivityAt25({ measured: 500, temperature: 25 }).value).toBeCloseTo(500, 9);
-  // 1.91 % a degree, ISO 7888 (from memory): 10 °C below, 500 is as much as 618.
-  expect(conductivityAt25({ measured: 500, temperature: 15 }).value).toBeCloseTo(500 / 0.809, 6);
-  expect(conductivityAt25({ measured: 500, temperature: 15, perDegree: 0.02 }).value).toBeCloseTo(625, 6);
+it('takes conductivity to 25 °C by the factors of ISO 7888, at 20 °C by the one of the limits', () => {
+  // ISO 7888:1985, table of factors for natural water (from memory).
+  const table = [
+    [0, 1.918],
+    [10, 1.428],
+    [15, 1.256],
+    [20, 1.116],
+    [25, 1],
+    [30, 0.903],
+  ] as const;
+  for (const [temperature, factor] of table)
+    expect(Math.abs(conductivityFactor(temperature) / factor - 1), `${temperature} °C`).toBeLessThan(0.003);
+  expect(conductivityFactor(20)).toBe(1.116);
+  expect(conductivityAt25({ measured: 500, temperature: 20 }).value).toBeCloseTo(558, 9);
+  expect(parameter('conductivity').expressedAs!['20']).toBe(conductivityFactor(20));
 });
 
 describe('what a substance weighs', () => {

@@ -146,7 +146,7 @@ function Water() {
         units={['uS/cm', 'mS/m']}
         onChange={setConductivity}
         error={complaint(conductivity)}
-        hint="By 1.91 % for each degree; your meter’s manual may say 2 %."
+        hint="By the factors of ISO 7888 for natural water. A meter that is set to 2 % for each degree shows another number."
       />
       <Figure label="At 25 °C" of={isWater && k ? conductivityAt25({ measured: k, temperature: t }) : null} unit="uS/cm" decimals={0} />
     </section>

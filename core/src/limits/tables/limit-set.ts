@@ -1,5 +1,5 @@
 import type { Edition } from '../../editions/index.ts';
-import { perPart, type ParameterId } from '../../parameters/index.ts';
+import { conductivityFrom20, perPart, type ParameterId } from '../../parameters/index.ts';
 import { limitKinds, type LimitKind } from '../../registers/index.ts';
 import type { UnitId } from '../../units/index.ts';
 
@@ -88,5 +88,4 @@ export const plainSum = (rule: Omit<SumRule, 'shares'>, parameters: readonly Par
 /** What takes a value that a text gives as nitrogen to the ion. */
 export const asIon = { nitrate: perPart('NO3', 'N'), nitrite: perPart('NO2', 'N'), ammonium: perPart('NH4', 'N') } as const;
 
-/** κ25 of one κ20. Source: ISO 7888:1985, table of factors. */
-export const conductivityFrom20 = 1.116;
+export { conductivityFrom20 };

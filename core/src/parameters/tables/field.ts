@@ -1,3 +1,4 @@
+import { conductivityFrom20 } from '../conductivity.ts';
 import { rowsOfKind } from './row.ts';
 
 const physical = rowsOfKind('physical', [0, 1000]);
@@ -12,7 +13,7 @@ export const field = {
     decimals: 0,
     possible: [0, 200_000],
     usual: [30, 5000],
-    expressedAs: { '20': 1.116, '25': 1 },
+    expressedAs: { '20': conductivityFrom20, '25': 1 },
   }),
   oxygen: physical('Dissolved oxygen', null, null, { unit: 'mg/L', decimals: 2, possible: [0, 25], usual: [0.01, 13] }),
   turbidity: physical('Turbidity', null, null, { unit: 'NTU', decimals: 1, possible: [0, 10_000], usual: [0, 1000] }),
