@@ -12,6 +12,7 @@ import {
   foretoldOf,
   handedOver,
   holdingOf,
+  startBy,
   isUnknownYet,
   sayHolding,
   sayUnknown,
@@ -96,14 +97,23 @@ const at = (rules: Partial<typeof lab>, rule: RuleId = 'bacteria', more: Paramet
   line(rule, { lab: { ...lab, ...rules }, ...more });
 
 describe('holding', () => {
-  it('lets the shorter of rule and lab stand', () => {
+  it('is what somebody registered for the lab, else what the rule says', () => {
     expect(holdingOf('bacteria', card('bacteria'), 0, null)).toMatchObject({ hours: 24, by: 'rule' });
     // What is taken like another bottle has that one's hours, unless the lab has a row of its own for it.
     const hours = (holding: typeof lab.holding) => holdingOf('legionellaFlushed', card('legionellaFlushed'), 0, { ...lab, holding }).hours;
     expect([hours({}), hours({ legionella: 24 }), hours({ legionella: 24, legionellaFlushed: 12 })]).toEqual([48, 24, 12]);
     expect(sayHolding(holdingOf('bacteria', card('bacteria'), 0, lab))).toBe('18 h by the lab');
     expect(holdingOf('bacteria', card('bacteria'), 0, lab)).toMatchObject({ hours: 18, by: 'lab', deadline: 18 * hour });
-    expect(holdingOf('bacteria', card('bacteria'), 0, { ...lab, holding: { bacteria: 30 } })).toMatchObject({ hours: 24, by: 'rule' });
+    // 40 CFR 141.852: 30 h for coliforms and E. coli, and for nothing else.
+    const ofLab = (rule: RuleId, given: number) => holdingOf(rule, card(rule), 0, { ...lab, holding: { [rule]: given } });
+    expect(ofLab('bacteria', 30)).toMatchObject({ hours: 30, by: 'lab' });
+    expect(ofLab('bacteria', 40)).toMatchObject({ hours: 30, by: 'lab' });
+    expect(ofLab('bacteria', 24)).toMatchObject({ hours: 24, by: 'rule' });
+    expect(ofLab('nitrogen', 72)).toMatchObject({ hours: 48, by: 'rule' });
+    // The same hours to the start of the analysis: receipt and start are one figure.
+    const begins = (given: number) =>
+      startBy('bacteria', card('bacteria'), 0, { ...lab, holding: { bacteria: given }, startsAfter: { bacteria: 2 } });
+    expect([begins(30)?.hours, begins(18)?.hours, begins(30)?.deadline]).toEqual([30, 24, 30 * hour]);
   });
 
   it.each([

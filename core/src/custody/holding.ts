@@ -14,13 +14,19 @@ export const sayHolding = ({ hours, by }: Pick<Holding, 'hours' | 'by'>): string
   `${hours >= 72 ? `${hours / 24} d` : `${hours} h`} by the ${by}`;
 
 /**
- * The holding deadline of a bottle filled at a moment (ms). The shorter of the rule's and the lab's time stands. Hours
- * are elapsed ones, so a daylight-saving change does not move them.
+ * The most hours that any regulation bears for a bottle, where that is more than its rule says: so long a lab may be given that time.
+ * Source: 40 CFR 141.852(a) (30 h for total coliforms and E. coli; from memory).
+ */
+export const longestHours: Readonly<Partial<Record<RuleId, number>>> = { bacteria: 30 };
+
+/**
+ * The holding deadline of a bottle filled at a moment (ms): the time that somebody registered for the lab, shorter or longer than the rule's,
+ * but never longer than a regulation bears; else the rule's. Hours are elapsed ones, so a daylight-saving change does not move them.
  */
 export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, filledAt: number, lab: Lab | null): Holding {
   const row = lab && rowOfLab(rule, (one) => Object.hasOwn(lab.holding, one));
   const labs = row ? lab.holding[row] : undefined;
-  const hours = labs !== undefined && labs < own ? labs : own;
+  const hours = labs === undefined ? own : Math.min(labs, Math.max(own, longestHours[rule] ?? 0));
   return { hours, deadline: filledAt + hours * hour, by: hours === own ? 'rule' : 'lab' };
 }
 
@@ -30,11 +36,14 @@ export function holdingOf(rule: RuleId, { holdingHours: own }: BottleRule, fille
  */
 export function startBy(
   rule: RuleId,
-  { holdingHours }: BottleRule,
+  card: BottleRule,
   filledAt: number,
-  { startsAfter = {} }: Lab,
-): { deadline: number; after: number } | null {
+  lab: Lab,
+): { deadline: number; hours: number; after: number } | null {
+  const { startsAfter = {} } = lab;
   const row = rowOfLab(rule, (one) => Object.hasOwn(startsAfter, one));
   const after = row ? startsAfter[row]! : null;
-  return after === null ? null : { deadline: filledAt + holdingHours * hour, after };
+  // A longer time that the lab was given is the regulation's, to the start of the analysis too.
+  const hours = Math.max(card.holdingHours, holdingOf(rule, card, filledAt, lab).hours);
+  return after === null ? null : { deadline: filledAt + hours * hour, hours, after };
 }

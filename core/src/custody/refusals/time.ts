@@ -35,9 +35,7 @@ export const timeChecks: readonly BottleCheck[] = [
       const start = lab && startBy(bottle.rule, bottle.card, bottle.filledAt ?? now, lab);
       if (!start || holdingOf(bottle.rule, bottle.card, bottle.filledAt ?? now, lab).deadline < arrival) return [];
       const { starts, until } = { starts: arrival + start.after * hour, until: start.deadline };
-      return starts > until
-        ? [stop('starts-late', bottle.id, { after: start.after, hours: bottle.card.holdingHours, by: starts - until })]
-        : [];
+      return starts > until ? [stop('starts-late', bottle.id, { after: start.after, hours: start.hours, by: starts - until })] : [];
     },
   },
   {

@@ -1,3 +1,4 @@
+import { longestHours } from '@fonte/core/custody';
 import { Lab, labelParts, labRegistered, usualPattern } from '@fonte/core/registers';
 import { bottleTables, cardOf, type RuleId } from '@fonte/core/bottles';
 import { Checkbox, Input, Select } from 'antd';
@@ -152,7 +153,10 @@ function LabForm({ thing }: { thing: Lab | null }) {
         </section>
         <Refusals bottles={bottles} analyses={offered(table)} />
         <section className="stack">
-          <h2>Holding times that are shorter here</h2>
+          <h2>Holding times of this lab</h2>
+          <p className="soft small">
+            Shorter than the rule; for bacteria also longer, up to {longestHours.bacteria} h, where your regulation allows it (40 CFR 141.852).
+          </p>
           <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
             {(row) => (
               <>
