@@ -36,6 +36,7 @@ const rooms = [
   'read',
   'logger',
   'limits',
+  'derived',
   'act',
   'round',
 ];

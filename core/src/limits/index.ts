@@ -5,7 +5,7 @@ export * from './ranking.ts';
 export { limitSets } from './tables/index.ts';
 export * from './words.ts';
 export { groupsConcerned, type SpecialGroup } from './groups.ts';
-export { setsForWater } from './uses.ts';
+export { setsForWater, waterOf } from './uses.ts';
 export { compareSets, type ComparedValue } from './compare.ts';
 export { setsOfZone } from './countries.ts';
 export { limitSetNamed, questionOwnLimits, setOfOwn } from './own.ts';

@@ -3,6 +3,7 @@ import { actSays, actWords } from '../act/index.ts';
 import { arriveSays, arriveWords } from '../arrive/index.ts';
 import { bookSays, bookWords, readPayload, struck, upgraded, type Entry } from '../book/index.ts';
 import { dayFindings } from '../day/index.ts';
+import { derivedFindings } from '../derived/index.ts';
 import { countFindings } from '../counts/index.ts';
 import { cultureSays, cultureWords } from '../culture/index.ts';
 import { custodyFindings, custodySays, custodyWords } from '../custody/index.ts';
@@ -68,6 +69,7 @@ export const findingWords: FindingWords = gathered([
   custodyFindings,
   dayFindings,
   limitFindings,
+  derivedFindings,
 ]);
 
 /** A misfit as a sentence. */

@@ -19,6 +19,7 @@ import { How } from '../working/Figure.tsx';
 import { Blanks, Refused } from './Beside.tsx';
 import { headline } from './headline.ts';
 import { OnSite } from './OnSite.tsx';
+import { WorkedOut } from './WorkedOut.tsx';
 import { JudgeAnew } from './JudgeAnew.tsx';
 import { useLeadingLimits } from '../editions/leading.ts';
 import { ledBy } from './leading.ts';
@@ -86,7 +87,7 @@ function Sets({ verdict }: { verdict: RoundVerdict }) {
           <summary>Sources</summary>
           <ul>
             {sets.map((set) => (
-              <li key={set.id}>
+              <li key={refOf(set)}>
                 {set.name}: {shownSource(set.source)}, edition {set.edition}. {set.comparison}
               </li>
             ))}
@@ -130,6 +131,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
             <Sum key={sum.rule.id} sum={sum} />
           ))}
       </ul>
+      <WorkedOut of={verdict} />
       <OnSite of={verdict.onSite} />
     </section>
   );
@@ -261,7 +263,7 @@ function Line({ one }: { one: RoundResult }) {
       {others.length > 0 && (
         <ul className="others plain small">
           {others.map(({ set, verdict: other }) => (
-            <li key={set.id} className={`tone-${words[other.state][2]}`}>
+            <li key={refOf(set)} className={`tone-${words[other.state][2]}`}>
               <Mark kind={words[other.state][1]} size={13} />
               {set.name}: {words[other.state][0].toLowerCase()}
               {other.state === 'no-value' ? '' : `. ${sayBecause(result.parameter, other.because)}`}
