@@ -37,6 +37,7 @@ const rooms = [
   'logger',
   'limits',
   'derived',
+  'compliance',
   'act',
   'round',
 ];
@@ -61,6 +62,7 @@ const floors = {
       'lab',
       'read',
       'logger',
+      'compliance',
     ],
     attic: ['app', 'commands'],
   },
@@ -90,6 +92,7 @@ const floors = {
       'logger',
       'act',
       'limits',
+      'compliance',
       'round',
       'today',
     ],

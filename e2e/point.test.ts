@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, overflow, phone, see } from './browser.ts';
+import { click, overflow, phone, see, type } from './browser.ts';
 import type { Running } from './harness.ts';
 import { onDemo } from './stage.ts';
 
@@ -39,6 +39,20 @@ describe.sequential('a point', () => {
     expect(lead).toMatch(/8\.4$/);
     await see(page, 'taken');
     expect(await seriousBarriers(page)).toEqual([]);
+  });
+
+  it('counts with its system over time, beside the samples that are required', async () => {
+    await page.goto(`${server.address}/rounds`, { waitUntil: 'domcontentloaded' });
+    await click(page, 'Compliance over time', 'link');
+    await see(page, '2026-11');
+    await type(page, 'People served', '3000');
+    // 40 CFR 141.857(b) (from memory): 2501 to 3300 people, 3 a month.
+    await see(page, '1 of 3');
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await see(page, '1 of 3');
+    await see(page, 'No sample of standing water in this period.');
+    expect(await seriousBarriers(page)).toEqual([]);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
   });
 
   it('has its levels, what may hurt and what was odd, on a phone too', async () => {

@@ -3,6 +3,7 @@ import { arriveRoom } from '../arrive/index.ts';
 import { Derivation } from '../book/derivation.ts';
 import type { ServerRoom } from '../book/room.ts';
 import { bookRoutes } from '../book/routes.ts';
+import { complianceRoom } from '../compliance/index.ts';
 import { dueRoom } from '../due/index.ts';
 import { fillRoom } from '../fill/index.ts';
 import { labRoom } from '../lab/index.ts';
@@ -36,10 +37,11 @@ export const rooms: readonly ServerRoom<AllServices>[] = [
   labRoom,
   readRoom,
   loggerRoom,
+  complianceRoom,
 ];
 
 /** Counted up with every change of what stands in a derived table: a database of before is then derived anew at the start. */
-const edition = '17';
+const edition = '18';
 
 /** What the rooms derive from the books. */
 export const derivation = new Derivation(

@@ -4,6 +4,7 @@ import { benchRoom } from '../bench/room.ts';
 import { cultureRoom } from '../culture/room.ts';
 import { custodyRoom } from '../custody/room.ts';
 import { dayRoom } from '../day/room.ts';
+import { complianceRoom } from '../compliance/room.ts';
 import { dueRoom } from '../due/room.ts';
 import { fieldTestsRoom } from '../fieldtests/room.ts';
 import { fillRoom } from '../fill/room.ts';
@@ -48,6 +49,7 @@ export const rooms: readonly WebRoom[] = [
   readRoom,
   loggerRoom,
   limitsRoom,
+  complianceRoom,
   {
     name: 'book',
     pages: [

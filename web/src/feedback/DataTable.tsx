@@ -54,7 +54,7 @@ function Desk<T extends object>({ label, rows, columns, rowKey, rowClass = () =>
         columns={shown}
         size="small"
         pagination={rows.length > pageSize ? { pageSize, showSizeChanger: false } : false}
-        locale={{ emptyText: empty }}
+        locale={{ emptyText: <span className="soft">{empty}</span> }}
       />
     </div>
   );

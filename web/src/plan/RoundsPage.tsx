@@ -19,6 +19,7 @@ export function RoundsPage() {
         <h1>Rounds</h1>
         <span className="row">
           <Link to="/due">What is due</Link>
+          <Link to="/compliance">Compliance over time</Link>
           <May do={roundPlanned}>
             <Link className="strong" to="/rounds/new">
               Plan a round
