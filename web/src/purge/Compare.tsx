@@ -6,10 +6,12 @@ import {
   readingSets,
   readingSteps,
   sayAgainst,
+  suggestCriterion,
   type Compared,
   type PurgeSet,
   type PurgeState,
 } from '@fonte/core/purge';
+import { show } from '@fonte/core/units';
 import { useMemo, useState } from 'react';
 import { useRound } from '../book/useRound.ts';
 import { DataTable, type Column } from '../feedback/DataTable.tsx';
@@ -21,10 +23,32 @@ export function Compare({ purge }: { purge: PurgeState }) {
   const [isOpen, setOpen] = useState(false);
   if (purge.count < 2) return null;
   return (
-    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>By other criteria</summary>
-      {isOpen && <CompareTable purge={purge} />}
-    </details>
+    <>
+      {purge.ended === null && <Suggestion purge={purge} />}
+      <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+        <summary>By other criteria</summary>
+        {isOpen && <CompareTable purge={purge} />}
+      </details>
+    </>
+  );
+}
+
+/** Another criterion for a well without oxygen, which the one in use would never let be sampled. */
+function Suggestion({ purge }: { purge: PurgeState }) {
+  const found = useMemo(() => {
+    const rule = purge.setUp?.rule;
+    const { sets, rows } = judgedByAll(purge);
+    return rule ? suggestCriterion(rows, rule, readingSets(sets)) : null;
+  }, [purge]);
+  if (!found) return null;
+  return (
+    <p className="finding note small">
+      <Mark kind="note" />
+      <span>
+        Only oxygen holds this up, and there is next to none: {show(found.oxygen, 'mg/L', 2)}. By {found.rule.name} the readings hold now.
+        Change the criterion only if your sampling plan allows it.
+      </span>
+    </p>
   );
 }
 

@@ -13,5 +13,6 @@ export {
 export { judgeStability, type JudgedBy, type ParameterVerdict, type ReadingSet, type ReadingSteps, type Stability } from './judge.ts';
 export { criterionOf, refOfOwn } from './own.ts';
 export { compareCriteria, type Compared } from './compare.ts';
+export { suggestCriterion, type Suggested } from './suggest.ts';
 export { estimateStable, type Estimate, type NoEstimate } from './approach.ts';
 export { sayAgainst, sayStability, sayTolerance } from './words.ts';
