@@ -78,6 +78,10 @@ describe('coliforms of a month', () => {
       'level-1',
     ]);
   });
+  it('take 5.0 % of many exactly', () => {
+    const triggers = (positive: number) => coliformMonth('2026-11', 360, positive, 0).triggers;
+    expect([triggers(18), triggers(19)]).toEqual(['none', 'level-1']);
+  });
   it('ask for the second level at the second trigger within twelve months', () => {
     const bad = (month: string) => coliformMonth(month, 10, 2, 0);
     expect(isLevel2([bad('2025-12'), bad('2026-11')], '2026-11')).toBe(true);

@@ -69,7 +69,7 @@ export function weaknessOf(
 
 /** What a result says against one value, as a code with its numbers in the parameter's own unit. */
 export interface Because {
-  code: 'no-value' | 'over' | 'under' | 'none-found' | 'not-detected' | 'only-below' | 'only-above' | 'within';
+  code: 'no-value' | 'over' | 'under' | 'none-found' | 'not-detected' | 'only-below' | 'only-above' | 'guarded' | 'within';
   most: number | null;
   least: number | null;
   bound: number | null;
@@ -211,7 +211,7 @@ function judgeRow(result: LabResult, limit: LimitRow): Verdict {
  * decides. A result known only to lie below a bound that is over the limit cannot be told: it neither meets nor breaks it.
  */
 export function judgeResult(result: LabResult, set: LimitSet, sampledOn: string, weakness: Weakness | null = null): Verdict {
-  const verdict = judgeByRows(result, set, sampledOn);
+  const verdict = guarded(judgeByRows(result, set, sampledOn), set);
   return verdict.state === 'meets' && weakness ? { ...verdict, state: 'proves-nothing', close: false, weakness } : { ...verdict, weakness };
 }
 
@@ -223,6 +223,12 @@ export function besideDuplicate(verdict: Verdict, other: Verdict): Verdict {
   return verdict.state === 'meets' && other.state.startsWith('over-')
     ? { ...verdict, state: 'proves-nothing', close: false, weakness: 'duplicate' }
     : verdict;
+}
+
+/** A number that meets a value by less than the lab's uncertainty, in a set that asks for more than that. */
+function guarded(verdict: Verdict, { isGuarded }: LimitSet): Verdict {
+  if (!isGuarded || verdict.state !== 'meets' || !verdict.isWithinUncertainty) return verdict;
+  return { ...verdict, state: 'cannot-tell', close: false, because: { ...verdict.because, code: 'guarded' } };
 }
 
 function judgeByRows(result: LabResult, set: LimitSet, sampledOn: string): Verdict {

@@ -56,6 +56,16 @@ describe('a limit set of the house', () => {
     expect(limitSetNamed(ref, [own({ base, name: 'Other' })])).toBeNull();
   });
 
+  it('wants a number to meet with its uncertainty where it has a guard band, and never makes an excess of it', () => {
+    const guarded = setOfOwn(own({ isGuarded: true, rows: [row({ most: 0.1 })] }))!;
+    const plain = setOfOwn(own({ rows: [row({ most: 0.1 })] }))!;
+    const at = (value: number, set: typeof plain) => judgeResult({ ...labResult('iron', value), uncertainty: 5 }, set, day).state;
+    expect([94, 95, 100, 101].map((value) => at(value, guarded))).toEqual(['meets', 'cannot-tell', 'cannot-tell', 'over-aesthetic']);
+    expect([94, 95, 100, 101].map((value) => at(value, plain))).toEqual(['meets', 'meets', 'meets', 'over-aesthetic']);
+    // A lab that states none: the number decides.
+    expect(judgeResult(labResult('iron', 99), guarded, day).state).toBe('meets');
+  });
+
   it('judges nothing where its published set is not here', () => {
     expect(setOfOwn(own({ base: 'of-the-island@2031-1' }))).toBeNull();
   });

@@ -42,6 +42,7 @@ export function setOfOwn(own: OwnLimitSet): LimitSet | null {
           from: base?.from ?? '1900-01-01',
           ...(base?.until === undefined ? {} : { until: base.until }),
           ...(base?.comparison === undefined ? {} : { comparison: base.comparison }),
+          ...(own.isGuarded || base?.isGuarded ? { isGuarded: true as const } : {}),
           rows: [...own.rows.map((row) => rowOf(row, own.source)), ...(base?.rows.filter(leaves) ?? [])],
           sums: base?.sums.filter(({ shares }) => shares.every(leaves)) ?? [],
         };

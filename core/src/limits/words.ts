@@ -35,6 +35,8 @@ export function sayBecause(id: ParameterId, { code, most, least, bound }: Becaus
       return `Only known to be below ${shown(bound!)}, and the limit is ${shown(most !== null && bound! > most ? most : (least ?? most)!)}.`;
     case 'only-above':
       return `Only known to be over ${shown(bound!)}.`;
+    case 'guarded':
+      return 'Meets the value by less than the uncertainty that the lab states: this set asks for more (guard band).';
     case 'within':
       return most === null
         ? `At least ${shown(least ?? 0)}.`

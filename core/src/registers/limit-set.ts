@@ -60,6 +60,8 @@ export const OwnLimitSet = z
           if (rows.findIndex((other) => key(other) === key(one)) < row)
             issues.addIssue({ code: 'custom', path: [row, 'parameter'], message: 'This value is already in the list.' });
       }),
+    /** A number meets a value only with the lab's uncertainty on top of it. */
+    isGuarded: z.boolean().meta({ title: 'Guard band' }).optional(),
     source: z.string().trim().min(3, { error: 'Say where it is written.' }).max(300).meta({ title: 'Where it is written' }),
     outOfUse: z.string().trim().max(300).meta({ title: 'Out of use, and why' }).optional(),
   })

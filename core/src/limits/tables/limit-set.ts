@@ -54,6 +54,11 @@ export interface SumRule {
 export interface LimitSet extends Edition {
   name: string;
   rows: readonly LimitRow[];
+  /**
+   * A number meets a value only where it does so with the uncertainty that the lab states added to it: a guard band of one expanded uncertainty
+   * (ILAC-G8:09/2019, from memory). Simple acceptance where it is left out: the number itself decides.
+   */
+  isGuarded?: true;
   /** How numbers are compared with its values. */
   comparison?: string;
   sums: readonly SumRule[];

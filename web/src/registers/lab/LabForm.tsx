@@ -155,7 +155,8 @@ function LabForm({ thing }: { thing: Lab | null }) {
         <section className="stack">
           <h2>Holding times of this lab</h2>
           <p className="soft small">
-            Shorter than the rule; for bacteria also longer, up to {longestHours.bacteria} h, where your regulation allows it (40 CFR 141.852).
+            Shorter than the rule; for bacteria also longer, up to {longestHours.bacteria} h, where your regulation allows it (40 CFR
+            141.852).
           </p>
           <RowList name={['holding']} one="holding" add="One more bottle" fresh={() => ({ rule: 'bacteria', hours: '' })}>
             {(row) => (

@@ -4,7 +4,7 @@ import { limitKinds, limitSetRegistered, OwnLimitSet, type LimitKind } from '@fo
 import { wallTime } from '@fonte/core/time';
 import { unit, unitLabel, unitsOf, type UnitId } from '@fonte/core/units';
 import { refOf } from '@fonte/core/editions';
-import { Input, Select } from 'antd';
+import { Checkbox, Input, Select } from 'antd';
 import { limitKindNames, sayWay } from '../../editions/limitWords.ts';
 import { setsOffered } from '../../editions/LimitSets.tsx';
 import { EntryForm } from '../../form/EntryForm.tsx';
@@ -39,6 +39,7 @@ interface Values {
   base?: string | undefined;
   without: ParameterId[];
   rows: Row[];
+  isGuarded: boolean;
   source: string;
   outOfUse: string;
 }
@@ -62,7 +63,7 @@ function unitOptions(id: ParameterId | undefined): { value: string; label: strin
   });
 }
 
-function readLimitSet({ rows = [], ...said }: Values): Read {
+function readLimitSet({ rows = [], isGuarded, ...said }: Values): Read {
   const { problems, number } = numberReader();
   const { value } = asTyped(said, OwnLimitSet);
   const { without = [], ...rest } = value as { without?: ParameterId[] };
@@ -70,6 +71,7 @@ function readLimitSet({ rows = [], ...said }: Values): Read {
     value: {
       ...rest,
       ...(without.length > 0 ? { without } : {}),
+      ...(isGuarded ? { isGuarded } : {}),
       rows: rows.map(({ most, least, unit: chosen = '', ...row }, place) => {
         const [of, as] = chosen.split(' ');
         const told = Object.fromEntries(Object.entries(row).filter(([, one]) => one !== '' && one !== undefined));
@@ -100,6 +102,7 @@ function valuesOf(thing: OwnLimitSet | null): Values {
       least: text(least),
       unit: as === undefined ? of : `${of} ${as}`,
     })),
+    isGuarded: thing?.isGuarded ?? false,
     source: thing?.source ?? '',
     outOfUse: thing?.outOfUse ?? '',
   };
@@ -142,6 +145,9 @@ function LimitSetForm({ thing }: { thing: OwnLimitSet | null }) {
               />
             </Field>
           )}
+          <Field name="isGuarded" isTicked label="Guard band">
+            <Checkbox>A number within the lab’s uncertainty of a value does not meet it</Checkbox>
+          </Field>
           <Field name="outOfUse" />
         </div>
         <section className="stack">
