@@ -85,7 +85,11 @@ describe('what follows from results', () => {
     expect(() => milliequivalents('ecoli', 1)).toThrow('no charge');
     // One meq/L of each: five to either side.
     const each = Object.fromEntries(one) as Record<ParameterId, number>;
-    expect([value(each, 'cations'), value(each, 'anions')].map((sum) => sum?.toFixed(2))).toEqual(['5.00', '5.00']);
+    const shown = (id: string) => found(water(each), id)!.working.steps;
+    expect([shown('cations'), shown('anions')]).toEqual([['5.00 meq/L'], ['5.00 meq/L']]);
+    expect([shown('hardness'), shown('sar'), shown('other-hardness')]).toEqual([['100 mg/L CaCO₃'], ['1.0'], ['50 mg/L CaCO₃']]);
+    // 30.02 + 22.99 + 39.10 + 20.04 + 12.15 + 35.45 + 48.03 + 14.01 + 19.00
+    expect([shown('carbonate-hardness'), shown('dissolved-solids')]).toEqual([['50 mg/L CaCO₃'], ['241 mg/L']]);
   });
 
   it('is a span where a part is only known to lie below a bound, and is given up where one has no end', () => {

@@ -25,3 +25,13 @@ export function isDisinfected(point: Point): boolean {
 /** The least residual in mg/L that is kept at a point; null where its water is not disinfected, or nobody said how much. */
 export const residualLeast = (point: Point): number | null =>
   point.type === 'tap' && isDisinfected(point) ? point.tap.residualMinimum : null;
+
+/**
+ * Whether people drink the water of a point: by what its water is used for where the register says it, whatever the point is registered for; a
+ * private well too, where it does not.
+ * @example isDrunk({ kind: 'monitoring-well', use: 'monitoring', water: 'private' }) // true
+ */
+export function isDrunk({ kind, use, water }: Pick<Point, 'kind' | 'use' | 'water'>): boolean {
+  if (water === 'irrigation' || water === 'stock') return false;
+  return water === 'private' || water === 'treated' || kind === 'private-well' || use === 'supply';
+}

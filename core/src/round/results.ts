@@ -21,7 +21,7 @@ import { tablesOf } from './editions.ts';
 import { gapsOf, type VerdictGaps } from './gaps.ts';
 import { lostBottles, refusedForms } from './lost.ts';
 import { siteResults, type SiteResult } from './on-site.ts';
-import { isDisinfected, originOf, type OwnLimitSet } from '../registers/index.ts';
+import { isDisinfected, isDrunk, originOf, type OwnLimitSet } from '../registers/index.ts';
 import { benchCount, standingIn } from './standing.ts';
 import type { RoundBook } from './state.ts';
 import { besideTwin, type Twin } from './twins.ts';
@@ -55,6 +55,7 @@ type Sets = readonly [LimitSet, ...LimitSet[]];
 export interface VisitVerdict {
   visit: string;
   pointName: string;
+  /** Whether people drink it: then what is asked of a supply is asked of it. */
   use: 'supply' | 'monitoring';
   /** The day on which it was sampled, `YYYY-MM-DD`. */
   day: string;
@@ -94,7 +95,8 @@ function judgeVisit(
   sets: Sets,
 ): VisitVerdict {
   const [set, ...others] = sets;
-  const { use, type } = visit.point;
+  const { type } = visit.point;
+  const use = isDrunk(visit.point) ? 'supply' : 'monitoring';
   const own = standing.flatMap((one) => {
     const bottle = visit.bottles.find((candidate) => candidate.id === one.result.bottle);
     if (bottle?.filledAt == null || !purpose(bottle.purpose).isWater) return [];

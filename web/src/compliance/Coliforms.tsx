@@ -117,7 +117,8 @@ export function Coliforms({ system, results, last, zone }: Props) {
       />
       <p className="soft small">
         Routine and repeat samples only. From 40 samples a month on more than 5.0 % positive trigger a level 1 assessment, under 40 the
-        second positive one; missed repeat samples trigger it too (40 CFR 141.859).
+        second positive one; missed repeat samples trigger it too (40 CFR 141.859). An assessment that is not done in time is told to the
+        State by the end of the next business day (40 CFR 141.861(a)(2)).
       </p>
     </section>
   );

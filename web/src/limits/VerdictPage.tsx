@@ -1,6 +1,6 @@
 import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { duplicatesMayDiffer, groupsConcerned, sayBecause, sayMissing, sayWeakness, type SumVerdict } from '@fonte/core/limits';
+import { duplicatesMayDiffer, groupsConcerned, sayBecause, sayMissing, sayWeakness, type SumVerdict, waterOf } from '@fonte/core/limits';
 import { inText, parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
@@ -109,7 +109,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
           Against its own limits here: {verdict.sets.map((set) => `${set.name}, ${shownSource(set.source)}`).join('; beside it ')}.
         </p>
       )}
-      {verdict.use === 'monitoring' && (
+      {verdict.use === 'monitoring' && verdict.sets.every((set) => waterOf(set) === null) && (
         <p className="finding note small">
           <Mark kind="note" />
           <span>Registered as a monitoring well: the values for drinking water are a comparison.</span>
