@@ -1,3 +1,4 @@
+import { setsForWater } from '@fonte/core/limits';
 import { testKindOf, type FitnessFor } from '@fonte/core/arrive';
 import { newId } from '@fonte/core/book';
 import { driveLasts, endsAt, restOfDay, sayFault, usualSettings, withInstead } from '@fonte/core/day';
@@ -69,7 +70,8 @@ function Known({ point, visit, unfit }: Props & { point: Point }) {
   const isInRound = round.visits.some((one) => one.point.id === point.id);
   const take = async () => {
     const id = newId(now());
-    await append(visitAdded, { id, point, analyses });
+    const limits = setsForWater(point, round.plan.date);
+    await append(visitAdded, { id, point, analyses, ...(limits ? { limits } : {}) });
     for (const analysis of analyses) await append(analysisRemoved, { analysis }, { at: visit.id });
     if (round.day) {
       const order = round.plan.visits.flatMap((one) => (one.id === visit.id ? [one.id, id] : [one.id]));
