@@ -35,11 +35,15 @@ export function Compare({ purge }: { purge: PurgeState }) {
 
 /** Another criterion for a well without oxygen, which the one in use would never let be sampled. */
 function Suggestion({ purge }: { purge: PurgeState }) {
+  // Every other purge is spared the comparison: a clock draws this page each second.
+  const heldUpBy = purge.stability?.heldUpBy ?? [];
+  const isOxygen = heldUpBy.length === 1 && heldUpBy[0]!.parameter === 'oxygen';
   const found = useMemo(() => {
     const rule = purge.setUp?.rule;
+    if (!rule || !isOxygen) return null;
     const { sets, rows } = judgedByAll(purge);
-    return rule ? suggestCriterion(rows, rule, readingSets(sets)) : null;
-  }, [purge]);
+    return suggestCriterion(rows, rule, readingSets(sets));
+  }, [purge, isOxygen]);
   if (!found) return null;
   return (
     <p className="finding note small">
