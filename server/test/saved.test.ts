@@ -31,10 +31,21 @@ function rowsIn(view: BookView): Rows {
 /** Tables that came after books were saved: what a book of before has no row of was not asked for then. */
 const young = ['arrivals', 'checks', 'pictures', 'samples', 'scouted', 'setups'];
 const isYoungRow = (row: object) => 'what' in row && row.what === 'result';
+/** A column that came after books were saved: a row of before has none to compare it with. */
+function withoutYoung(key: string, row: object, before: Rows): object {
+  const was = before[key];
+  if (!key.startsWith('results ') || was === undefined || 'sample' in was) return row;
+  const { sample: _, ...rest } = row as { sample?: string };
+  return rest;
+}
 function asAsked(rows: Rows, before: Rows): Rows {
   const isNew = (key: string) =>
     young.some((table) => key.startsWith(`${table} `) && !Object.keys(before).some((one) => one.startsWith(`${table} `)));
-  return Object.fromEntries(Object.entries(rows).filter(([key, row]) => !isNew(key) && (!isYoungRow(row) || key in before)));
+  return Object.fromEntries(
+    Object.entries(rows)
+      .filter(([key, row]) => !isNew(key) && (!isYoungRow(row) || key in before))
+      .map(([key, row]) => [key, withoutYoung(key, row, before)]),
+  );
 }
 
 /** Rows without what is kept in them for the first page alone, which may show more from one version to the next. */

@@ -12,7 +12,7 @@ export const ResultOfSystem = z.object({
   bottle: z.string(),
   /** What the bottle was for, by its rule. */
   rule: z.string(),
-  /** What the visit was for compliance. */
+  /** What the bottle was for compliance. */
   sample: z.enum(sampleKinds),
   parameter: ParameterId,
   form: z.enum(['value', 'below', 'above', 'absent', 'present', 'uncountable']),

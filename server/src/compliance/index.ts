@@ -24,10 +24,10 @@ const complianceRoutes = ({ store }: Pick<Services, 'store'>): Route[] => [
   }),
   route(resultsOfSystem, async ({ query: { system, from } }) => {
     const rows = await store.read<Row[]>(
-      `SELECT r.book AS round, r.point, t.name AS "pointName", r.bottle, b.rule, v.sample, r.parameter, r.form, r.value,
+      `SELECT r.book AS round, r.point, t.name AS "pointName", r.bottle, b.rule, r.sample, r.parameter, r.form, r.value,
           r.reporting AS "reportingLimit", b.filled AS at
         FROM rounds o JOIN results r ON r.book = o.book JOIN bottles b ON b.book = r.book AND b.id = r.bottle
-        JOIN visits v ON v.book = b.book AND v.id = b.visit JOIN things t ON t.book = r.point AND t.register = 'points'
+        JOIN things t ON t.book = r.point AND t.register = 'points'
         WHERE o.system = ? AND b.filled >= ? ORDER BY b.filled, r.bottle, r.parameter`,
       [system, atWall(from, '00:00', 'UTC')],
     );

@@ -5,7 +5,7 @@ import type { ResultRow } from './tables.ts';
 export function resultRows(book: string, round: RoundState): ResultRow[] {
   return (round.verdict?.visits ?? []).flatMap((visit) => {
     const point = round.visits.find((candidate) => candidate.id === visit.visit)!.point.id;
-    return ofPoint(visit.judged).map(({ result, verdict, report, bench }) => ({
+    return ofPoint(visit.judged).map(({ result, verdict, report, bench, sample }) => ({
       book,
       id: `${measuredOf(result).replaceAll(' ', ':')}${report === null && bench === undefined ? ':told' : ''}`,
       point,
@@ -15,6 +15,7 @@ export function resultRows(book: string, round: RoundState): ResultRow[] {
       value: result.value,
       reporting: result.reportingLimit,
       verdict: verdict.state,
+      sample,
     }));
   });
 }

@@ -9,6 +9,7 @@ export interface ResultRow extends DerivedRow {
   value: number | null;
   reporting: number | null;
   verdict: string;
+  sample: string;
 }
 export const ResultTable = new EntitySchema<ResultRow>({
   name: 'results',
@@ -21,6 +22,7 @@ export const ResultTable = new EntitySchema<ResultRow>({
     value: optionalFloat,
     reporting: optionalFloat,
     verdict: text,
+    sample: text,
   },
 });
 

@@ -1,5 +1,5 @@
 import { coliformYear, monthlySamples, yearlySamples, type ResultOfSystem } from '@fonte/core/compliance';
-import { showNumber } from '@fonte/core/units';
+import { sayNumber, showNumber } from '@fonte/core/units';
 import { useId, useState } from 'react';
 import { Input } from 'antd';
 import { DataTable } from '../feedback/DataTable.tsx';
@@ -26,10 +26,48 @@ function useRemembered(key: string): [string, (text: string) => void] {
   ];
 }
 
-const positive = (text: string): number | null => {
+/** A number of at least 1, or why it is none; neither where nothing was typed. */
+function readCount(text: string): { value: number | null; error: string | null } {
+  if (text.trim() === '') return { value: null, error: null };
   const reading = readField(text);
-  return reading.ok && reading.value >= 1 ? reading.value : null;
-};
+  if (!reading.ok) return { value: null, error: sayNumber(reading) };
+  return reading.value >= 1 ? { value: reading.value, error: null } : { value: null, error: 'Must be at least 1.' };
+}
+
+/** A number of the system with its hint, or what is wrong with it. */
+function Count({
+  label,
+  text,
+  onChange,
+  error,
+  hint,
+}: {
+  label: string;
+  text: string;
+  onChange: (text: string) => void;
+  error: string | null;
+  hint: string;
+}) {
+  const id = useId();
+  return (
+    <div className="typed">
+      <label htmlFor={id}>{label}</label>
+      <Input
+        id={id}
+        size="large"
+        inputMode="decimal"
+        value={text}
+        maxLength={12}
+        status={error ? 'error' : ''}
+        aria-invalid={error !== null}
+        onChange={(event) => onChange(event.target.value)}
+      />
+      <span className={`small ${error ? 'tone-stop' : 'soft'}`} role={error ? 'alert' : undefined}>
+        {error ?? hint}
+      </span>
+    </div>
+  );
+}
 
 interface Props {
   system: string;
@@ -39,52 +77,40 @@ interface Props {
   zone: string;
 }
 
+/** How many samples a year a volume asks for, beside those that were taken. */
+function sayYearly(volume: number | null, taken: number): string {
+  if (volume === null) return 'For the samples required by Directive (EU) 2020/2184, Annex II.';
+  const yearly = yearlySamples(volume);
+  if (yearly === null) return 'Up to 10 m³ a day the state says how often.';
+  return `${yearly.a} of group A and ${yearly.b} of group B a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`;
+}
+
 /** Coliform samples by month: how many, how many positive, what that triggers, and how many are required. */
 export function Coliforms({ system, results, last, zone }: Props) {
   const { months } = coliformYear(results, last, zone);
   const taken = months.reduce((sum, { samples }) => sum + samples, 0);
-  const ids = { people: useId(), volume: useId() };
   const [people, setPeople] = useRemembered(`fonte.people-served.${system}`);
   const [volume, setVolume] = useRemembered(`fonte.volume-a-day.${system}`);
-  const [served, distributed] = [positive(people), positive(volume)];
-  const required = served === null ? null : monthlySamples(Math.ceil(served));
-  const yearly = distributed === null ? null : yearlySamples(distributed);
+  const [served, distributed] = [readCount(people), readCount(volume)];
+  const required = served.value === null ? null : monthlySamples(Math.ceil(served.value));
   return (
     <section className="stack">
       <h2>Coliforms by month</h2>
       <div className="form-grid">
-        <div className="typed">
-          <label htmlFor={ids.people}>People served</label>
-          <Input
-            id={ids.people}
-            size="large"
-            inputMode="numeric"
-            value={people}
-            maxLength={9}
-            onChange={(event) => setPeople(event.target.value)}
-          />
-          <span className="soft small">
-            {required === null ? 'For the samples required by 40 CFR 141.857(b).' : `${required} a month by 40 CFR 141.857(b).`}
-          </span>
-        </div>
-        <div className="typed">
-          <label htmlFor={ids.volume}>m³ distributed a day</label>
-          <Input
-            id={ids.volume}
-            size="large"
-            inputMode="decimal"
-            value={volume}
-            maxLength={9}
-            onChange={(event) => setVolume(event.target.value)}
-          />
-          <span className="soft small">
-            {distributed === null
-              ? 'For the samples required by Directive (EU) 2020/2184, Annex II.'
-              : yearly === null
-                ? 'Up to 10 m³ a day the state says how often.'
-                : `${yearly.a} of group A and ${yearly.b} of group B a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`}
-          </span>
-        </div>
+        <Count
+          label="People served"
+          text={people}
+          onChange={setPeople}
+          error={served.error}
+          hint={required === null ? 'For the samples required by 40 CFR 141.857(b).' : `${required} a month by 40 CFR 141.857(b).`}
+        />
+        <Count
+          label="m³ distributed a day"
+          text={volume}
+          onChange={setVolume}
+          error={distributed.error}
+          hint={sayYearly(distributed.value, taken)}
+        />
       </div>
       <DataTable<Month>
         label="Coliforms by month"

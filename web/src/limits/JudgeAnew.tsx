@@ -1,3 +1,4 @@
+import { refOfOwnSet } from '@fonte/core/registers';
 import { judgedAnew } from '@fonte/core/plan';
 import type { z } from 'zod';
 import { useMe } from '../session/session.ts';
@@ -24,7 +25,10 @@ export function JudgeAnew() {
 function Judge({ close }: { close: () => void }) {
   const { id: book, round, append, consequencesOf } = useRound();
   // What came with the book, and what the register has: a set that was changed since is another edition.
-  const own = [...useOwnSets(), ...round.ownLimits];
+  const registered = useOwnSets();
+  const refs = new Set(registered.map(refOfOwnSet));
+  const brought = round.ownLimits.filter((one) => round.editions.limits.includes(refOfOwnSet(one)) && !refs.has(refOfOwnSet(one)));
+  const own = [...registered, ...brought];
   const form = useEntryForm<{ limits: string[]; reason: string }, z.output<typeof judgedAnew.payload>>({
     keep: `judge-anew.${book}`,
     initial: { limits: round.editions.limits, reason: '' },

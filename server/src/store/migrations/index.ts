@@ -11,6 +11,7 @@ import { Uploads1796900000000 } from './0010-uploads.ts';
 import { ChecksMade1797000000000 } from './0011-checks-made.ts';
 import { Scouted1797100000000 } from './0012-scouted.ts';
 import { SetUps1797200000000 } from './0013-set-ups.ts';
+import { ResultSamples1797300000000 } from './0014-result-samples.ts';
 
 /** In the order in which they are made. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   ChecksMade1797000000000,
   Scouted1797100000000,
   SetUps1797200000000,
+  ResultSamples1797300000000,
 ] as const;
