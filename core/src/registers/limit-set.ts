@@ -50,7 +50,7 @@ export const OwnLimitSet = z
     /** A published set of which all values hold as well, but for those of `without`. */
     base: EditionRef.meta({ title: 'Adds to' }).optional(),
     /** Parameters of which the published values do not hold here. */
-    without: z.array(ParameterId).max(300).meta({ title: 'Does not take over' }).optional(),
+    without: z.array(ParameterId).max(300).meta({ title: 'Except for' }).optional(),
     rows: z
       .array(OwnLimit)
       .max(300)
@@ -80,12 +80,23 @@ export const limitSetRegistered = entryKind('limit-set-registered', 'Limit set r
 /** Whether an edition is one of the house. */
 export const isOwnEdition = (ref: string): boolean => /@own-/.test(ref);
 
+/** Asked for with every point that is judged, and a digest each time. */
+const editions = new WeakMap<OwnLimitSet, { id: string; edition: string }>();
+
 /**
  * The id and edition under which a set of the house judges: an edition of the published set that it adds to. The edition follows from what
  * it says, so that a set that was changed is another edition.
  */
-export function ownEdition({ outOfUse: _, ...said }: OwnLimitSet): { id: string; edition: string } {
-  return { id: said.base?.split('@')[0] ?? 'own', edition: `own-${said.id.slice(-12)}-${sha256Hex(canonicalJson(said)).slice(0, 8)}` };
+export function ownEdition(own: OwnLimitSet): { id: string; edition: string } {
+  const known = editions.get(own);
+  if (known) return known;
+  const { outOfUse: _, ...said } = own;
+  const made = {
+    id: said.base?.split('@')[0] ?? 'own',
+    edition: `own-${said.id.slice(-12)}-${sha256Hex(canonicalJson(said)).slice(0, 8)}`,
+  };
+  editions.set(own, made);
+  return made;
 }
 
 /** `us-40-cfr@own-…`: what a round records of it. */

@@ -65,7 +65,7 @@ export function WorkedOut({ of: { judged, sets, day } }: { of: VisitVerdict }) {
           ))}
         </ul>
       )}
-      <p className="soft small">Worked out by Fonte and not reported by the lab: nothing that has to be done hangs on it.</p>
+      <p className="soft small">Fonte worked these out; the lab did not report them. No follow-up depends on them.</p>
     </section>
   );
 }

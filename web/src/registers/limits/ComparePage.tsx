@@ -89,7 +89,7 @@ export function ComparePage() {
   return (
     <>
       <RegisterHead register="limits" />
-      <h2>Two sets beside each other</h2>
+      <h2>Compare two sets</h2>
       <div className="form-grid">
         {choice('first', 'First set', first)}
         {choice('second', 'Second set', second)}
@@ -110,7 +110,7 @@ export function ComparePage() {
         rows={rows}
         rowKey={({ parameter: id, kind }) => `${id} ${kind}`}
         columns={columns(first, second)}
-        empty="No value fits."
+        empty="No parameter matches."
       />
       <p className="soft small">
         {[first, second].map((set) => `${set.name}: ${shownSource(set.source)}.`).join(' ')} “Stricter” compares numbers; how samples are
