@@ -132,6 +132,8 @@ describe('an analysis that contradicts itself', () => {
     // 9 meq/L to either side: 2 % of both are 0.367 of one.
     expect(asked(times(3, 0.36))).toEqual([]);
     expect(asked(times(3, 0.38))).toEqual(['ions-apart']);
+    // 3 % apart: too much at 9.9 meq/L, not at 10.5.
+    expect([asked(times(3.3, 0.61)), asked(times(3.5, 0.65))]).toEqual([['ions-apart'], []]);
     // 15 meq/L: 5 % are 1.58.
     expect(asked(times(5, 1.5))).toEqual([]);
     expect(asked(times(5, 1.65))).toEqual(['ions-apart']);
