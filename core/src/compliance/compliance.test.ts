@@ -3,13 +3,11 @@ import {
   coliformMonth,
   isLevel2,
   legionellaBand,
-  monthlySamples,
   operationalLevel,
   overLevel,
   percentile90,
   quarterOf,
   runningAverage,
-  yearlySamples,
   type LegionellaSystemId,
 } from './index.ts';
 
@@ -88,43 +86,6 @@ describe('coliforms of a month', () => {
     expect(isLevel2([bad('2025-11'), bad('2026-11')], '2026-11')).toBe(false);
     expect(isLevel2([bad('2026-11')], '2026-11')).toBe(false);
     expect(isLevel2([bad('2026-03'), coliformMonth('2026-11', 10, 1, 0)], '2026-11')).toBe(false);
-  });
-});
-
-describe('samples that are required', () => {
-  it('by people served, each step at its end and just beyond', () => {
-    // 40 CFR 141.857(b), table, typed from memory.
-    const table = `1000 1|2500 2|3300 3|4100 4|4900 5|5800 6|6700 7|7600 8|8500 9|12900 10|17200 15|21500 20|25000 25|33000 30|41000 40|50000 50|59000 60
-      |70000 70|83000 80|96000 90|130000 100|220000 120|320000 150|450000 180|600000 210|780000 240|970000 270|1230000 300|1520000 330|1850000 360
-      |2270000 390|3020000 420|3960000 450`;
-    const rows = table.split('|').map((row) => row.trim().split(' ').map(Number) as [number, number]);
-    for (const [at, [people, samples]] of rows.entries()) {
-      expect(monthlySamples(people), `${people}`).toBe(samples);
-      expect(monthlySamples(people + 1), `${people + 1}`).toBe(rows[at + 1]?.[1] ?? 480);
-    }
-    expect(() => monthlySamples(0)).toThrow(RangeError);
-  });
-  it('by m³ a day', () => {
-    // Directive (EU) 2020/2184, Annex II, Part B, table 1 (from memory).
-    expect(yearlySamples(10)).toBeNull();
-    const table = [
-      [10.1, 2, 1],
-      [100, 2, 1],
-      [101, 4, 1],
-      [1000, 4, 1],
-      [1001, 10, 2],
-      [2000, 10, 2],
-      [2001, 13, 2],
-      [4500, 19, 2],
-      [4501, 19, 3],
-      [10_000, 34, 4],
-      [10_001, 37, 5],
-      [100_000, 304, 13],
-      [100_001, 307, 17],
-      [125_001, 382, 18],
-    ] as const;
-    for (const [volume, a, b] of table) expect(yearlySamples(volume), `${volume}`).toEqual({ a, b });
-    expect(() => yearlySamples(0)).toThrow(RangeError);
   });
 });
 

@@ -2,7 +2,6 @@ export { operationalLevel, quarterOf, runningAverage, type Quarter, type Running
 export { coliformMonth, isLevel2, type ColiformMonth } from './coliforms.ts';
 export { legionellaBand } from './legionella.ts';
 export { overLevel, percentile90, type Span } from './percentile.ts';
-export { monthlySamples, yearlySamples } from './required.ts';
 export { legionellaSystems, type LegionellaSystemId } from './tables/legionella.ts';
 export { listSystems, resultsOfSystem, ResultOfSystem } from './endpoints.ts';
 export {

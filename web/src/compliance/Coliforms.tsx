@@ -1,4 +1,5 @@
-import { coliformYear, monthlySamples, yearlySamples, type ResultOfSystem } from '@fonte/core/compliance';
+import { coliformYear, type ResultOfSystem } from '@fonte/core/compliance';
+import { countFor } from '@fonte/core/due';
 import { sayNumber, showNumber } from '@fonte/core/units';
 import { useId, useState } from 'react';
 import { Input } from 'antd';
@@ -80,9 +81,7 @@ interface Props {
 /** How many samples a year a volume asks for, beside those that were taken. */
 function sayYearly(volume: number | null, taken: number): string {
   if (volume === null) return 'For the samples required by Directive (EU) 2020/2184, Annex II.';
-  const yearly = yearlySamples(volume);
-  if (yearly === null) return 'Up to 10 m³ a day the state says how often.';
-  return `${yearly.a} of group A and ${yearly.b} of group B a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`;
+  return `${countFor('eu-group-a', volume)} of group A a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`;
 }
 
 /** Coliform samples by month: how many, how many positive, what that triggers, and how many are required. */
@@ -92,7 +91,7 @@ export function Coliforms({ system, results, last, zone }: Props) {
   const [people, setPeople] = useRemembered(`fonte.people-served.${system}`);
   const [volume, setVolume] = useRemembered(`fonte.volume-a-day.${system}`);
   const [served, distributed] = [readCount(people), readCount(volume)];
-  const required = served.value === null ? null : monthlySamples(Math.ceil(served.value));
+  const required = served.value === null ? null : countFor('us-coliform', Math.ceil(served.value));
   return (
     <section className="stack">
       <h2>Coliforms by month</h2>
