@@ -21,7 +21,7 @@ const interpolated = (sorted: readonly number[], rank: number): number => {
  */
 export function percentile90(samples: readonly Span[]): { value: Span; upper: Span; count: number } {
   const count = samples.length;
-  if (count === 0) throw new RangeError('There is no sample.');
+  if (count === 0) throw new RangeError('At least one sample is needed.');
   const rank = count < 5 ? count : 0.9 * count;
   // 0.9 · 10 is 9.000000000000002 as a binary fraction.
   const exact = Number(rank.toFixed(6));
