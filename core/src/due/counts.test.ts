@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { countFor } from './index.ts';
+import { bottleTables, cardOf, readOf, rulesFor } from '../bottles/index.ts';
+import { limitSets } from '../limits/index.ts';
+import type { ParameterId } from '../parameters/index.ts';
+import { countFor, countRule } from './index.ts';
 
 /** 40 CFR 141.857(b), as it is printed: population served, and the minimum number of samples per month. Typed by hand. */
 const printed = `
@@ -41,6 +44,56 @@ it.each([
   [10_000, 31],
 ])('a zone of %d m³ a day takes %d samples of group A a year', (size, count) => {
   expect(countFor('eu-group-a', size)).toBe(count);
+});
+
+// The same table: group B. One up to 1,000 m³ a day; one more for each further 4,500 m³ and part of it; from 10,000 on three and one for each
+// further 10,000; from 100,000 on twelve and one for each further 25,000.
+it.each([
+  [11, 1],
+  [1000, 1],
+  [1001, 2],
+  [5500, 2],
+  [5501, 3],
+  [10_000, 3],
+  [10_001, 4],
+  [20_000, 4],
+  [100_000, 12],
+  [100_001, 13],
+  [150_000, 14],
+])('a zone of %d m³ a day takes %d samples of group B a year', (size, count) => {
+  expect(countFor('eu-group-b', size)).toBe(count);
+});
+
+it('leaves a zone of up to 10 m³ a day to its authority', () => {
+  expect([countFor('eu-group-a', 10), countFor('eu-group-b', 10), countFor('eu-group-a', 10.1)]).toEqual([null, null, 2]);
+});
+
+// Directive (EU) 2020/2184, Annex II, Part A, point 2 (from memory).
+const groupA: ParameterId[] = [
+  ...(['ecoli', 'enterococci', 'coliforms', 'plateCount22', 'colour', 'turbidity', 'ph', 'conductivity'] as const),
+];
+
+// What goes by the makers' papers, by programmes of its own (radioactivity; Legionella in buildings), in a bottle that only the lab has, or by
+// organic carbon instead.
+const notBrought = [
+  ...(['acrylamide', 'epichlorohydrin', 'bisphenolA', 'microcystin', 'oxidisability', 'legionella', 'radon', 'tritium'] as const),
+  ...(['grossAlpha', 'grossBeta', 'indicativeDose'] as const),
+];
+
+it('brings with group A every parameter of group A, and with both groups every other one that the EU set has a value for', () => {
+  const table = bottleTables.newest[0]!;
+  const brought = (...ids: ('eu-group-a' | 'eu-group-b')[]) =>
+    new Set(
+      rulesFor(
+        table,
+        ids.flatMap((id) => countRule(id).analyses ?? []),
+      ).flatMap((rule) => readOf(cardOf(table, rule))),
+    );
+  expect(groupA.filter((id) => !brought('eu-group-a').has(id))).toEqual([]);
+  const both = brought('eu-group-a', 'eu-group-b');
+  const eu = limitSets.newest.find(({ id }) => id === 'eu-2020-2184')!;
+  const missing = new Set(eu.rows.map((row) => row.parameter).filter((id) => !both.has(id)));
+  expect([...missing]).toEqual(notBrought);
 });
 
 it('asks for none where nobody says how large the supply is', () => {

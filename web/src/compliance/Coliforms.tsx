@@ -81,7 +81,9 @@ interface Props {
 /** How many samples a year a volume asks for, beside those that were taken. */
 function sayYearly(volume: number | null, taken: number): string {
   if (volume === null) return 'For the samples required by Directive (EU) 2020/2184, Annex II.';
-  return `${countFor('eu-group-a', volume)} of group A a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`;
+  const [a, b] = [countFor('eu-group-a', volume), countFor('eu-group-b', volume)];
+  if (a === null) return 'So little water: your authority sets the number of samples.';
+  return `${a} of group A and ${b} of group B a year by Directive (EU) 2020/2184, Annex II; ${taken} with coliforms in these twelve months.`;
 }
 
 /** Coliform samples by month: how many, how many positive, what that triggers, and how many are required. */

@@ -1,14 +1,24 @@
+import type { AnalysisId } from '../../bottles/index.ts';
+
 /** How many routine samples a published rule asks for, by the size of the supply. */
 export interface CountRule {
   name: string;
   /** What the size is measured in. */
   size: string;
   per: 'month' | 'year';
-  /** The most of the size for which so many are asked for; for more than the last one the last count and `more` for each further step. */
+  /** Up to this size the text leaves the number to the authority. */
+  leftUpTo?: number;
+  /** The most of the size for which so many are asked for. */
   rows: readonly (readonly [most: number, count: number])[];
-  more?: { each: number; count: number };
+  /** For more than the last of the rows: up to a size, the count of the first `over` of it, and `count` for `each` further part begun. */
+  steps?: readonly { upTo: number; over: number; base: number; each: number; count: number }[];
+  /** What is looked for in each of the samples. */
+  analyses?: readonly AnalysisId[];
+  note?: string;
   source: string;
 }
+
+const annexII = 'Directive (EU) 2020/2184, Annex II, Part B, table 1 (from memory)';
 
 export const countRules = {
   'us-coliform': {
@@ -57,11 +67,32 @@ export const countRules = {
     name: 'European Union, group A',
     size: 'm³ a day distributed',
     per: 'year',
+    leftUpTo: 10,
     rows: [
       [100, 2],
       [1000, 4],
     ],
-    more: { each: 1000, count: 3 },
-    source: 'Directive (EU) 2020/2184, Annex II, Part B, table 1 (from memory)',
+    steps: [{ upTo: Infinity, over: 1000, base: 4, each: 1000, count: 3 }],
+    analyses: ['coliforms', 'enterococci', 'plate', 'turbidity', 'colour', 'general'],
+    note: 'Also ammonium and nitrite where chloramine is used, and aluminium or iron where they are used in treatment.',
+    source: annexII,
+  },
+  'eu-group-b': {
+    name: 'European Union, group B',
+    size: 'm³ a day distributed',
+    per: 'year',
+    leftUpTo: 10,
+    rows: [[1000, 1]],
+    steps: [
+      { upTo: 10_000, over: 1000, base: 1, each: 4500, count: 1 },
+      { upTo: 100_000, over: 10_000, base: 3, each: 10_000, count: 1 },
+      { upTo: Infinity, over: 100_000, base: 12, each: 25_000, count: 1 },
+    ],
+    analyses: [
+      ...(['nutrients', 'nitratePreserved', 'anions', 'fluoride', 'totalMetals', 'mercury', 'cyanide', 'volatiles', 'pesticides'] as const),
+      ...(['polycyclic', 'trihalomethanes', 'haloacetic', 'oxyhalides', 'pfas533', 'lead', 'carbon'] as const),
+    ],
+    note: 'Ask the lab for bottles for bisphenol A and microcystin-LR. Acrylamide and epichlorohydrin go by the makers’ papers; radioactivity and Legionella have programmes of their own. The authority may leave out what is not likely to be found.',
+    source: annexII,
   },
 } as const satisfies Record<string, CountRule>;

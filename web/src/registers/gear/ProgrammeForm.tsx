@@ -1,4 +1,4 @@
-import { analysisIds, analysisName, bottleTables, type AnalysisId } from '@fonte/core/bottles';
+import { analysisIds, analysisName, bottleTables, type AnalysisId, type BottleTable } from '@fonte/core/bottles';
 import { readField } from '../../units/decimal.ts';
 import {
   countFor,
@@ -78,12 +78,12 @@ function usePointChoice(chosen: readonly string[]) {
 }
 
 /** How many samples a published rule asks for, by the size of the supply: a proposal for “how often”. */
-function Published({ take }: { take: (count: number, per: 'month' | 'year') => void }) {
+function Published({ table, take }: { table: BottleTable; take: (said: Partial<Values>) => void }) {
   const [rule, setRule] = useState<CountRuleId>('us-coliform');
   const [size, setSize] = useState('');
   const reading = readField(size);
   const count = reading.ok ? countFor(rule, reading.value) : null;
-  const { size: of, per, source } = countRule(rule);
+  const { size: of, per, source, analyses = [], note, leftUpTo } = countRule(rule);
   return (
     <details className="small">
       <summary>By the size of the supply, as published</summary>
@@ -106,11 +106,23 @@ function Published({ take }: { take: (count: number, per: 'month' | 'year') => v
           onChange={(event) => setSize(event.target.value)}
         />
         {count !== null && (
-          <button type="button" className="as-link strong" onClick={() => take(count, per)}>
+          <button
+            type="button"
+            className="as-link strong"
+            onClick={() =>
+              take({ times: String(count), per, counts: 'together', ...(analyses.length > 0 ? { analyses: [...analyses] } : {}) })
+            }
+          >
             Take {count} in each {per}
+            {analyses.length > 0 && ' and these analyses'}
           </button>
         )}
       </div>
+      {count === null && leftUpTo !== undefined && reading.ok && reading.value > 0 && (
+        <p>Up to {leftUpTo} m³ a day your authority sets the number.</p>
+      )}
+      {analyses.length > 0 && <p>{analyses.map((id) => analysisName(table, id)).join(', ')}.</p>}
+      {note && <p className="soft">{note}</p>}
       <p className="soft">{shownSource(source)}. Your authority’s own number comes first.</p>
     </details>
   );
@@ -179,7 +191,7 @@ function ProgrammeForm({ thing }: { thing: Programme | null }) {
             <DayInput />
           </Field>
         </div>
-        <Published take={(count, per) => form.set({ times: String(count), per, counts: 'together' })} />
+        <Published table={table} take={form.set} />
         <Field name="months" hint="None: all year">
           <Checkbox.Group options={monthNames} />
         </Field>
