@@ -3,6 +3,8 @@ export { duplicateDiffers, duplicatesMayDiffer } from './duplicates.ts';
 export * from './sums.ts';
 export * from './ranking.ts';
 export { limitSets } from './tables/index.ts';
+export { uncertaintyAllowed } from './performance.ts';
+export { metWhenRounded } from './rounding.ts';
 export * from './words.ts';
 export { groupsConcerned, type SpecialGroup } from './groups.ts';
 export { setsForWater, waterOf } from './uses.ts';

@@ -1,6 +1,6 @@
 import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { duplicatesMayDiffer, groupsConcerned, sayBecause, sayMissing, sayWeakness, type SumVerdict, waterOf } from '@fonte/core/limits';
+import { groupsConcerned, sayBecause, sayMissing, type SumVerdict, waterOf } from '@fonte/core/limits';
 import { inText, parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
@@ -17,6 +17,7 @@ import { Mark } from '../theme/Mark.tsx';
 import { verdictWords as words } from './verdictWords.ts';
 import { How } from '../working/Figure.tsx';
 import { Blanks, Refused } from './Beside.tsx';
+import { aboutResult } from './aboutResult.ts';
 import { headline } from './headline.ts';
 import { OnSite } from './OnSite.tsx';
 import { WorkedOut } from './WorkedOut.tsx';
@@ -188,35 +189,6 @@ function Sum({ sum }: { sum: SumVerdict }) {
   );
 }
 
-/** What was known of the sample and of the number besides the number, in sentences. */
-function about(one: RoundResult, because: readonly string[]): string {
-  const { result, verdict, purpose, doubt } = one;
-  const { limit, state, weakness } = verdict;
-  const isOver = state.startsWith('over-');
-  return [
-    purpose === 'duplicate' ? 'The duplicate.' : '',
-    one.isDissolved && weakness !== 'dissolved' ? 'Dissolved: what passed a filter.' : '',
-    weakness && (state === 'proves-nothing' || !isOver) ? sayWeakness(weakness) : '',
-    ...because,
-    one.isPreliminary && one.report ? 'Preliminary: the lab will report it again.' : '',
-    one.twin
-      ? `${one.twin.bottle}, the other bottle of this water, differs by ${Math.round(one.twin.by * 100)} %; up to ${duplicatesMayDiffer * 100} % is usual.`
-      : '',
-    doubt.length > 0 ? `In doubt: the blank ${doubt.join(', ')} holds it too.` : '',
-    result.estimated && one.report ? 'An estimate.' : '',
-    result.unusual ? 'Labs do not usually find so much or so little: look at the unit in the report.' : '',
-    sayBecause(result.parameter, verdict.because),
-    verdict.isWithinUncertainty
-      ? 'The value lies within the uncertainty that the lab states; the number decides (simple acceptance, ILAC-G8:09/2019).'
-      : '',
-    isOver ? (limit?.says ?? '') : '',
-    limit ? `${limit.place}.` : '',
-    limit?.note ? `${limit.note}.` : '',
-  ]
-    .filter((sentence) => sentence !== '')
-    .join(' ');
-}
-
 /** A count of the own bench as it was made: a most probable number, not what a judgement makes of it. */
 function asCounted(cultures: CultureBook, { bottle, parameter: of }: RoundResult['result']): { text: string; unit: string } {
   const found = benchCount(cultures, bottle);
@@ -252,7 +224,7 @@ function Line({ one }: { one: RoundResult }) {
         {verdict.close ? 'Meets, but close' : word}
       </span>
       <span className="small soft">
-        {about(one, [...because, box])}{' '}
+        {aboutResult(one, [...because, box])}{' '}
         {report
           ? `${round.reports.length > 1 ? `${report.name}, line` : 'Line'} ${result.line}: “${result.written.result} ${result.written.unit}”.`
           : bench
