@@ -173,6 +173,22 @@ describe('a report', () => {
     ]);
   });
 
+  it('gives its results to the system of its round, from the day asked for on', async () => {
+    const sha256 = await sha(upload(csv));
+    const { mapping } = await draft(sha256);
+    expect((await at.api.post(url(`/${sha256}/read`)).send({ id: newId(at.script.now), mapping })).status).toBe(201);
+    const systems = (await at.api.get('/api/systems')).body as string[];
+    expect(systems).toHaveLength(1);
+    const results = async (system: string, from: string) =>
+      (await at.api.get(`/api/systems/results?${String(new URLSearchParams({ system, from }))}`)).body as unknown;
+    expect(await results(systems[0]!, '2026-11-01')).toMatchObject([
+      { round: at.script.book, pointName: wellPoint.name, bottle: nitrogen, sample: 'routine', parameter: 'nitrate', form: 'value' },
+      { parameter: 'nitrite', form: 'below', reportingLimit: expect.closeTo(0.0328, 3) as number },
+    ]);
+    expect(await results(systems[0]!, '2026-12-01')).toEqual([]);
+    expect(await results('Another water', '2026-11-01')).toEqual([]);
+  });
+
   it('whose labels belong to another round says to which', async () => {
     const other = new Script(at.script.device, at.script.author);
     const plan = other.plan([], {
