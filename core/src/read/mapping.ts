@@ -28,6 +28,9 @@ export const Mapping = z.object({
   silicaAs: z.enum(['Si', 'ion']).optional(),
   /** The temperature in °C that conductivity is given at where neither name nor unit says it. */
   conductivityAt: z.enum(['20', '25']).optional(),
+  /** What hardness in mg/L is expressed as, and alkalinity. */
+  hardnessAs: z.enum(['CaCO3', 'CaO', 'Ca']).optional(),
+  alkalinityAs: z.enum(['CaCO3', 'HCO3']).optional(),
   /** The mark before decimals, where the numbers of the file do not show it. */
   decimals: z.enum(['point', 'comma']).optional(),
   /** Parts in a thousand, or in a million million. */

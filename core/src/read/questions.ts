@@ -9,6 +9,8 @@ export const fileQuestions = {
   'phosphorus-as': { key: 'phosphorusAs' },
   'silica-as': { key: 'silicaAs' },
   'conductivity-at': { key: 'conductivityAt' },
+  'hardness-as': { key: 'hardnessAs' },
+  'alkalinity-as': { key: 'alkalinityAs' },
   'thousand-or-decimal': { key: 'decimals' },
   ppt: { key: 'ppt' },
   fraction: { key: 'fraction' },

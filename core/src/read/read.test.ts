@@ -299,8 +299,8 @@ describe('names and units', () => {
     // What is in brackets is another thing, or a thing of its own.
     ['Conductivity (20 °C)', 'conductivity'],
     ['Chromium (VI)', 'chromium6'],
-    ['Sulfate (as S)', null],
-    ['Calcium (as CaCO3)', null],
+    ['Sulfate (as S)', 'sulfate'],
+    ['Calcium (as CaCO3)', 'calcium'],
     ['Hardness (Ca)', null],
     ['Faecal coliforms', 'thermotolerant'],
     ['Iron (limit)', null],
@@ -311,16 +311,16 @@ describe('names and units', () => {
   it.each([
     ['µg/L', 'ug/L', null],
     ['μg/l', 'ug/L', null],
-    ['mg/L N', 'mg/L', 'N'],
-    ['mg N/L', 'mg/L', 'N'],
-    ['mg/L NO₃', 'mg/L', 'ion'],
+    ['mg/L N', 'mg/L', 'n'],
+    ['mg N/L', 'mg/L', 'n'],
+    ['mg/L NO₃', 'mg/L', 'no3'],
     ['UFC/100 mL', 'per100mL', null],
     ['MPN/100mL', 'per100mL', null],
     ['mS/m', 'mS/m', null],
     ['mg/L CaCO3', 'mg/L CaCO3', null],
   ])('%s is %s as %s', (text, unit, as) => expect(unitCalled(text)).toEqual({ unit, as }));
 
-  it.each(['drops/bucket', 'µS/cm (30 °C)', 'ppt', '°F'])('does not know %s: made up, on another basis, or read in two ways', (text) =>
+  it.each(['drops/bucket', 'µS/cm (30 °C)', 'ppt'])('does not know %s: made up, at another temperature, or read in two ways', (text) =>
     expect(unitCalled(text)).toBeNull(),
   );
 });

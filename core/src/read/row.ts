@@ -1,14 +1,15 @@
 import type { BottleAtLab } from './at-lab.ts';
-import { type Basis } from './tables/bases.ts';
 import { isCounted, parameter, type ParameterId } from '../parameters/index.ts';
-import { convert, unit, type UnitId } from '../units/index.ts';
+import { convert, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
 import { swapped } from './collected.ts';
 import { reader, splitUnit, type Reader, type RowContext } from './context.ts';
 import type { Whose } from './labels.ts';
 import type { Mapping, Role } from './mapping.ts';
+import { fitting, into } from './cells/into.ts';
 import { isPartsPerT, type CalledUnit, type Named } from './cells/names.ts';
 import { basisQuestions } from './tables/bases.ts';
+import { factorOf, tokenOfWay } from './tables/forms.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
 import { readValue, saysNotFound, type CellStyle } from './cells/value.ts';
 
@@ -17,18 +18,29 @@ export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not
 
 const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH', 'dilution', '1']);
 
-/** How a result is expressed, as its name, its unit or a person says; a code where they do not agree or nobody says it. */
-function basisOf(name: Named, unitAs: Basis | null, mapping: Mapping): { as: Basis | null } | { code: string } {
-  const ways = parameter(name.parameter).expressedAs;
-  if (!ways) return unitAs === null ? { as: null } : { code: 'basis-contradicts' };
-  if (name.as && unitAs && name.as !== unitAs) return { code: 'basis-contradicts' };
+/** The formula that a result is expressed as, as its unit, its name or a person says; a code where they do not agree or nobody says it. */
+function formOf(name: Named, unitAs: string | null, mapping: Mapping): { as: string | null } | { code: string } {
+  const id = name.parameter;
+  if (unitAs !== null && factorOf(id, unitAs) === null) return { code: 'basis-contradicts' };
+  if (unitAs !== null && name.isFirm && factorOf(id, unitAs) !== factorOf(id, name.as!)) return { code: 'basis-contradicts' };
   const said = unitAs ?? name.as;
-  if (said && !(said in ways)) return { code: 'basis-contradicts' };
+  if (said !== null) return { as: said };
+  const ways = parameter(id).expressedAs;
+  if (!ways) return { as: null };
   const question = basisQuestions.find((one) => one.ways.every((way) => way in ways));
   // One way only: nothing else can be meant.
-  if (!question) return { as: Object.keys(ways)[0] as Basis };
-  const as = said ?? mapping[question.key];
-  return as ? { as } : { code: question.code };
+  const way = question ? mapping[question.key] : Object.keys(ways)[0];
+  return way === undefined ? { code: question!.code } : { as: tokenOfWay(id, way) };
+}
+
+/** How a number is taken to the parameter's own unit, with the unit that it stands in; a code where nobody can tell. */
+function intoOwn(name: Named, found: CalledUnit | null, mapping: Mapping): { inOwn: (number: number) => number } | { code: string } {
+  const form = formOf(name, found?.as ?? null, mapping);
+  if ('code' in form) return form;
+  const taken = into(name.parameter, found, form.as);
+  if ('inOwn' in taken || (taken.code !== 'hardness-as' && taken.code !== 'alkalinity-as')) return taken;
+  const way = taken.code === 'hardness-as' ? mapping.hardnessAs : mapping.alkalinityAs;
+  return way ? into(name.parameter, found, way.toLowerCase()) : taken;
 }
 
 const notHeld: Partial<Record<Whose['is'], string>> = { none: 'no-label', unknown: 'unknown-label' };
@@ -67,14 +79,12 @@ function unitOf(
       : words.unit(written);
   if (written !== '' && !inColumn) return fail('unit', 'unknown-unit');
   const inHeading = headed.result && headed.result !== '%' ? headed.result : null;
-  const said = [inCell, inColumn, name.unit, inHeading].filter((one) => one !== null);
+  const said = [inCell, inColumn, name.unit, inHeading].filter((one) => one !== null).map((one) => fitting(name.parameter, one));
   const called = said[0] ?? (noUnitNeeded.has(own) ? { unit: own, as: null } : null);
-  if (called && said.some((one) => one.unit !== called.unit)) return fail('unit', 'unit-contradicts');
-  if (called && unit(called.unit).dimension !== unit(own).dimension)
-    return fail('unit', 'wrong-unit', { unit: called.unit, parameter: name.parameter });
-  const bases = new Set(said.flatMap((one) => one.as ?? []));
-  if (bases.size > 1) return fail('unit', 'basis-contradicts');
-  return called && { unit: called.unit, as: [...bases][0] ?? null };
+  if (called && said.some((one) => one.unit !== called.unit || one.amount !== called.amount)) return fail('unit', 'unit-contradicts');
+  const forms = new Set(said.flatMap((one) => one.as ?? []));
+  if (forms.size > 1) return fail('unit', 'basis-contradicts');
+  return called && { ...called, as: [...forms][0] ?? null };
 }
 
 /**
@@ -141,12 +151,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   )
     return fail('reportingLimit', 'limit-unit');
   if (limit.value !== null && seen.value !== null && seen.value > limit.value) return fail('detectionLimit', 'limits-swapped');
-  const basis = basisOf(called, found?.as ?? null, mapping);
-  if ('code' in basis) return fail('unit', basis.code);
-
-  const own = parameter(id).unit;
-  const factor = (basis.as && parameter(id).expressedAs?.[basis.as]) ?? 1;
-  const inOwn = (number: number) => convert(number, found?.unit ?? own, own) * factor;
+  const taken = intoOwn(called, found, mapping);
+  if ('code' in taken) return fail('unit', taken.code, { ...(found ? { unit: found.unit } : {}), parameter: id });
+  const { inOwn } = taken;
   const bound =
     value.value ?? (value.form === 'below' ? namedBound(`${cell('result')} ${cell('qualifier')}`, limit.value, seen.value) : null);
   const number = bound === null ? null : inOwn(bound);

@@ -22,6 +22,7 @@ const expressed: Partial<Record<ParameterId, readonly string[]>> = {
   orthophosphate: ['PO4', 'P'],
   totalPhosphorus: ['P', 'PO4'],
   silica: ['SiO2', 'Si'],
+  unionisedAmmonia: ['NH3', 'N'],
 };
 
 const usualUnits: Partial<Record<UnitId, readonly string[]>> = {
@@ -41,6 +42,9 @@ const usualUnits: Partial<Record<UnitId, readonly string[]>> = {
   'uS/cm': ['µS/cm (25 °C)', 'µS/cm (20 °C)', 'mS/m (25 °C)', 'mS/m (20 °C)'],
   NTU: ['NTU', 'FNU'],
   degC: ['°C'],
+  '%': ['%'],
+  'g/kg': ['g/kg'],
+  'ohm.m': ['ohm·m'],
   mV: ['mV'],
   pH: ['pH'],
 };

@@ -48,6 +48,10 @@ const [calcium, carbon, oxygen] = [40.078, 12.011, 15.999];
 const bySource: readonly [UnitId, number, UnitId, string][] = [
   ['dH', (10 * (calcium + carbon + 3 * oxygen)) / (calcium + oxygen), 'mg/L CaCO3', '1 °dH is 10 mg/L as CaO (DIN 38409-6)'],
   ['fH', 10, 'mg/L CaCO3', '1 °f is 10 mg/L as CaCO3 (common practice)'],
+  ['eH', 64.79891 / 4.54609, 'mg/L CaCO3', '1 °e is a grain in an imperial gallon: 14.254 mg/L (common practice)'],
+  ['dS/m', 1000, 'uS/cm', 'a tenth of a siemens in ten centimetres (FAO 29: 1 dS/m is 1 mS/cm)'],
+  ['S/m', 10_000, 'uS/cm', 'a siemens is a million µS, a metre a hundred centimetres'],
+  ['uS/m', 0.01, 'uS/cm', 'a metre is a hundred centimetres'],
   ['ppm', 1, 'mg/L', 'a litre of dilute water is a kilogram (common practice)'],
   ['ppb', 1, 'ug/L', 'the same'],
   ['ppt', 1, 'ng/L', 'the same'],
@@ -76,7 +80,7 @@ describe('one of each unit', () => {
   it('is looked up elsewhere, or is the one that the others are told in', () => {
     const told = new Set([...byGnuUnits, ...bySource].map(([from]) => from));
     // What has no other of its kind cannot be converted.
-    const alone: UnitId[] = ['deg', 'pH', 'mV', 'kg/m3', 'm/s2', '%', '1', 'mg/L Pt', 'dilution', 'MFL'];
+    const alone: UnitId[] = ['deg', 'pH', 'mV', 'kg/m3', 'm/s2', '%', '1', 'mg/L Pt', 'dilution', 'MFL', 'g/kg', 'ohm.m'];
     const base: UnitId[] = ['m', 'm3', 'm3/s', 's', 'degC', 'mg/L', 'uS/cm', 'NTU', 'Pa', 'per100mL', 'mg/L CaCO3', '1/m', 'Bq/L', 'mSv'];
     expect(unitIds.filter((one) => !told.has(one) && !alone.includes(one) && !base.includes(one))).toEqual([]);
     for (const one of [...base, ...alone]) expect(inBase({ text: '1', unit: one }), one).toBe(one === '%' ? 0.01 : 1);

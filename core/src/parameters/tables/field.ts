@@ -31,5 +31,8 @@ export const looks = {
   taste: physical('Taste', null, null, { unit: 'dilution', decimals: 0 }),
   absorbance254: physical('Absorbance at 254 nm', null, null, { unit: '1/m', decimals: 1 }),
   absorbance436: physical('Absorbance at 436 nm', null, null, { unit: '1/m', decimals: 1 }),
+  oxygenSaturation: physical('Oxygen saturation', null, null, { unit: '%', decimals: 0, possible: [0, 200], usual: [1, 120] }),
+  salinity: physical('Salinity', null, null, { unit: 'g/kg', decimals: 1, possible: [0, 300] }),
+  resistivity: physical('Resistivity at 25 °C', null, null, { unit: 'ohm.m', decimals: 1, possible: [0.05, 200_000] }),
   sar: physical('Sodium adsorption ratio', 'SAR', null, { unit: '1', decimals: 1 }),
 };

@@ -16,6 +16,8 @@ export const salts = {
   alkalinity: ion('Alkalinity', null, null, { unit: 'mg/L CaCO3', decimals: 0, usualAtLab: [0.5, 1500] }),
   fluoride: ion('Fluoride', 'F', '16984-48-8', { unit: 'mg/L', decimals: 2, possible: [0, 200], usualAtLab: [0.005, 20] }),
   hardness: ion('Total hardness', null, null, { unit: 'mg/L CaCO3', decimals: 0, usualAtLab: [0.5, 3000] }),
+  calciumHardness: ion('Calcium hardness', null, null, { unit: 'mg/L CaCO3', decimals: 0 }),
+  alkalinityP: ion('Alkalinity to pH 8.3', null, null, { unit: 'mg/L CaCO3', decimals: 0 }),
   bicarbonate: ion('Bicarbonate', 'HCO₃', '71-52-3', { unit: 'mg/L', decimals: 0, usualAtLab: [0.5, 2000] }),
   carbonate: ion('Carbonate', 'CO₃', '3812-32-6', one),
   bromide: ion('Bromide', 'Br', '24959-67-9', { unit: 'mg/L', decimals: 3 }),
@@ -54,6 +56,11 @@ export const nutrients = {
     decimals: 3,
     usualAtLab: [0.0005, 100],
     expressedAs: ofNitrogen('NH4'),
+  }),
+  unionisedAmmonia: nutrient('Un-ionised ammonia (as NH₃)', null, null, {
+    unit: 'mg/L',
+    decimals: 4,
+    expressedAs: { N: perPart('NH3', 'N'), ion: 1 },
   }),
   nitrateNitrite: nutrient('Nitrate + nitrite (as N)', null, null, {
     unit: 'mg/L',

@@ -1,108 +1,26 @@
 import { parameter, type ParameterId } from '../../parameters/index.ts';
-import type { UnitId } from '../../units/index.ts';
-import { fold } from './fold.ts';
-import type { Basis } from '../tables/bases.ts';
 import { fractionWords, type Fraction } from '../tables/fractions.ts';
+import { factorOf, tokenOf, tokenOfWay } from '../tables/forms.ts';
 import { sumCalled } from '../tables/names/groups.ts';
-import { elements } from '../tables/bases.ts';
-import { parameterBySpelling as byParameterSpelling, unitSpellings } from '../tables/spellings.ts';
+import { methodWords, placeWords } from '../tables/said-beside.ts';
+import { parameterBySpelling } from '../tables/spellings.ts';
+import { fold } from './fold.ts';
+import { formulaCalled, plainUnit, unitCalled, type CalledUnit } from './units.ts';
 
-/** The longest cell that names a parameter, or a unit with what it is expressed as. */
+export { isPartsPerT, unitCalled, type CalledUnit } from './units.ts';
+
+/** The longest cell that names a parameter. */
 const longestName = 200;
-
-/** A unit as a lab writes it, with the expression it names. */
-export interface CalledUnit {
-  unit: UnitId;
-  as: Basis | null;
-}
 
 /** What a lab's wording for a parameter says; null for each thing that it does not say. */
 export interface Named {
   parameter: ParameterId;
   fraction: Fraction | null;
-  as: Basis | null;
+  /** The formula that results are expressed as, as a token: `n`, `no3`, `caco3`; a temperature of conductivity. */
+  as: string | null;
+  /** It says so of its own accord (`as N`, `NO3-N`), and does not only name the ion; a unit that says otherwise contradicts it. */
+  isFirm: boolean;
   unit: CalledUnit | null;
-}
-
-/** An index as a digit, a micro sign as u, small letters without accents. */
-const plainly = (text: string) =>
-  text
-    .normalize('NFKD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .toLowerCase()
-    .replace(/[μµ]/g, 'u')
-    .replace(/[₀-₉]/g, (digit) => String(digit.charCodeAt(0) - 0x2080));
-
-const lead = '(^|[^a-z])';
-/** How a unit says what it is expressed as: `mg/L N`, `mg/L NO3-N`, `mg/L as PO4`. */
-const inUnits = elements.flatMap(({ as, element, wholes }) => {
-  const like = (words: string) => new RegExp(`${lead}(?:(?:as|em|como)\\s+)?(?:${words})(?![a-z0-9])`);
-  return [
-    { as, pattern: like(`${element}-(?:${wholes})|(?:${wholes})-${element}|${element}`) },
-    { as: 'ion' as const, pattern: like(`(?:${element}-)?(?:${wholes})[+-]?`) },
-  ];
-});
-const at = /(?:(?:at|a|bei|@)\s*)?(20|25)\s*[°oº]?\s*c(?![a-z])/;
-
-/** Takes what is said of the expression out of a unit. */
-function splitBasis(plain: string): { rest: string; as: Basis | null } {
-  const without = (pattern: RegExp, as: Basis) => {
-    const match = pattern.exec(plain);
-    return match ? { rest: plain.replace(match[0], ' '), as } : null;
-  };
-  if (plain.includes('/100')) return { rest: plain, as: null };
-  if (/s\/c?m/.test(plain)) {
-    const degrees = at.exec(plain);
-    return degrees ? { rest: plain.replace(degrees[0], ' '), as: degrees[1] as Basis } : { rest: plain, as: null };
-  }
-  if (!/[mun]g/.test(plain)) return { rest: plain, as: null };
-  for (const { as, pattern } of inUnits) {
-    const split = without(pattern, as);
-    if (split) return split;
-  }
-  return { rest: plain, as: null };
-}
-
-/** A unit as a lab writes it, with the expression it names: `mg/L N` is mg/L, expressed as nitrogen. Null for what is not known. */
-export function unitCalled(text: string): CalledUnit | null {
-  if (text.length > longestName) return null;
-  const plain = plainly(text);
-  const whole = unitSpellings[plain.replace(/\s+/g, '')];
-  if (whole) return { unit: whole, as: null };
-  const { rest, as } = splitBasis(plain);
-  if (as === null) return null;
-  const bare = unitSpellings[rest.replace(/\(\s*\)/g, '').replace(/\s+/g, '')];
-  return bare ? { unit: bare, as } : null;
-}
-
-/** Whether a unit may be parts in a thousand or in a million million: nobody can tell from itself. */
-export const isPartsPerT = (text: string) => /^\s*ppt\s*$/i.test(text);
-
-/** Whether a name says that it is expressed as an element or as the whole: `Phosphate as P`, `PO4-P`, `Silica (SiO₂)`. */
-function basisOf(name: string, folded: string, element: string, whole: string, as: Basis): Basis | null {
-  const isElement = new RegExp(
-    `(as|em|en|como|als)\\s+${element}\\b|[([]\\s*${element}\\s*[)\\]]|${whole}[0-9+-]*\\s*-\\s*${element}\\b|\\b${element}\\s*-\\s*${whole}`,
-  );
-  if (isElement.test(plainly(name))) return as;
-  return folded.includes(whole) ? 'ion' : null;
-}
-
-/** How a name says that its result is expressed; null where it does not. */
-function basisIn(id: ParameterId, name: string): Basis | null {
-  const ways = parameter(id).expressedAs;
-  if (!ways) return null;
-  const folded = fold(name);
-  if ('25' in ways) {
-    const degrees = at.exec(plainly(name))?.[1] ?? /^ec(20|25)$/.exec(folded)?.[1];
-    return (degrees as Basis | undefined) ?? (folded.startsWith('specificconductance') ? '25' : null);
-  }
-  if ('P' in ways) return basisOf(name, folded, 'p', 'po4', 'P');
-  if ('Si' in ways) return basisOf(name, folded, 'si', 'sio2', 'Si');
-  const isN =
-    /(as|em|como)n$|^nitrogen|nitrogen$|stickstoff$|^azotoamoniacal$|^azoteammoniacal$|^azoto?(nitrico|nitroso)|^azotenitrique|^nitrogenonitrico/.test(
-      folded,
-    ) || /[([]\s*N\s*[)\]]|\bas\s+N\b|\bN\s*[-–]?\s*N[OH][₂₃₄234]|N[OH][₂₃₄234][+-]?\s*[-–]?\s*N\b|[-–]\s*N\b/.test(name);
-  return isN ? 'N' : /no3|no2|nh4/.test(folded) ? 'ion' : null;
 }
 
 /** The fraction that a word names; a letter alone only in a column of its own. */
@@ -111,97 +29,182 @@ export function fractionCalled(text: string, { letters = false } = {}): Fraction
   return (word.length > 1 || letters) && Object.hasOwn(fractionWords, word) ? fractionWords[word]! : null;
 }
 
-/** A name without its words for a fraction, which say one thing or nothing. */
-function splitFraction(name: string): { rest: string; fraction: Fraction | null } | null {
-  const found = new Set<Fraction>();
-  const rest = name.replace(/total recoverable|(?:non|não|sin)\s+filtr\p{L}+|\p{L}{3,}/giu, (word) => {
+/** What was found beside the substance in a wording. */
+interface Said {
+  fractions: ReadonlySet<Fraction>;
+  /** Formulas and temperatures that it says of its own accord. */
+  forms: ReadonlySet<string>;
+  unit: CalledUnit | null;
+}
+
+const nothing: Said = { fractions: new Set(), forms: new Set(), unit: null };
+
+const temperature = /(?:^|[\s,;(])(?:@|at|à|a|bei)?\s*(20|25)\s*(?:°|º|o|deg\.?(?:rees)?)?\s*C(?![\p{L}])\.?/iu;
+const introduced =
+  /[\s,;]+(?:(?:expressed|reported|calculated|calc\.?|exprim\p{L}*|expres\p{L}*|berechnet|angegeben|ausgedr\p{L}*)\s+)?(?:as|en|em|como|als|comme)\s+([A-Za-z][A-Za-z0-9₀-₉⁰-⁹⁺⁻+-]*)\s*$/iu;
+/** `NO3-N`, `Nitrate-N`, `SO4-S`; `N-NO3`. Capitals: a name may well end in the letter. */
+const withElement = /^(.+?)\s*[-–_]\s*(N|P|S|Si)$/;
+const elementFirst = /^(N|P|S|Si)\s*[-–]\s*(.+)$/;
+/** `NO3N`, the hyphen left out. */
+const joined = /^((?:NO|NH|PO|SO)[2-4₂-₄])(N|P|S)$/;
+const fractionPhrase = /total recoverable|acid.?soluble|(?:non|não|sin)\s+filtr\p{L}+|\p{L}{3,}/giu;
+
+/** What can be taken off a wording, each with what is left of it and what it said. */
+function peeled(name: string, said: Said): [string, Said][] {
+  const found: [string, Said][] = [];
+  const withForm = (rest: string, form: string | null) => {
+    if (form !== null) found.push([rest, { ...said, forms: new Set([...said.forms, form]) }]);
+  };
+  const degrees = temperature.exec(name);
+  if (degrees) withForm(name.replace(degrees[0], ' '), degrees[1]!);
+  const phrase = introduced.exec(name);
+  if (phrase) withForm(name.slice(0, phrase.index), formulaCalled(phrase[1]!));
+  const behind = withElement.exec(name) ?? joined.exec(name);
+  if (behind) withForm(behind[1]!, behind[2]!.toLowerCase());
+  const before = elementFirst.exec(name);
+  if (before) withForm(before[2]!, before[1]!.toLowerCase());
+  for (const word of name.match(fractionPhrase) ?? []) {
     const fraction = fractionCalled(word);
-    if (fraction) found.add(fraction);
-    return fraction ? ' ' : word;
-  });
-  return found.size > 1 ? null : { rest, fraction: [...found][0] ?? null };
+    if (fraction) found.push([name.replace(word, ' '), { ...said, fractions: new Set([...said.fractions, fraction]) }]);
+  }
+  const place = placeWords.exec(name);
+  if (place) found.push([name.replace(place[0], ' '), said]);
+  if (!said.unit)
+    for (const gap of name.matchAll(/[\s,;_]+/g)) {
+      const unit = unitCalled(name.slice(gap.index + gap[0].length));
+      if (unit) found.push([name.slice(0, gap.index), { ...said, unit }]);
+    }
+  return found;
 }
 
-/** What may stand in brackets behind a name and changes nothing that is read of it. */
-function isHarmless(id: ParameterId, bracket: string): boolean {
-  const said = fold(bracket);
-  return (
-    said === '' ||
-    byParameterSpelling.get(said) === id ||
-    (basisIn(id, `(${bracket})`) !== null && /^(as|em|en|como|als|at|a|bei)?(n|no3|no2|nh4|p|po4|si|sio2|2[05]c)$/.test(said)) ||
-    // Of pH and of turbidity it is the temperature of the lab's room.
-    (id === 'ph' && /^(at|a|bei)?2[05]c$/.test(said))
-  );
-}
+/** How often something may be taken off a wording: more is prose. */
+const mostPeeled = 4;
 
-/** The parameter that a name without units and brackets means, with its fraction. */
-function bareName(name: string): Pick<Named, 'parameter' | 'fraction'> | null {
-  const whole = byParameterSpelling.get(fold(name));
-  if (whole) return { parameter: whole, fraction: null };
-  const sum = sumCalled(name);
-  if (sum) return { parameter: sum, fraction: null };
-  const split = splitFraction(name);
-  const id = split && byParameterSpelling.get(fold(split.rest));
-  if (!id || !split.fraction) return null;
-  const { isBound, kind, expressedAs } = parameter(id);
-  if (isBound) return { parameter: id, fraction: split.fraction };
-  // A salt is dissolved in any case; of anything else a fraction would be another thing: total phosphate is not orthophosphate.
-  const isSalt = kind === 'ion' || (kind === 'nutrient' && 'N' in (expressedAs ?? {}));
-  return isSalt ? { parameter: id, fraction: null } : null;
-}
+const trimmed = (name: string) => name.replace(/^[\s,;:._–-]+|[\s,;:._–-]+$/g, '');
 
-/** A name with its unit behind it: `Iron mg/L`, `Iron, µg/L`, `Iron_mg/L`. */
-function nameThenUnit(name: string): Named | null {
-  for (const gap of name.matchAll(/[\s,;_]+/g)) {
-    const unit = unitCalled(name.slice(gap.index + gap[0].length));
-    const before = unit && bareName(name.slice(0, gap.index));
-    if (before) return { ...before, as: basisIn(before.parameter, name.slice(0, gap.index)) ?? unit.as, unit };
+/** A substance that is called so, whole, with what was taken off before; null where nothing of it is known. */
+function substanceOf(written: string, said: Said, left = mostPeeled): { id: ParameterId; said: Said; spelt: string } | null {
+  const name = trimmed(written);
+  if (name === '') return null;
+  const id = parameterBySpelling.get(fold(name)) ?? sumCalled(name);
+  if (id) return { id, said: { ...said, forms: new Set([...said.forms, ...formsInSpelling(id, name).forms]) }, spelt: name };
+  if (left === 0) return null;
+  for (const [rest, more] of peeled(name, said)) {
+    const found = substanceOf(rest, more, left - 1);
+    if (found) return found;
   }
   return null;
 }
 
-/** A name with its unit in brackets that hold brackets: `Conductivity [µS/cm (25 °C)]`. */
-function nameAndNested(name: string): Named | null {
-  const [, before, inner] = /^([^([]+)[([](.*[([].*)[)\]]\s*$/.exec(name) ?? [];
-  const unit = inner && unitCalled(inner);
-  const bare = unit && bareName(before!);
-  if (!bare) return null;
-  const as = basisIn(bare.parameter, before!);
-  return as && unit.as && as !== unit.as ? null : { ...bare, as: unit.as ?? as, unit };
+const introducing = /^(?:(?:expressed|exprim\p{L}*|expres\p{L}*|berechnet)\s+)?(?:as|en|em|como|als|comme)\s+/iu;
+
+/** What may stand in brackets behind a name; null for what nobody knows. */
+function bracketSays(id: ParameterId, bracket: string, said: Said): Said | null {
+  const text = trimmed(bracket);
+  if (text === '') return said;
+  const fraction = fractionCalled(text);
+  if (fraction) return { ...said, fractions: new Set([...said.fractions, fraction]) };
+  const form = formulaCalled(text.replace(introducing, ''));
+  // `Hardness (Ca)` is that of calcium; `Hardness (as Ca)` is how it is given.
+  const other = introducing.test(text) ? undefined : parameterBySpelling.get(fold(text));
+  if (other !== undefined && other !== id) return null;
+  const isOwn = parameterBySpelling.get(fold(text)) === id;
+  const isSymbol = isOwn && form === null;
+  if (isSymbol) return said;
+  // `Nitrate (NO3)` names the ion; `Nitrate (as NO3)` says how it is given.
+  if (form !== null && factorOf(id, form) !== null)
+    return isOwn && fold(text) === form ? said : { ...said, forms: new Set([...said.forms, form]) };
+  const degrees = temperature.exec(` ${text}`);
+  if (degrees && trimmed(` ${text}`.replace(degrees[0], ' ')) === '') return { ...said, forms: new Set([...said.forms, degrees[1]!]) };
+  const unit = unitCalled(text);
+  if (unit && !said.unit) return { ...said, unit };
+  return isOwn || placeWords.test(text) || methodWords.test(text) ? said : null;
+}
+
+/** How a name itself says what it is expressed as, without saying “as”: a symbol in it, or the word for nitrogen. */
+function weakForm(id: ParameterId, name: string): string | null {
+  const { expressedAs: ways } = parameter(id);
+  if (!ways) return null;
+  const folded = fold(name);
+  if ('25' in ways) return /^ec(20|25)$/.exec(folded)?.[1] ?? (folded.includes('specificconductance') ? '25' : null);
+  if ('N' in ways && /nitrogen|stickstoff|^azot|azote?(nitr|ammon)|nitrogeno/.test(folded)) return 'n';
+  if ('N' in ways && /(^|[^a-z])n(no3|no2|nh4|nh3)|(no3|no2|nh4|nh3)n$/.test(folded)) return 'n';
+  const ion = tokenOfWay(id, 'ion');
+  return 'ion' in ways && ion !== '' && folded.includes(ion) ? ion : null;
+}
+
+/** A fraction says something of what may hang on particles; of a salt it says nothing, and of anything else it makes another thing of it. */
+function fractionOf(id: ParameterId, fractions: ReadonlySet<Fraction>): { fraction: Fraction | null } | null {
+  if (fractions.size === 0) return { fraction: null };
+  if (fractions.size > 1) return null;
+  const { isBound, kind, expressedAs } = parameter(id);
+  if (isBound) return { fraction: [...fractions][0]! };
+  return kind === 'ion' || (kind === 'nutrient' && 'N' in (expressedAs ?? {})) ? { fraction: null } : null;
+}
+
+/** What the parts of a wording say together; null where they do not agree. */
+function together(id: ParameterId, name: string, said: Said): Named | null {
+  const fraction = fractionOf(id, said.fractions);
+  if (!fraction) return null;
+  const { expressedAs } = parameter(id);
+  // Of what has no temperature in its number it is that of the lab's room.
+  const isOfConductivity = expressedAs !== undefined && '25' in expressedAs;
+  const forms = [...said.forms].filter((form) => isOfConductivity || !/^2[05]$/.test(form));
+  if (forms.length > 1 || forms.some((form) => factorOf(id, form) === null)) return null;
+  const [firm] = forms;
+  return { parameter: id, ...fraction, as: firm ?? weakForm(id, name), isFirm: firm !== undefined, unit: said.unit };
 }
 
 /**
- * What a lab's wording means, or null: the whole of it, or what stands before brackets that say nothing else. What is in brackets
- * is never dropped unread: `chromium (VI)` is not chromium, and `sulfate (as S)` not sulfate.
+ * What a lab's wording means, or null: a substance with what is said beside it, in any order. Nothing in it is dropped unread: `chromium
+ * (VI)` is not chromium, and `sulfate (as S)` not sulfate.
+ * @example named('Ammonium (als NH4), gelöst').as // 'nh4'
  */
 export function named(written: string): Named | null {
-  if (written.length > longestName) return null;
-  const nested = nameAndNested(written);
-  if (nested) return nested;
-  const name = written.replaceAll('[', '(').replaceAll(']', ')');
-  const brackets = [...name.matchAll(/\(([^()]*)\)/g)].map((match) => match[1]!);
-  const outside = name.replace(/\([^()]*\)/g, ' ');
-  const whole = byParameterSpelling.get(fold(name));
-  const bare = whole ? { parameter: whole, fraction: null } : bareName(outside);
-  if (!bare) return brackets.length === 0 ? nameThenUnit(name) : null;
-  const { parameter: id } = bare;
-  const found: Named = { ...bare, as: basisIn(id, name), unit: null };
-  for (const bracket of whole ? [] : brackets) {
-    if (isHarmless(id, bracket)) continue;
-    const fraction = fractionCalled(bracket);
-    const unit = unitCalled(bracket);
-    if (fraction && (!parameter(id).isBound || (found.fraction ?? fraction) === fraction)) {
-      if (parameter(id).isBound) found.fraction = fraction;
-    } else if (unit && !found.unit) found.unit = unit;
-    else return null;
+  if (written.length > longestName || written.trim() === '') return null;
+  const name = written.replaceAll('[', '(').replaceAll(']', ')').replace(/\s+/g, ' ').trim();
+  const whole = parameterBySpelling.get(fold(name));
+  if (whole) return together(whole, name, formsInSpelling(whole, name));
+  const { outside, brackets } = splitBrackets(name);
+  const found = substanceOf(outside, nothing);
+  if (!found) return null;
+  let said: Said | null = found.said;
+  for (const bracket of brackets) if (said) said = bracketSays(found.id, bracket, said);
+  return said && together(found.id, `${found.spelt} ${brackets.join(' ')}`, said);
+}
+
+/** A spelling that is known as a whole may say how it is expressed all the same: `Nitrate as N`, `Conductivity at 20 °C`. */
+function formsInSpelling(id: ParameterId, name: string): Said {
+  const { outside, brackets } = splitBrackets(name);
+  const forms = new Set<string>();
+  const phrase = introduced.exec(outside) ?? brackets.map((one) => introduced.exec(` ${one}`)).find((one) => one !== null);
+  const form = phrase ? formulaCalled(phrase[1]!) : null;
+  if (form !== null && factorOf(id, form) !== null) forms.add(form);
+  const element = (withElement.exec(outside) ?? joined.exec(outside))?.[2] ?? elementFirst.exec(outside)?.[1];
+  if (element && factorOf(id, element.toLowerCase()) !== null) forms.add(element.toLowerCase());
+  const degrees = '25' in (parameter(id).expressedAs ?? {}) ? temperature.exec(name) : null;
+  if (degrees) forms.add(degrees[1]!);
+  return { ...nothing, forms };
+}
+
+/** A wording without its brackets, and what stands in them; brackets within brackets belong to the outer ones. */
+function splitBrackets(name: string): { outside: string; brackets: string[] } {
+  const brackets: string[] = [];
+  let outside = '';
+  let open = '';
+  let depth = 0;
+  for (const letter of name) {
+    if (letter === ')' && depth > 0 && --depth === 0) {
+      brackets.push(open);
+      open = '';
+      outside += ' ';
+      continue;
+    }
+    if (depth > 0) open += letter;
+    else if (letter !== '(') outside += letter;
+    if (letter === '(' && depth++ > 0 && depth > 8) return { outside: name, brackets: [] };
   }
-  if (found.as && found.unit?.as && found.as !== found.unit.as && !whole) {
-    // `Nitrate (mg/L N)` names the ion and says how it is given; only a basis of the name's own contradicts.
-    const own =
-      basisIn(id, outside) ?? brackets.map((one) => (unitCalled(one) ? null : basisIn(id, `(${one})`))).find((one) => one !== null);
-    if (own && own !== found.unit.as) return null;
-  }
-  return { ...found, as: found.unit?.as ?? found.as };
+  return depth === 0 ? { outside, brackets } : { outside: name, brackets: [] };
 }
 
 /** The unit that stands in a heading: `Result (µg/L)`, `RL mg/L`; `%` where it speaks of a share. */
@@ -211,9 +214,14 @@ export function unitInHeading(heading: string): CalledUnit | '%' | null {
   const bracket = /[[(]([^()[\]]*)[)\]]/.exec(heading)?.[1];
   const inBracket = bracket === undefined ? null : unitCalled(bracket);
   if (inBracket) return inBracket;
-  const last = heading.trim().split(/[\s,;_]+/);
-  return last.length > 1 ? unitCalled(last.at(-1)!) : null;
+  for (const gap of heading.trim().matchAll(/[\s,;_]+/g)) {
+    const unit = unitCalled(heading.trim().slice(gap.index + gap[0].length));
+    if (unit) return unit;
+  }
+  return null;
 }
 
 /** The parameter a lab's wording means, or null. */
 export const parameterCalled = (name: string): ParameterId | null => named(name)?.parameter ?? null;
+
+export { plainUnit, tokenOf };

@@ -1,5 +1,5 @@
-/** How a result is expressed: as an element or as the ion or oxide; at 20 or at 25 °C. */
-export type Basis = 'N' | 'P' | 'Si' | 'ion' | '20' | '25';
+/** How a result is expressed: as an element or as the ion or oxide; at 20 or at 25 °C; hardness and alkalinity as one of several salts. */
+export type Basis = 'N' | 'P' | 'Si' | 'ion' | '20' | '25' | 'CaCO3' | 'CaO' | 'Ca' | 'HCO3';
 
 /** What has to be asked about a result that is expressed in several ways, and under which key of a mapping the answer stands. */
 export const basisQuestions = [
@@ -7,6 +7,8 @@ export const basisQuestions = [
   { ways: ['P', 'ion'], code: 'phosphorus-as', key: 'phosphorusAs' },
   { ways: ['Si', 'ion'], code: 'silica-as', key: 'silicaAs' },
   { ways: ['20', '25'], code: 'conductivity-at', key: 'conductivityAt' },
+  { ways: ['CaCO3', 'CaO', 'Ca'], code: 'hardness-as', key: 'hardnessAs' },
+  { ways: ['CaCO3', 'HCO3'], code: 'alkalinity-as', key: 'alkalinityAs' },
 ] as const satisfies readonly { ways: readonly Basis[]; code: string; key: string }[];
 
 /** The ways as they are offered, by their names. */
@@ -17,11 +19,8 @@ export const basisNames: Readonly<Record<Basis, string>> = {
   ion: 'as the ion',
   '20': 'at 20 °C',
   '25': 'at 25 °C',
+  CaCO3: 'as calcium carbonate (CaCO₃)',
+  CaO: 'as calcium oxide (CaO)',
+  Ca: 'as calcium (Ca)',
+  HCO3: 'as bicarbonate (HCO₃)',
 };
-
-/** An element that results are expressed as, and what else the same results are expressed as: how names and units say it, in small letters. */
-export const elements = [
-  { as: 'N', element: 'n', wholes: 'no3|no2|nh4' },
-  { as: 'P', element: 'p', wholes: 'po4' },
-  { as: 'Si', element: 'si', wholes: 'sio2' },
-] as const satisfies readonly { as: Basis; element: string; wholes: string }[];

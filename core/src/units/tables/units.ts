@@ -5,7 +5,7 @@
  * Sources: exact definitions of the SI Brochure, 9th ed. (2019); US customary lengths and the US gallon from NIST
  * Handbook 44, app. C (1 ft = 0.3048 m, 1 US gal = 3.785411784 L, both exact). mg/L = ppm holds for dilute water only
  * (common practice). Hardness: 1 gpg = 17.118 mg/L as CaCO3 by definition (64.79891 mg per 3.785411784 L);
- * 1 °dH = 10 mg/L CaO = 17.848 mg/L as CaCO3; 1 °f = 10 mg/L as CaCO3 (common practice).
+ * 1 °dH = 10 mg/L CaO = 17.848 mg/L as CaCO3; 1 °f = 10 mg/L as CaCO3; 1 °e = 1 grain per imperial gallon (4.54609 L) (common practice).
  * Pressures: NIST SP 811 (2008), app. B.8: 1 psi = 6894.757 Pa, 1 inHg = 3386.389 Pa, 1 mmHg = 133.3224 Pa; conventional columns of
  * water of 1000 kg/m³ under 9.80665 m/s²: 1 mH2O = 9806.65 Pa, 1 ftH2O = 2989.06692 Pa, 1 inH2O = 249.08891 Pa.
  * Activity: 1 Ci = 3.7 × 10¹⁰ Bq; dose: 1 rem = 0.01 Sv (NIST SP 811, exact). Colour: the units of Hazen, TCU and Pt-Co are 1 mg/L Pt (ISO 7887).
@@ -25,6 +25,8 @@ export type Dimension =
   | 'temperature'
   | 'concentration'
   | 'conductivity'
+  | 'resistivity'
+  | 'salinity'
   | 'turbidity'
   | 'acidity'
   | 'potential'
@@ -89,6 +91,10 @@ export const units = {
   'uS/cm': { dimension: 'conductivity', label: 'µS/cm', factor: 1 },
   'mS/cm': { dimension: 'conductivity', label: 'mS/cm', factor: 1e3 },
   'mS/m': { dimension: 'conductivity', label: 'mS/m', factor: 10 },
+  'dS/m': { dimension: 'conductivity', label: 'dS/m', factor: 1e3 },
+  'S/m': { dimension: 'conductivity', label: 'S/m', factor: 1e4 },
+  'uS/m': { dimension: 'conductivity', label: 'µS/m', factor: 0.01 },
+  'ohm.m': { dimension: 'resistivity', label: 'Ω·m', factor: 1 },
 
   NTU: { dimension: 'turbidity', label: 'NTU', factor: 1 },
   FNU: { dimension: 'turbidity', label: 'FNU', factor: 1 },
@@ -117,6 +123,7 @@ export const units = {
   gpg: { dimension: 'hardness', label: 'gr/gal (US)', factor: 64.79891 / 3.785411784 },
   dH: { dimension: 'hardness', label: '°dH', factor: 17.848 },
   fH: { dimension: 'hardness', label: '°f', factor: 10 },
+  eH: { dimension: 'hardness', label: '°e', factor: 64.79891 / 4.54609 },
 
   'mg/L Pt': { dimension: 'colour', label: 'mg/L Pt', factor: 1 },
   dilution: { dimension: 'dilution', label: 'dilution number', factor: 1 },
@@ -134,6 +141,7 @@ export const units = {
   'kg/m3': { dimension: 'density', label: 'kg/m³', factor: 1 },
   'm/s2': { dimension: 'acceleration', label: 'm/s²', factor: 1 },
 
+  'g/kg': { dimension: 'salinity', label: 'g/kg', factor: 1 },
   '%': { dimension: 'ratio', label: '%', factor: 0.01 },
   '1': { dimension: 'number', label: '', factor: 1 },
 } as const satisfies Record<string, UnitRow>;

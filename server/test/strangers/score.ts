@@ -1,0 +1,183 @@
+import { parameter, parameterIds, type ParameterId } from '@fonte/core/parameters';
+import { readReport, type BottleAtLab, type LabResult, type Mapping, type ReportDraft, type ReportTable } from '@fonte/core/read';
+import { convert, type UnitId } from '@fonte/core/units';
+import { tableIn } from '../../src/read/formats/index.ts';
+import { bytesOf, type TrueFile, type TrueResult } from './truth.ts';
+
+/** The round that the files are of: four points, wells and taps, each with a bottle of every letter. */
+const letters = { B: null, G: null, M: 'dissolved', T: 'total', N: null, A: null, V: null } as const;
+const points = ['PT', 'MW', 'TP'].flatMap((kind) => [1, 2, 3, 4].map((number) => `${kind}${number}`));
+
+function bottlesOf(file: string): Map<string, BottleAtLab> {
+  const wells = file.startsWith('en-28') ? Array.from({ length: 2500 }, (_, index) => `MW${index + 1}`) : points;
+  return new Map(
+    wells.flatMap((point) =>
+      Object.entries(letters).map(([letter, fraction]): [string, BottleAtLab] => [
+        `261201A-${point}-${letter}`,
+        {
+          name: letter,
+          parameters: parameterIds,
+          filledOn: '2026-12-01',
+          visit: point,
+          sample: `261201A-${point}`,
+          ...(fraction ? { fraction } : {}),
+        },
+      ]),
+    ),
+  );
+}
+
+/** Their names of parameters where they are not ours. */
+const ours: Readonly<Record<string, ParameterId>> = {
+  nitratePlusNitrite: 'nitrateNitrite',
+  phosphate: 'orthophosphate',
+  phosphorusTotal: 'totalPhosphorus',
+  conductivity20: 'conductivity',
+  conductivity25: 'conductivity',
+  toc: 'organicCarbon',
+  permanganateIndex: 'oxidisability',
+  dissolvedOxygen: 'oxygen',
+  tds: 'dissolvedSolids',
+  dichloroethane12: 'dichloroethane12',
+};
+
+const oursOf = (id: string): ParameterId | null => {
+  const own = ours[id] ?? id;
+  return (parameterIds as readonly string[]).includes(own) ? (own as ParameterId) : null;
+};
+
+const unitIds: Readonly<Record<string, UnitId>> = {
+  'µg/L': 'ug/L',
+  'µS/cm': 'uS/cm',
+  '°C': 'degC',
+  '°dH': 'dH',
+  '°f': 'fH',
+  'MPN/100mL': 'per100mL',
+  'CFU/100mL': 'per100mL',
+  '/100mL': 'per100mL',
+  'CFU/mL': 'permL',
+  'mg/L Pt-Co': 'mg/L Pt',
+};
+
+/** What takes a basis of theirs to ours, by their factors. */
+const toIon: Readonly<Record<string, number>> = {
+  'nitrate N': 4.4268,
+  'nitrite N': 3.2845,
+  'ammonium N': 1.2878,
+  'orthophosphate P': 3.0661,
+  'orthophosphate P2O5': 3.0661 / 2.2914,
+  'sulfate S': 2.996,
+  'silica Si': 2.1393,
+  'bicarbonate CaCO3': 61.02 / 50.04,
+  'alkalinity HCO3': 50.04 / 61.02,
+};
+
+/** A value of theirs in the parameter's own unit and basis; NaN where it cannot be taken there. */
+function inOurs(id: ParameterId, { parameter: theirs, value, unit, expressedAs }: TrueResult): number {
+  if (value === null) return NaN;
+  const own = parameter(id).unit;
+  let number = value;
+  if (theirs === 'conductivity20') number *= 1.116;
+  const ways = parameter(id).expressedAs;
+  let factor = toIon[`${id} ${expressedAs}`] ?? 1;
+  if (ways && expressedAs && expressedAs in ways) factor = (ways as Record<string, number>)[expressedAs]!;
+  if (unit === 'gpg') return number * 17.12;
+  if (unit === 'mmol/L' && id === 'hardness') return number * 100.09;
+  if ((unit === 'mmol/L' || unit === 'meq/L') && id === 'alkalinity') return number * 50.04;
+  if (unit === '°f' && id === 'alkalinity') return number * 10;
+  if (id === 'turbidity' || unit === null) return number;
+  const from = (unitIds[unit] ?? unit) as UnitId;
+  try {
+    return convert(number * factor, from === 'mg/L' && own === 'mg/L CaCO3' ? own : from, own);
+  } catch {
+    return NaN;
+  }
+}
+
+const forms: Readonly<Record<TrueResult['operator'], LabResult['form']>> = {
+  '=': 'value',
+  '<': 'below',
+  '>': 'above',
+  present: 'present',
+  absent: 'absent',
+  tntc: 'uncountable',
+};
+
+/** Whether what we read is what is true; why not, where it is not. */
+function differs(read: LabResult, truth: TrueResult): string | null {
+  const id = oursOf(truth.parameter);
+  if (!id) return `parameter ${truth.parameter}`;
+  if (read.form !== forms[truth.operator]) return `${read.form} for ${truth.operator}`;
+  if (truth.operator !== '=' && truth.operator !== '<' && truth.operator !== '>') return null;
+  const value = inOurs(id, truth);
+  if (read.value === null || !(Math.abs(read.value - value) <= Math.abs(value) * 0.005 + 1e-12))
+    return `${read.value} for ${value} (${truth.value} ${truth.unit} ${truth.expressedAs ?? ''})`;
+  const fractions = [truth.fraction, ...('alsoAcceptFraction' in truth ? [truth.alsoAcceptFraction] : [])];
+  return fractions.includes(read.fraction ?? null) || (read.fraction === undefined && !truth.fraction) || !parameter(id).isBound
+    ? null
+    : `fraction ${read.fraction ?? 'none'} for ${truth.fraction}`;
+}
+
+export interface Score {
+  file: string;
+  right: number;
+  /** Of those that have one reading. */
+  of: number;
+  wrong: string[];
+  /** Read without a question, though two readings exist. */
+  silent: string[];
+  missed: string[];
+  questions: number;
+}
+
+const isHeld = (bottle: string, id: string) => bottle === id || (bottle.startsWith(`${id}-`) && bottle.length === id.length + 2);
+
+/** Holds what was read of a file against what is true of it. */
+export function score(truth: TrueFile, results: readonly LabResult[], draft: ReportDraft | null): Score {
+  const open = new Set(results);
+  const found: Score = { file: truth.file, right: 0, of: 0, wrong: [], silent: [], missed: [], questions: draft?.questions.length ?? 0 };
+  const matching = (one: TrueResult) => {
+    const id = oursOf(one.parameter);
+    const fits = [...open].filter((read) => read.parameter === id && isHeld(read.bottle, one.matches ?? one.id));
+    const byLine = fits.filter((read) => read.line === one.record);
+    return byLine.find((read) => differs(read, one) === null) ?? byLine[0] ?? fits.find((read) => differs(read, one) === null);
+  };
+  const say = (one: TrueResult) => `${one.record} ${one.id} ${one.parameter} ${one.operator}${one.value ?? ''} ${one.unit ?? ''}`;
+  for (const one of truth.results.filter(({ mustBe }) => mustBe === 'read')) {
+    found.of += 1;
+    const read = matching(one);
+    if (!read) {
+      const why = [...(draft?.unread ?? []), ...(draft?.apart ?? [])]
+        .filter(({ line }) => line === one.record)
+        .map(({ code, cell }) => `${code} “${cell}”`);
+      found.missed.push(`${say(one)}: ${why.slice(0, 3).join(', ')}`);
+      continue;
+    }
+    open.delete(read);
+    const also = (one.alsoAccept ?? []).map((more) => ({ ...one, ...more }));
+    const why = [one, ...also].map((each) => differs(read, each));
+    if (why.includes(null)) found.right += 1;
+    else found.wrong.push(`${say(one)}: ${why[0]}`);
+  }
+  for (const one of truth.results.filter(({ mustBe }) => mustBe !== 'read')) {
+    const read = matching(one);
+    if (!read) continue;
+    open.delete(read);
+    const also = (one.alsoAccept ?? []).map((more) => ({ ...one, ...more }));
+    if (!also.some((each) => differs(read, each) === null)) found.silent.push(`${say(one)}: read as ${read.form} ${read.value}`);
+  }
+  if (truth.resultsComplete !== false)
+    for (const read of open)
+      if (
+        ![...truth.results].some(
+          (one) => oursOf(one.parameter) === read.parameter && isHeld(read.bottle, one.matches ?? one.id) && differs(read, one) === null,
+        )
+      )
+        found.wrong.push(`${read.line} ${read.bottle} ${read.parameter} ${read.form} ${read.value}: in no row`);
+  return found;
+}
+
+/** Reads a file as the product does, with what a person said of it. */
+export async function readOf(file: string, mapping?: Mapping, table?: ReportTable): Promise<ReturnType<typeof readReport>> {
+  return readReport(table ?? (await tableIn(bytesOf(file))), bottlesOf(file), mapping);
+}
