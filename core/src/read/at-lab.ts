@@ -1,3 +1,4 @@
+import type { Fraction } from './tables/fractions.ts';
 import type { ParameterId } from '../parameters/index.ts';
 
 /** A bottle that results may belong to: its kind, what can be told from it, and when it was filled, by the site's wall clock. */
@@ -7,6 +8,8 @@ export interface BottleAtLab {
   parameters: readonly ParameterId[];
   /** What is waited for; all of them where it is left out. */
   asked?: readonly ParameterId[];
+  /** What of a metal is in it, where it is for metals: filtered or not. */
+  fraction?: Fraction;
   /** One of what was asked for is enough. */
   isAnyOf?: true;
   /** The label of the sample that several vials make together: a report may name either. */

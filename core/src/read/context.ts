@@ -1,3 +1,4 @@
+import type { UnitId } from '../units/index.ts';
 import type { Data } from '../findings/index.ts';
 import type { BottleAtLab, BottlesByLabel } from './at-lab.ts';
 import { possibleDays, timeOfDay } from './cells/dates.ts';
@@ -95,6 +96,8 @@ export interface RowContext {
   filledAt: ReadonlyMap<string, readonly [string, BottleAtLab][]>;
   /** Units that stand in the headings of columns. */
   headed: Partial<Record<Role, CalledUnit | '%'>>;
+  /** What the file itself says that ppt is: `ppt (ng/L)`. */
+  pptIs: UnitId | null;
 }
 
 /** Bottles by the day and the minute of their filling. */

@@ -2,14 +2,15 @@ import { parameter } from '../parameters/index.ts';
 import type { BottlesByLabel } from './at-lab.ts';
 import type { LabResult } from './entries.ts';
 import { whoseSamples } from './labels.ts';
-import { toLong } from './shape/layout.ts';
+import { toLong, type Long } from './shape/layout.ts';
 import { flagsOf, legendOf } from './shape/legend.ts';
-import type { Mapping } from './mapping.ts';
+import { refuseMapping, type Mapping } from './mapping.ts';
+import { proposeMapping } from './propose.ts';
 import { doubtCollected } from './collected.ts';
 import { byFilling, fileWords, reader, type RowContext } from './context.ts';
 import { apartCodes, readRow } from './row.ts';
 import type { LabTable, TableRow, Unread } from './shape/table.ts';
-import { unitInHeading } from './cells/names.ts';
+import { named, unitCalled, unitInHeading } from './cells/names.ts';
 import type { CellStyle } from './cells/value.ts';
 import { styleShown } from '../units/index.ts';
 
@@ -23,11 +24,16 @@ export interface Interpretation {
 }
 
 /** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
-function styleOf({ rows, preamble, hasNumbers }: LabTable, { columns, decimals, flags }: Mapping): CellStyle {
-  const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap((role) => columns[role] ?? []);
+function styleOf(parts: readonly Long[], { preamble, hasNumbers }: LabTable, { decimals, flags }: Mapping): CellStyle {
   const cells = function* () {
-    for (const { cells: row } of rows) for (const column of numbers) yield row[column] ?? '';
+    for (const { table, mapping } of parts) {
+      const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap(
+        (role) => mapping.columns[role] ?? [],
+      );
+      for (const { cells: row } of table.rows) for (const column of numbers) yield row[column] ?? '';
+    }
   };
+  const rows = parts.flatMap(({ table }) => table.rows);
   const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
   const said = flagsOf(legendOf([...preamble, ...short]), flags);
   const shown = styleShown(cells());
@@ -48,6 +54,16 @@ function headedUnits({ header }: LabTable, { columns, layout }: Mapping): RowCon
   );
 }
 
+/** What a file says once that ppt is, for the rows that do not. */
+function pptSaid({ rows }: LabTable, { columns }: Mapping): RowContext['pptIs'] {
+  const { unit: column } = columns;
+  if (column === undefined) return null;
+  const said = new Set(
+    rows.flatMap(({ cells }) => (/^\s*ppt\b.*\S/i.test(cells[column] ?? '') ? (unitCalled(cells[column]!)?.unit ?? []) : [])),
+  );
+  return said.size === 1 ? [...said][0]! : null;
+}
+
 const isApart = ({ code }: Unread) => (apartCodes as readonly string[]).includes(code);
 
 /** One thing that was measured: a parameter in a bottle, by its fraction. */
@@ -56,13 +72,38 @@ const keyOf = ({ bottle, parameter: id, fraction }: LabResult) => `${bottle} ${i
 interface Read {
   row: TableRow;
   result: LabResult;
+  /** The columns of the table that it stands in. */
+  mapping: Mapping;
 }
 
+/** The step of the last digit of a number as it was printed, in the parameter's own unit: its digits alone tell it. */
+function stepOf({ value, written }: LabResult): number {
+  const digits = Number((/\d[\d.,\s]*/.exec(written.result)?.[0] ?? '').replace(/\D/g, ''));
+  return value === null || !(digits > 0) ? 0 : Math.abs(value) / digits;
+}
+
+/** Whether two results of one thing that are given in other words, as 2.26 mg/L N and 10.0 mg/L NO₃, are one by the digits that they have. */
+function agree(a: Read, b: Read): boolean {
+  const [one, other] = [a.result, b.result];
+  const unitOf = ({ row, result, mapping }: Read) => reader(row, mapping).cell('unit').toLowerCase() || result.written.unit.toLowerCase();
+  const apart = Math.log10(stepOf(one) / stepOf(other));
+  // In one and the same unit and form a number is another number, however near it lies.
+  if (unitOf(a) === unitOf(b) && Math.abs(apart - Math.round(apart)) < 1e-6) return false;
+  if (one.form !== other.form || one.value === null || other.value === null || one.estimated !== other.estimated) return false;
+  return Math.abs(one.value - other.value) <= ((stepOf(one) + stepOf(other)) / 2) * (1 + 1e-6);
+}
+
+/** Of results that agree the one with the most digits; of bounds the one that says the least. */
+const finest = (all: readonly Read[]): Read =>
+  [...all].sort((a, b) =>
+    a.result.form === 'value' ? stepOf(a.result) - stepOf(b.result) : (b.result.value ?? 0) - (a.result.value ?? 0),
+  )[0]!;
+
 /** Of several results for one thing: the one that was chosen; the first where all are alike; else none. */
-function oneOf(several: readonly Read[], { mapping }: RowContext): { kept: Read | null; apart: Unread[]; unread: Unread[] } {
+function oneOf(several: readonly Read[], { mapping }: { mapping: Mapping }): { kept: Read | null; apart: Unread[]; unread: Unread[] } {
   const [first, ...others] = several as [Read, ...Read[]];
   const as = (code: string, reads: readonly Read[], lines = '') =>
-    reads.map(({ row }) => reader(row, mapping).fail('result', code, { key: keyOf(first.result), lines }));
+    reads.map(({ row, mapping: own }) => reader(row, own).fail('result', code, { key: keyOf(first.result), lines }));
   const chosen = several.find(({ row }) => mapping.runs?.[keyOf(first.result)] === String(row.line));
   if (chosen)
     return {
@@ -75,18 +116,37 @@ function oneOf(several: readonly Read[], { mapping }: RowContext): { kept: Read 
     };
   const said = ({ result }: Read) => [result.form, result.value, result.inclusive ?? false, result.estimated, result.reportingLimit].join();
   if (others.every((one) => said(one) === said(first))) return { kept: first, unread: [], apart: as('same-again', others) };
+  if (several.every((a) => several.every((b) => said(a) === said(b) || agree(a, b)))) {
+    const kept = finest(several);
+    return {
+      kept,
+      unread: [],
+      apart: as(
+        'same-again',
+        several.filter((one) => one !== kept),
+      ),
+    };
+  }
   return { kept: null, apart: [], unread: as('two-results', several, several.map(({ row }) => row.line).join(', ')) };
 }
 
+/** Whether a row itself says a fraction: a bottle's own is known without it. */
+function saysFraction(row: TableRow, mapping: Mapping): boolean {
+  const { cell } = reader(row, mapping);
+  return cell('fraction') !== '' || (named(cell('parameter'))?.fraction ?? null) !== null;
+}
+
 /** Results of metals that do not say whether they are total or dissolved, in a file in which others do: asked about, or as it was said. */
-function withFractions(reads: Read[], { mapping }: RowContext): { reads: Read[]; unread: Unread[] } {
-  const isOpen = ({ result }: Read) => parameter(result.parameter).isBound === true && result.fraction === undefined;
-  if (!reads.some(({ result }) => result.fraction)) return { reads, unread: [] };
+function withFractions(reads: Read[], mapping: Mapping): { reads: Read[]; unread: Unread[] } {
+  // Of chromium (VI) “total” beside it is the other thing that is told apart.
+  const isOpen = ({ result: { parameter: id, fraction } }: Read) =>
+    parameter(id).isBound === true && id !== 'chromium6' && fraction === undefined;
+  if (!reads.some(({ result, row, mapping: own }) => result.fraction && saysFraction(row, own))) return { reads, unread: [] };
   const { fraction } = mapping;
   if (fraction) return { reads: reads.map((one) => (isOpen(one) ? { ...one, result: { ...one.result, fraction } } : one)), unread: [] };
   return {
     reads: reads.filter((one) => !isOpen(one)),
-    unread: reads.filter(isOpen).map(({ row }) => reader(row, mapping).fail('parameter', 'fraction')),
+    unread: reads.filter(isOpen).map(({ row, mapping: own }) => reader(row, own).fail('parameter', 'fraction')),
   };
 }
 
@@ -99,37 +159,80 @@ function isUnusual({ parameter: id, value, form, reportingLimit }: LabResult): b
   return (isFound && (value < least || value > most)) || (reportingLimit !== null && reportingLimit > most);
 }
 
-/**
- * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its place, never
- * guessed; what is no result of this round is set apart. Of two results for one thing that differ, none is taken.
- */
-export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabel): Interpretation {
-  const { table, mapping, unread: unplaced } = toLong(given, said, bottles);
-  const style = styleOf(table, mapping);
-  const sample = mapping.columns.sample;
-  const names = function* () {
-    if (sample !== undefined) for (const row of table.rows) yield row.cells[sample] ?? '';
-  };
-  const whose = whoseSamples(bottles, mapping.labels ?? {}, names());
+/** A table of a file as it is read, as it stands there, and with the columns that it has there. */
+interface Part extends Long {
+  given: LabTable;
+  own: Mapping;
+}
+
+/** The tables of a file as they are read, one result to a row: the first by what was said of it, those below it by their own headings. */
+function partsOf(given: LabTable, said: Mapping, bottles: BottlesByLabel): { parts: Part[]; unread: Unread[] } {
+  const unread: Unread[] = [];
+  const { columns: _columns, layout: _layout, ...answers } = said;
+  const tables: [LabTable, Mapping][] = [[given, said]];
+  for (const block of given.more ?? []) {
+    const { more: _more, ...rest } = given;
+    const table: LabTable = { ...rest, ...block, strange: [], preamble: [] };
+    const mapping = { ...answers, ...proposeMapping(table, bottles) };
+    if (refuseMapping(table, mapping)) unread.push(...block.rows.map((row) => reader(row, said).fail('sample', 'other-header')));
+    else tables.push([table, mapping]);
+  }
+  return { parts: tables.map(([table, mapping]) => ({ given: table, own: mapping, ...toLong(table, mapping, bottles) })), unread };
+}
+
+/** The rows of one table, each as a result or as what it is instead. */
+function readPart(
+  part: Part,
+  { style, whose, filledAt, bottles }: Pick<RowContext, 'style' | 'whose' | 'filledAt' | 'bottles'>,
+): { found: Read[]; unread: Unread[]; apart: Unread[]; context: RowContext } {
+  const { table, mapping, given, own } = part;
   const context: RowContext = {
     mapping,
     bottles,
     style,
     words: fileWords(style),
     whose,
-    filledAt: byFilling(bottles),
-    headed: headedUnits(given, said),
+    filledAt,
+    headed: headedUnits(given, own),
+    pptIs: pptSaid(table, mapping),
   };
-  const apart: Unread[] = [];
-  const strange = table.strange.map((row) => reader(row, mapping).fail('sample', 'other-header'));
-  const unread: Unread[] = [...unplaced, ...strange];
   const found: Read[] = [];
+  const [unread, apart]: [Unread[], Unread[]] = [[], []];
   for (const row of table.rows) {
     const result = readRow(row, context);
-    if (!('code' in result)) found.push({ row, result });
+    if (!('code' in result)) found.push({ row, result, mapping });
     else (isApart(result) ? apart : unread).push(result);
   }
-  const { reads, unread: openFractions } = withFractions(found, context);
+  return { found, unread, apart, context };
+}
+
+/**
+ * Reads every row of a table with a mapping that was not refused. What is not understood is handed back with its place, never
+ * guessed; what is no result of this round is set apart. Of two results for one thing that differ, none is taken.
+ */
+export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabel): Interpretation {
+  const { parts, unread: unplaced } = partsOf(given, said, bottles);
+  const style = styleOf(parts, given, said);
+  const names = function* () {
+    for (const { table, mapping } of parts) {
+      const { sample } = mapping.columns;
+      if (sample !== undefined) for (const row of table.rows) yield row.cells[sample] ?? '';
+    }
+  };
+  const shared = { style, bottles, whose: whoseSamples(bottles, said.labels ?? {}, names()), filledAt: byFilling(bottles) };
+  const strange = given.strange.map((row) => reader(row, said).fail('sample', 'other-header'));
+  const unread: Unread[] = [...unplaced, ...strange, ...parts.flatMap((part) => part.unread)];
+  const apart: Unread[] = [];
+  const found: Read[] = [];
+  const contexts = new Map<Mapping, RowContext>();
+  for (const part of parts) {
+    const one = readPart(part, shared);
+    contexts.set(part.mapping, one.context);
+    found.push(...one.found);
+    unread.push(...one.unread);
+    apart.push(...one.apart);
+  }
+  const { reads, unread: openFractions } = withFractions(found, said);
   unread.push(...openFractions);
   const byKey = new Map<string, Read | Read[]>();
   for (const one of reads) {
@@ -140,15 +243,15 @@ export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabe
   const results: LabResult[] = [];
   const doubts: Unread[] = [];
   for (const one of byKey.values()) {
-    const settled = Array.isArray(one) ? oneOf(one, context) : { kept: one, apart: [], unread: [] };
+    const settled = Array.isArray(one) ? oneOf(one, { mapping: said }) : { kept: one, apart: [], unread: [] };
     apart.push(...settled.apart);
     unread.push(...settled.unread);
     if (!settled.kept) continue;
-    const { row, result } = settled.kept;
+    const { row, result, mapping } = settled.kept;
     const unusual = isUnusual(result);
     results.push(unusual ? { ...result, unusual } : result);
     if (unusual) doubts.push(reader(row, mapping).fail('result', 'unusual', { parameter: result.parameter }));
-    const doubt = doubtCollected(row, context, result.bottle);
+    const doubt = doubtCollected(row, contexts.get(mapping)!, result.bottle);
     if (doubt) doubts.push(doubt);
   }
   const byLine = (a: Unread, b: Unread) => a.line - b.line;

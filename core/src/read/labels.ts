@@ -8,14 +8,68 @@ const slip = 2;
 /** A label is compared with slips only from so many letters on. */
 const leastLetters = 3;
 
-/** What the name of a sample is: a bottle of ours; one that may be; a sample of the lab's own quality control; or another client's. */
+/** What the name of a sample is: a bottle of ours; a point of ours, by its bottles; one that may be; a sample of the lab's own quality control; or another client's. */
 export type Whose =
   | { is: 'ours'; label: string }
+  | { is: 'point'; labels: string[] }
   | { is: 'near'; labels: string[] }
   | { is: 'quality' }
   | { is: 'other' }
   | { is: 'unknown' }
   | { is: 'none' };
+
+/** A label without what differs by habit alone: capitals and blanks. */
+const tight = (name: string) => name.replace(/\s+/g, '').toLowerCase();
+
+/** Labels by what a lab may print for all bottles of a point: the part that they have in common, up to the last stroke. */
+function byPoint(bottles: BottlesByLabel): ReadonlyMap<string, string[]> {
+  const found = new Map<string, { visit: string | undefined; labels: string[] } | null>();
+  for (const [label, { visit }] of bottles) {
+    const [, stem] = /^(.+)[-_./ ][^-_./ ]+$/.exec(label) ?? [];
+    if (stem === undefined || visit === undefined) continue;
+    const there = found.get(tight(stem));
+    if (there === undefined) found.set(tight(stem), { visit, labels: [label] });
+    else if (there?.visit === visit) there.labels.push(label);
+    // Of two visits nobody knows which is meant.
+    else found.set(tight(stem), null);
+  }
+  return new Map([...found].flatMap(([stem, one]) => (one ? [[stem, one.labels] as const] : [])));
+}
+
+/** What of a name is the same whatever its writer's habits; null where two are. */
+function unique(labels: readonly string[]): ReadonlyMap<string, string> {
+  const found = new Map<string, string | null>();
+  for (const label of labels) found.set(tight(label), found.has(tight(label)) ? null : label);
+  return new Map([...found].flatMap(([key, label]) => (label === null ? [] : [[key, label] as const])));
+}
+
+/** What a name stands for that is ours: a bottle, by its label, its set or the lab's code for it; or all bottles of a point. */
+export type LabelsKnown = (name: string) => { is: 'ours'; label: string } | { is: 'point'; labels: string[] } | null;
+
+const knownOf = new WeakMap<BottlesByLabel, LabelsKnown>();
+
+/** Tells labels of ours from other names, whatever their writer's habits. */
+export function labelsKnown(bottles: BottlesByLabel): LabelsKnown {
+  const known = knownOf.get(bottles) ?? makeKnown(bottles);
+  knownOf.set(bottles, known);
+  return known;
+}
+
+function makeKnown(bottles: BottlesByLabel): LabelsKnown {
+  const byCode = new Map([...bottles].flatMap(([label, { code }]) => (code === undefined ? [] : [[code, label] as const])));
+  // A sample in several vials may be reported under the label of the sample: the first that the lab has stands for it.
+  const bySample = new Map(
+    [...bottles].reverse().flatMap(([label, { set, isElsewhere }]) => (set === undefined || isElsewhere ? [] : [[set, label] as const])),
+  );
+  const byTight = unique([...bottles.keys()]);
+  const points = byPoint(bottles);
+  return (name) => {
+    const label = bottles.has(name) ? name : (byCode.get(name) ?? bySample.get(name) ?? byTight.get(tight(name)));
+    if (label !== undefined) return { is: 'ours', label };
+    const labels = points.get(tight(name));
+    return labels ? { is: 'point', labels } : null;
+  };
+}
 
 /** Tells whose the samples of a file are. Where no name in it is a label of ours, nobody knows. */
 export function whoseSamples(
@@ -25,18 +79,12 @@ export function whoseSamples(
 ): (name: string) => Whose {
   const labels = [...bottles.keys()];
   const folded = labels.map((label) => ({ label, text: fold(label) }));
-  const byCode = new Map([...bottles].flatMap(([label, { code }]) => (code === undefined ? [] : [[code, label] as const])));
-  // A sample in several vials may be reported under the label of the sample: the first that the lab has stands for it.
-  const bySample = new Map(
-    [...bottles].reverse().flatMap(([label, { set, isElsewhere }]) => (set === undefined || isElsewhere ? [] : [[set, label] as const])),
-  );
-  /** The label of a name that is one, or is the lab's own for it. */
-  const labelOf = (name: string) => (bottles.has(name) ? name : (byCode.get(name) ?? bySample.get(name)));
+  const known = labelsKnown(bottles);
   const tell = (name: string): Whose => {
     if (name === '') return { is: 'none' };
     if (Object.hasOwn(said, name)) return bottles.has(said[name]!) ? { is: 'ours', label: said[name]! } : { is: 'other' };
-    const label = labelOf(name);
-    if (label !== undefined) return { is: 'ours', label };
+    const own = known(name);
+    if (own) return own;
     if (qualitySamples.test(fold(name))) return { is: 'quality' };
     const text = fold(name);
     const isSlip = (one: string) =>
@@ -51,10 +99,10 @@ export function whoseSamples(
   };
   let hasOurs = false;
   const all = new Set(names);
-  for (const name of all) if (labelOf(name) !== undefined || (Object.hasOwn(said, name) && bottles.has(said[name]!))) hasOurs = true;
-  const known = new Map<string, Whose>();
-  for (const name of all) known.set(name, tell(name));
-  return (name) => known.get(name) ?? tell(name);
+  for (const name of all) if (known(name) !== null || (Object.hasOwn(said, name) && bottles.has(said[name]!))) hasOurs = true;
+  const told = new Map<string, Whose>();
+  for (const name of all) told.set(name, tell(name));
+  return (name) => told.get(name) ?? tell(name);
 }
 
 /** Whether a row is a number that the lab took for its own quality control, by the kind of sample or by what was measured. */

@@ -37,6 +37,8 @@ export const Mapping = z.object({
   ppt: z.enum(['thousand', 'trillion']).optional(),
   /** What results of metals are that do not say it, in a file in which others do. */
   fraction: z.enum(fractions).optional(),
+  /** Who is right where a report calls a metal total that was filtered, or dissolved that was not. */
+  fractionBy: z.enum(['report', 'bottle']).optional(),
   /** What a flag means in this file. */
   flags: answers(z.enum(flagMeaningNames)),
   /** The bottle that a name in the file stands for; none of ours where it is empty. */

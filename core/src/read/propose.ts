@@ -1,6 +1,8 @@
 import type { BottlesByLabel } from './at-lab.ts';
 import { bareFlag, readValue } from './cells/value.ts';
 import type { Mapping } from './mapping.ts';
+import { labelsKnown } from './labels.ts';
+import { named, unitCalled } from './cells/names.ts';
 import { byHeading, roleCalled } from './shape/heading.ts';
 import { holdsFlags, layoutOf } from './shape/layout.ts';
 import type { LabTable } from './shape/table.ts';
@@ -43,11 +45,27 @@ function secondResult(table: LabTable, result: number, taken: ReadonlySet<number
   );
 }
 
+const means = {
+  parameter: (cell: string) => named(cell) !== null,
+  unit: (cell: string) => !/^\d/.test(cell) && unitCalled(cell) !== null,
+};
+
+/** The one column without a heading that is known whose cells nearly all name a parameter, or a unit. */
+function columnOf(table: LabTable, role: 'parameter' | 'unit', taken: ReadonlySet<number>): number | undefined {
+  const found = table.header.flatMap((_, column) => {
+    if (taken.has(column)) return [];
+    const cells = table.rows.slice(0, looked).flatMap(({ cells: all }) => (all[column] ? [all[column]] : []));
+    return cells.length >= 2 && cells.filter(means[role]).length >= cells.length * 0.7 ? [column] : [];
+  });
+  return found.length === 1 ? found[0] : undefined;
+}
+
 /** The column in which most labels of ours stand; of several alike, the one whose heading says so. */
 function labelColumn(table: LabTable, bottles: BottlesByLabel, byName: number | undefined): number | undefined {
   if (bottles.size === 0) return byName;
   const sample = table.rows.slice(0, 500);
-  const counts = table.header.map((_, column) => sample.filter((row) => bottles.has(row.cells[column] ?? '')).length);
+  const known = labelsKnown(bottles);
+  const counts = table.header.map((_, column) => sample.filter((row) => known(row.cells[column] ?? '') !== null).length);
   const most = Math.max(0, ...counts);
   if (most === 0) return byName;
   return byName !== undefined && counts[byName] === most ? byName : counts.indexOf(most);
@@ -63,6 +81,10 @@ export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Ma
   if (sample !== undefined && sample !== columns.sample) {
     for (const role of roles) if (columns[role] === sample) delete columns[role];
     columns.sample = sample;
+  }
+  for (const role of ['parameter', 'unit'] as const) {
+    const found = columns[role] === undefined ? columnOf(table, role, new Set(Object.values(columns))) : undefined;
+    if (found !== undefined) columns[role] = found;
   }
   const layout = layoutOf(table, columns, bottles);
   if (layout === 'wide') return { columns: only(columns, wideRoles), layout };

@@ -14,6 +14,7 @@ export const fileQuestions = {
   'thousand-or-decimal': { key: 'decimals' },
   ppt: { key: 'ppt' },
   fraction: { key: 'fraction' },
+  'fraction-of-bottle': { key: 'fractionBy' },
 } as const satisfies Record<string, { key: keyof Mapping }>;
 export type FileQuestion = keyof typeof fileQuestions;
 

@@ -194,7 +194,7 @@ describe('a result cell', () => {
     expect(readValue(cell, flag)).toEqual({ ok: true, form, value, estimated });
   });
 
-  it.each(['', 'see note', '-3', '12 mg', '1e5'])('%j is no result', (cell) => expect(readValue(cell, '').ok).toBe(false));
+  it.each(['', 'see note', '12 mg', '1e5', '2.0 (2.2)', '28,5 2', '~61', '40-42', '1.1.2', 'O.05'])('%j is no result', (cell) => expect(readValue(cell, '').ok).toBe(false));
 
   it.each([
     ['50', '<', 'below', 50],
@@ -204,7 +204,7 @@ describe('a result cell', () => {
     ['BDL', '', 'below', null],
     ['< LOQ', '', 'below', null],
     ['', 'n.d.', 'below', null],
-    ['12', 'E', 'value', 12],
+    ['12', 'D', 'value', 12],
     ['12', '=', 'value', 12],
   ])('%j with %j beside it takes what stands there', (cell, flag, form, value) => {
     expect(readValue(cell, flag)).toMatchObject({ ok: true, form, value });
@@ -212,7 +212,8 @@ describe('a result cell', () => {
 
   it.each([
     ['12', 'R', 'rejected'],
-    ['12', 'H', 'rejected'],
+    // Without a legend nobody knows which of their meanings these have.
+    ...['B', 'E', 'H', 'Q', '*'].map((flag) => ['12', flag, 'unknown-flag'] as const),
     ['12', 'ok?', 'unknown-flag'],
     ['12', 'X', 'unknown-flag'],
     ['<12', '>', 'contradicts'],

@@ -88,7 +88,7 @@ export function readReport(
       encoding,
       delimiter: table.delimiter,
       header: table.header,
-      rowCount: table.rows.length,
+      rowCount: table.rows.length + (table.more ?? []).reduce((sum, { rows }) => sum + rows.length, 0),
       preview: table.rows.slice(0, previewRows).map((row) => row.cells),
       mapping,
       isRemembered: recalled !== null,
@@ -99,7 +99,7 @@ export function readReport(
       questions: questionsOf(
         { unread, apart },
         mapping,
-        legendOf([...table.preamble, ...table.rows]),
+        legendOf([...table.preamble, ...table.rows, ...(table.more ?? []).flatMap(({ rows }) => rows)]),
         [...bottles].filter(([, { isElsewhere }]) => !isElsewhere).map(([label]) => label),
       ),
       apart: apart.slice(0, listedUnread),

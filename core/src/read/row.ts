@@ -45,12 +45,19 @@ function intoOwn(name: Named, found: CalledUnit | null, mapping: Mapping): { inO
 
 const notHeld: Partial<Record<Whose['is'], string>> = { none: 'no-label', unknown: 'unknown-label' };
 
-/** The bottle a row belongs to, or why it belongs to none. */
-function bottleOf({ cell, fail }: Reader, { bottles, whose }: RowContext): { label: string; bottle: BottleAtLab } | Unread {
+interface Held {
+  label: string;
+  bottle: BottleAtLab;
+}
+
+/** The bottles that a row may belong to, or why it belongs to none: one, or all of a point that it names. */
+function bottlesOf({ cell, fail }: Reader, { bottles, whose }: RowContext): Held[] | Unread {
   const whoseIs = whose(cell('sample'));
-  if (whoseIs.is === 'ours') {
-    const bottle = bottles.get(whoseIs.label)!;
-    return bottle.isElsewhere ? fail('sample', 'not-at-lab') : { label: whoseIs.label, bottle };
+  const held = (labels: readonly string[]) => labels.map((label) => ({ label, bottle: bottles.get(label)! }));
+  if (whoseIs.is === 'ours' || whoseIs.is === 'point') {
+    const all = held(whoseIs.is === 'ours' ? [whoseIs.label] : whoseIs.labels);
+    const there = all.filter(({ bottle }) => !bottle.isElsewhere);
+    return there.length > 0 ? there : fail('sample', 'not-at-lab');
   }
   if (whoseIs.is === 'near') return fail('sample', 'near-label', { labels: whoseIs.labels.slice(0, 6).join(', ') });
   if (whoseIs.is === 'quality') return fail('sample', 'quality');
@@ -60,23 +67,52 @@ function bottleOf({ cell, fail }: Reader, { bottles, whose }: RowContext): { lab
   return fail('sample', isEmpty ? 'note' : notHeld[whoseIs.is]!);
 }
 
+/**
+ * Of the bottles of a point, the one that a result is of: those that may bring the parameter, in the fraction that is said; first the one that
+ * was filled for it.
+ */
+function bottleFor(held: readonly Held[], id: ParameterId, fraction: LabResult['fraction'] | null): Held | null {
+  const may = held.filter(({ bottle }) => bottle.parameters.includes(id));
+  const isOf = ({ bottle }: Held) => !fraction || !parameter(id).isBound || !bottle.fraction || bottle.fraction === fraction;
+  const fits = may.filter(isOf);
+  const of = fits.length > 0 ? fits : may;
+  return of.find(({ bottle }) => (bottle.asked ?? bottle.parameters).includes(id)) ?? of[0] ?? null;
+}
+
+/** What ppt is: of salt in a thousand, of PFAS in a million million; else as the file or a person says. */
+function partsPerT(id: ParameterId, mapping: Mapping, pptIs: UnitId | null): UnitId | null {
+  if (parameter(id).unit === 'g/kg') return 'g/kg';
+  if (parameter(id).kind === 'PFAS') return 'ng/L';
+  if (mapping.ppt) return mapping.ppt === 'thousand' ? 'g/L' : 'ng/L';
+  return pptIs;
+}
+
+/** What a name means beside a unit of another kind: oxygen in per cent is its saturation. */
+const otherByUnit: Partial<Record<ParameterId, { unit: UnitId; id: ParameterId }>> = {
+  oxygen: { unit: '%', id: 'oxygenSaturation' },
+  conductivity: { unit: 'ohm.m', id: 'resistivity' },
+};
+
+function byUnit(wording: Named, { cell }: Reader, { words }: RowContext): ParameterId {
+  const other = otherByUnit[wording.parameter];
+  const unit = words.unit(cell('unit'))?.unit ?? wording.unit?.unit;
+  return other && unit === other.unit ? other.id : wording.parameter;
+}
+
 /** The unit a row's number is in, or why nobody can tell. */
 function unitOf(
   name: Named,
   inCell: CalledUnit | null,
   { cell, fail }: Reader,
-  { mapping, words, headed }: RowContext,
+  { mapping, words, headed, pptIs }: RowContext,
 ): CalledUnit | null | Unread {
   const own = parameter(name.parameter).unit;
   // Found or not found has no unit of its own.
   const written = /^\s*(p\/a|presence\s*\/\s*absence|presen[cç]a\s*\/\s*aus[eê]ncia)\s*$/i.test(cell('unit')) ? '' : cell('unit');
   const isT = isPartsPerT(written);
-  if (isT && !mapping.ppt) return fail('unit', 'ppt');
-  const inColumn: CalledUnit | null = isT
-    ? { unit: mapping.ppt === 'thousand' ? 'g/L' : 'ng/L', as: null }
-    : written === ''
-      ? null
-      : words.unit(written);
+  const ppt = isT ? partsPerT(name.parameter, mapping, pptIs) : null;
+  if (isT && !ppt) return fail('unit', 'ppt');
+  const inColumn: CalledUnit | null = ppt ? { unit: ppt, as: null } : written === '' ? null : words.unit(written);
   if (written !== '' && !inColumn) return fail('unit', 'unknown-unit');
   const inHeading = headed.result && headed.result !== '%' ? headed.result : null;
   const said = [inCell, inColumn, name.unit, inHeading].filter((one) => one !== null).map((one) => fitting(name.parameter, one));
@@ -110,22 +146,30 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   const from = reader(row, mapping);
   const { cell, fail } = from;
   if (row.cells.length < 2) return fail('sample', context.bottles.has(cell('sample')) ? 'few-cells' : 'note');
-  const held = bottleOf(from, context);
-  if ('code' in held) return held;
+  const several = bottlesOf(from, context);
+  if ('code' in several) return several;
   const name = cell('parameter');
   if (words.isQuality(`${cell('kind')}\u0000${name}`)) return fail('parameter', 'quality');
   const sample = cell('sample');
-  const other = row.cells.find((one) => one !== '' && one !== sample && one !== held.label && context.bottles.has(one));
+  const other = row.cells.find(
+    (one) => one !== '' && one !== sample && context.bottles.has(one) && several.every(({ label }) => label !== one),
+  );
   if (other !== undefined) return fail('sample', 'two-labels', { label: other });
-  const called = words.named(name);
-  if (!called) return fail('parameter', 'unknown-parameter');
+  const wording = words.named(name);
+  if (!wording) return fail('parameter', 'unknown-parameter');
+  const called = { ...wording, parameter: byUnit(wording, from, context) };
   const { parameter: id } = called;
-  if (!held.bottle.parameters.includes(id)) return fail('parameter', 'other-bottle', { bottle: held.bottle.name.toLowerCase() });
-
   const inColumn = words.fraction(cell('fraction'));
+  const held = bottleFor(several, id, called.fraction ?? inColumn);
+  if (!held) return fail('parameter', 'other-bottle', { bottle: several[0]!.bottle.name.toLowerCase() });
+
   if (cell('fraction') !== '' && parameter(id).isBound && !inColumn) return fail('fraction', 'unknown-fraction');
   if (inColumn && called.fraction && inColumn !== called.fraction) return fail('fraction', 'fraction-contradicts');
-  const fraction = parameter(id).isBound ? (called.fraction ?? inColumn ?? null) : null;
+  const said = parameter(id).isBound ? (called.fraction ?? inColumn ?? null) : null;
+  const ofBottle = parameter(id).isBound && several.length === 1 ? held.bottle.fraction : undefined;
+  if (said && ofBottle && said !== ofBottle && !mapping.fractionBy)
+    return fail('parameter', 'fraction-of-bottle', { bottle: ofBottle, said });
+  const fraction = mapping.fractionBy === 'bottle' ? (ofBottle ?? said) : (said ?? ofBottle ?? null);
 
   if (notAnalysed.test(cell('result')) && cell('qualifier') === '') return fail('result', 'not-analysed');
   const split = splitUnit(cell('result'));
@@ -158,6 +202,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
     value.value ?? (value.form === 'below' ? namedBound(`${cell('result')} ${cell('qualifier')}`, limit.value, seen.value) : null);
   const number = bound === null ? null : inOwn(bound);
   const [least, most] = parameter(id).possible;
+  if (number !== null && number < 0 && least >= 0) return fail('result', 'negative');
   if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
   const written = (role: Role, most: number) => cell(role).slice(0, most);
   const optional = (key: string, text: string) => (text === '' ? {} : { [key]: text });

@@ -1,5 +1,6 @@
 import { openResults, standingResults, type BottleAtLab, type BottlesByLabel } from '../read/index.ts';
 import { wallTime } from '../time/index.ts';
+import { parameter } from '../parameters/index.ts';
 import { readOf } from '../bottles/index.ts';
 import type { BottleState } from './bottle.ts';
 import { onePerSample } from './by-hand.ts';
@@ -13,9 +14,19 @@ const atLab = (round: RoundState) => {
 };
 
 const forReport = (round: RoundState, bottle: BottleState): [string, BottleAtLab] => {
-  const { id, visit, card, code, set, vials } = bottle;
+  const { id, visit, card, code, set, vials, unfiltered } = bottle;
+  const isOfMetals = card.parameters.some((one) => parameter(one).isBound);
+  const fraction = isOfMetals ? { fraction: card.filter && unfiltered === null ? ('dissolved' as const) : ('total' as const) } : {};
   const { name, parameters: asked, isAnyOf } = card;
-  const known = { name, parameters: readOf(card), asked, visit, ...(isAnyOf ? { isAnyOf } : {}), ...(vials.length > 1 ? { set } : {}) };
+  const known = {
+    name,
+    parameters: readOf(card),
+    asked,
+    visit,
+    ...fraction,
+    ...(isAnyOf ? { isAnyOf } : {}),
+    ...(vials.length > 1 ? { set } : {}),
+  };
   // What a lab reports of a blind duplicate is the time that its form said.
   const filled = wallTime(filledOnForm(bottle) ?? 0, round.plan.zone);
   return [id, { ...known, filledOn: filled.date, filledTime: filled.time.slice(0, 5), ...(code === null ? {} : { code }) }];

@@ -9,6 +9,10 @@ export interface NumberStyle {
   decimals: DecimalMark | 'mixed' | 'unknown';
   /** A person said so of this very file: the other mark parts thousands then. */
   isSaid: boolean;
+  /** Where both marks stand before decimals, the one that most numbers have: what has the other one is asked about. */
+  mostly?: DecimalMark;
+  /** Numbers show that the other mark parts thousands: `1,180.50`. */
+  isParted?: true;
 }
 
 /** Nobody has said or shown how numbers are written. */
@@ -19,6 +23,11 @@ export const otherMark = (mark: DecimalMark): DecimalMark => (mark === 'point' ?
 
 /** A number with one mark before three digits: a thousand or a decimal. One that begins with 0 can only be a decimal. */
 const eitherWay = /^[-−–+]?[1-9]\d{0,2}([.,])\d{3}$/;
+/** Numbers with both marks, each in its one place: nothing else can be meant. */
+const bothMarks: Readonly<Record<DecimalMark, RegExp>> = {
+  point: /^[<>≤≥]?\s*[-−–+]?\d{1,3}(,\d{3})+\.\d+$/,
+  comma: /^[<>≤≥]?\s*[-−–+]?\d{1,3}(\.\d{3})+,\d+$/,
+};
 /** A number whose thousands are parted by the mark that is not before its decimals. */
 const parted: Readonly<Record<DecimalMark, RegExp>> = {
   point: /^[-−–+]?\d{1,3}(,\d{3})+(\.\d*)?$/,
@@ -31,13 +40,28 @@ const marked = /^[<>≤≥]?\s*([-−–+]?\d+([.,])\d+)(?!\d*[.,])\b/;
  * @example styleShown(['1,234', '0.5']) // { decimals: 'point', isSaid: false }
  */
 export function styleShown(cells: Iterable<string>): NumberStyle {
-  const seen = new Set<string>();
+  const counts = { point: 0, comma: 0 };
+  const isParted = { point: false, comma: false };
   for (const cell of cells) {
-    const [, number, mark] = marked.exec(cell.trim()) ?? [];
-    if (number && mark && !eitherWay.test(number)) seen.add(mark);
+    const text = cell.trim();
+    const [, number, mark] = marked.exec(text) ?? [];
+    if (number && mark && !eitherWay.test(number)) counts[mark === '.' ? 'point' : 'comma'] += 1;
+    for (const one of ['point', 'comma'] as const) if (bothMarks[one].test(text)) isParted[one] = true;
   }
-  const decimals = seen.size === 2 ? 'mixed' : seen.has(',') ? 'comma' : seen.has('.') ? 'point' : 'unknown';
-  return { decimals, isSaid: false };
+  const { point, comma } = counts;
+  if ((point > 0 || isParted.point) && (comma > 0 || isParted.comma)) {
+    const mostly = point >= 2 * comma ? 'point' : comma >= 2 * point ? 'comma' : null;
+    return { decimals: 'mixed', isSaid: false, ...(mostly ? { mostly } : {}) };
+  }
+  const decimals = comma > 0 || isParted.comma ? 'comma' : point > 0 || isParted.point ? 'point' : 'unknown';
+  return { decimals, isSaid: false, ...(isParted.point || isParted.comma ? { isParted: true } : {}) };
+}
+
+/** A number that has the mark which few of a file have, or blanks among digits in such a file. */
+function isLoneOther(text: string, mostly: DecimalMark): boolean {
+  const other = signs[otherMark(mostly)];
+  if (/\d\s\d/.test(text) || text.includes("'")) return true;
+  return text.lastIndexOf(other) > text.lastIndexOf(signs[mostly]) && !eitherWay.test(text);
 }
 
 /**
@@ -45,10 +69,11 @@ export function styleShown(cells: Iterable<string>): NumberStyle {
  * tells: `1,050` is 1.05 to some and 1050 to others.
  * @example readStyled('1,050', { decimals: 'point', isSaid: false }).code // 'two-ways'
  */
-export function readStyled(text: string, { decimals, isSaid }: NumberStyle): NumberReading {
+export function readStyled(text: string, { decimals, isSaid, mostly, isParted }: NumberStyle): NumberReading {
   const trimmed = text.trim();
+  if (mostly && isLoneOther(trimmed, mostly)) return { ok: false, code: 'other-decimal', text: trimmed };
   const known = decimals === 'point' || decimals === 'comma' ? decimals : null;
-  if (isSaid && known) {
+  if ((isSaid || isParted) && known) {
     const other = signs[otherMark(known)];
     if (!trimmed.includes(other)) return readNumber(trimmed);
     return parted[known].test(trimmed) ? readNumber(trimmed.replaceAll(other, '')) : { ok: false, code: 'other-decimal', text: trimmed };

@@ -34,10 +34,12 @@ interface Said {
   fractions: ReadonlySet<Fraction>;
   /** Formulas and temperatures that it says of its own accord. */
   forms: ReadonlySet<string>;
+  /** The element that a word names, as `nitrate nitrogen` does: a unit may say otherwise. */
+  weak: string | null;
   unit: CalledUnit | null;
 }
 
-const nothing: Said = { fractions: new Set(), forms: new Set(), unit: null };
+const nothing: Said = { fractions: new Set(), forms: new Set(), weak: null, unit: null };
 
 const temperature = /(?:^|[\s,;(])(?:@|at|à|a|bei)?\s*(20|25)\s*(?:°|º|o|deg\.?(?:rees)?)?\s*C(?![\p{L}])\.?/iu;
 const introduced =
@@ -48,6 +50,12 @@ const elementFirst = /^(N|P|S|Si)\s*[-–]\s*(.+)$/;
 /** `NO3N`, the hyphen left out. */
 const joined = /^((?:NO|NH|PO|SO)[2-4₂-₄])(N|P|S)$/;
 const fractionPhrase = /total recoverable|acid.?soluble|(?:non|não|sin)\s+filtr\p{L}+|\p{L}{3,}/giu;
+
+/** A word for an element beside a substance: `nitrate nitrogen`, `nitrógeno de nitratos`, `Sulfat-Schwefel`. */
+const elementWord =
+  /(?:^|[\s,-])(nitrogen|nitrogenio|nitrogénio|azoto|nitr[óo]geno|azote|stickstoff|phosphorus|f[óo]sforo|phosphore|phosphor|sul(?:f|ph)ur|enxofre|azufre|soufre|schwefel)(?:\s+(?:de|des|do|dos|del|of|in|en|em|from)\b)?(?=$|[\s,-])/iu;
+const elementCalled = (word: string) =>
+  /^[sea][a-z]*(?:x|z?uf|ou?f|ul|ch)/i.test(word) && !/^azot/i.test(word) ? 's' : /^[pf]/i.test(word) ? 'p' : 'n';
 
 /** What can be taken off a wording, each with what is left of it and what it said. */
 function peeled(name: string, said: Said): [string, Said][] {
@@ -67,6 +75,8 @@ function peeled(name: string, said: Said): [string, Said][] {
     const fraction = fractionCalled(word);
     if (fraction) found.push([name.replace(word, ' '), { ...said, fractions: new Set([...said.fractions, fraction]) }]);
   }
+  const element = elementWord.exec(name);
+  if (element) found.push([name.replace(element[0], ' '), { ...said, weak: elementCalled(element[1]!) }]);
   const place = placeWords.exec(name);
   if (place) found.push([name.replace(place[0], ' '), said]);
   if (!said.unit)
@@ -152,7 +162,9 @@ function together(id: ParameterId, name: string, said: Said): Named | null {
   const forms = [...said.forms].filter((form) => isOfConductivity || !/^2[05]$/.test(form));
   if (forms.length > 1 || forms.some((form) => factorOf(id, form) === null)) return null;
   const [firm] = forms;
-  return { parameter: id, ...fraction, as: firm ?? weakForm(id, name), isFirm: firm !== undefined, unit: said.unit };
+  const weak = said.weak !== null && factorOf(id, said.weak) !== null ? said.weak : null;
+  if (said.weak !== null && weak === null) return null;
+  return { parameter: id, ...fraction, as: firm ?? weak ?? weakForm(id, name), isFirm: firm !== undefined, unit: said.unit };
 }
 
 /**

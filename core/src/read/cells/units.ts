@@ -21,11 +21,11 @@ export const plainUnit = (text: string): string =>
   text
     .replace(/[⁻−]/g, '-')
     .replace(/⁺/g, '+')
+    .replace(/º/g, '°')
     .normalize('NFKD')
     .replace(/[\u0300-\u036f]/g, '')
     .replace(/[μµ]/g, 'u')
     .replace(/[·⋅]/g, ' ')
-    .replace(/º/g, '°')
     .toLowerCase()
     .trim();
 
@@ -45,18 +45,18 @@ const amounts: Readonly<Record<string, { unit: UnitId; amount: 'mol' | 'eq' }>> 
 /** Volumes by how many steps of a thousand they are away from a litre. */
 const volumes: Readonly<Record<string, number>> = { l: 0, liter: 0, litre: 0, litro: 0, dm3: 0, ml: -1, cm3: -1, m3: 1 };
 
-const formulaPattern = '[a-z][a-z0-9]*(?:[+-]|[0-9][+-])?(?:-[a-z]{1,2})?';
+const formulaPattern = '[a-z][a-z0-9]*(?:[+-]|[0-9][+-])?(?:-[a-z][a-z0-9]*)?';
 const introduced = String.raw`(?:(?:expressed\s+as|as|als|como|em|en)\s+)?`;
 /** `mg/L`, `mg N/L`, `mg(SO4)/L`, `mg/L NO3`, `mg/L as CaCO3`, `mg L-1`, `mg/(L)`. */
 const perVolume = new RegExp(
-  String.raw`^(mcg|[munp]?g|[mu]?mol|[mu]?eq|mval)\s*(?:[(]?\s*(${formulaPattern})\s*[)]?)?\s*(?:\/|\s+per\s+)\s*\(?(dm3|cm3|m3|ml|liter|litre|litro|l)\)?\s*[,;]?\s*(?:[(]?\s*${introduced}(${formulaPattern})\s*[)]?)?\.?$`,
+  String.raw`^(mcg|[munp]?g|[mu]?mol|[mu]?eq|mval)\s*(?:[(]?\s*(${formulaPattern})\s*[)]?)?\s*(?:\/|\s+per\s+)\s*\(?(dm3|cm3|m3|ml|liter|litre|litro|l)\)?\s*[,;-]?\s*(?:[(]?\s*${introduced}(${formulaPattern})\s*[)]?)?\.?$`,
 );
 
 /** The formula in a text of a unit or a name, as its token; null for what is none that is known. `no3-n` is n, and so is `n-no3`. */
 export function formulaCalled(text: string): string | null {
   const plain = plainUnit(text).replace(/\s/g, '');
-  const uncharged = plain.replace(/(?:\d?[+-]+|[+-]\d?)$/, '');
-  for (const one of [plain, uncharged]) if (formulas.has(one)) return one;
+  const uncharged = plain.replace(/[+-]+$/, '');
+  for (const one of [plain, uncharged, plain.replace(/\d?[+-]+$|[+-]\d$/, '')]) if (formulas.has(one)) return one;
   const [one, other, more] = uncharged.split('-');
   if (!one || !other || more !== undefined || !formulas.has(one) || !formulas.has(other)) return null;
   return elements.has(one) ? one : elements.has(other) ? other : null;
@@ -121,8 +121,10 @@ function conductivityCalled(plain: string): CalledUnit | null {
   return unit ? { unit, as: at?.[1] ?? null } : null;
 }
 
-const acidity =
-  /^(?:(?:std|standard|ud|uds|unid|unidad|unidades|unite|unites|unit|units|einheit|einheiten|escala de|u)\.?\s*(?:de\s+)?(?:ph|sorensen|units?)?|ph(?:[\s-]*(?:units?|einheiten|wert|value))?|s\.?\s*u\.?|sorensen)$/;
+const acidity = new RegExp(
+  String.raw`^(?:(?:std|standard|ud|uds|unid|unidad|unidades|unite|unites|unit|units|einheit|einheiten|escala|u)\.?\s*(?:de\s+)?(?:ph|sorensen)` +
+    String.raw`|(?:std\.?|standard)\s*units?|ph(?:[\s-]*(?:units?|einheiten|wert|value))?|s\.?\s*u\.?|sorensen)$`,
+);
 
 /**
  * A unit as a lab writes it, by its parts: what is counted or weighed, in which volume, expressed as what. Null for what is not known.

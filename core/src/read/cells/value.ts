@@ -1,6 +1,6 @@
 import type { Coded } from '../../findings/index.ts';
 import { readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
-import { flagMeanings, type FlagMeaning } from '../tables/flags.ts';
+import { ambiguousFlags, flagMeanings, type FlagMeaning } from '../tables/flags.ts';
 
 /**
  * What stands in a result cell. `value` is the number; with `below` and `above` it is the bound. `below` without a
@@ -12,9 +12,16 @@ export interface CellValue {
   /** The bound itself is meant too: `≤ 1` may be 1. */
   inclusive?: boolean;
   estimated: boolean;
+  /** The lab gives the number and says that it was measured too late, or not quite in order. */
+  isLate?: true;
   /** What follows ±, in the unit of the result, or in per cent of it. */
   uncertainty?: { value: number; isShare: boolean };
 }
+
+/** The volume in which a germ was looked for, behind a word. */
+const inVolume = String.raw`(?: (?:in|em|en|dans|per|je|\/))? ?(?:100|250) ?ml`;
+
+const germVolume = new RegExp(`${inVolume}$`, 'i');
 
 /** Words for what was looked for and not found, in a cell or a flag; how little was looked for they do not say. */
 const notFound =
@@ -29,7 +36,17 @@ const words: [RegExp, CellValue['form']][] = [
     /^(n\/d|not detected|none detected|undetected|n[ãa]o dete(c)?tado|no detectado|non d[ée]tect[ée]|nicht nachweisbar|nicht bestimmbar|n\.n\.?|n\.b\.?)$/i,
     'below',
   ],
-  [/^(confluent|incont[aá]vel|incontable|incomptable|nicht z[äa]hlbar|uncountable|too numerous to count)$/i, 'uncountable'],
+  [
+    /^(incont[aá]ve(l|is)|incontables?|incomptables?|ind[ée]nombrables?|nicht (aus)?z[äa]hlbar|uncountable|too numerous to count|demasiado numeros[ao]s?|muito numeros[ao]s?)$/i,
+    'uncountable',
+  ],
+  [
+    new RegExp(
+      `^(not detected|none detected|n[ãa]o dete(c)?tado|no detectado|non d[ée]tect[ée]|nicht nachweisbar|n\\.n\\.)${inVolume}$`,
+      'i',
+    ),
+    'absent',
+  ],
   [
     /^(present|presente|presen[çc]a|presencia|positive|positivo|p|detected|dete(c)?tado|detectado|positiv|pr[ée]sent|pr[ée]sence|nachgewiesen)$/i,
     'present',
@@ -57,6 +74,33 @@ function readIn(text: string, style: NumberStyle): { ok: true; value: number } |
   return number.ok ? number : { ok: false, code: notRead[number.code] ?? 'not-a-result' };
 }
 
+/** Words that stand for a sign before a number. */
+const signWords: readonly [RegExp, '<' | '>'][] = [
+  [
+    /^(?:less than|below|under|inf(?:erior|[ée]rieure?)?\.? (?:a|à|que)|menor (?:que|a|de)|menos de|abaixo de|moins de|kleiner (?:als )?|unter|weniger als)\s*(?=\d)/i,
+    '<',
+  ],
+  [
+    /^(?:greater than|more than|above|over|sup(?:erior|[ée]rieure?)?\.? (?:a|à|que)|maior (?:que|do que)|mayor (?:que|a|de)|m[áa]s de|mais de|acima de|plus de|gr[öo](?:ß|ss)er (?:als )?|[üu]ber|mehr als)\s*(?=\d)/i,
+    '>',
+  ],
+];
+
+/** A sign in the place of words for it, and a power of ten without raised digits. */
+function plainly(cell: string): string {
+  // Most cells are a number.
+  if (/^[<>]?\d*[.,]?\d+$/.test(cell)) return cell;
+  const raised = cell.replace(
+    /([x×*·]\s*10)\s*([⁺⁻]?[⁰¹²³⁴-⁹]+)/u,
+    (_, ten: string, power: string) => `${ten}^${power.normalize('NFKC').replace('−', '-')}`,
+  );
+  for (const [pattern, sign] of signWords) if (pattern.test(raised)) return raised.replace(pattern, sign);
+  return raised;
+}
+
+/** A mark of a footnote behind a number: `2,3*`, `0,005 (1)`, `31,0¹`, `12,3 a)`. */
+const marked = /^(.*\d)\s?(\*{1,3}|\(\d{1,2}\)|\(?[a-z]\)|[†‡§#]|[¹²³⁴⁵⁶⁷⁸⁹])$/;
+
 /** A power of ten behind a number: `1.2E+03`, `1,2 × 10^3`. Without a sign, E may be a flag. */
 const power = /^(.*\d)\s*(?:e(?=[+-])|[x×*·]\s*10\s*\^?\s*(?=[+-]?\d))([+-]?\d{1,2})$/i;
 const plusMinus = /^(.*\d)\s*(?:±|\+\/-|\+-)\s*([\d.,]+)\s*(%?)$/;
@@ -70,7 +114,14 @@ function meaningOfOne(flag: string, { flags }: CellStyle): readonly FlagMeaning[
   const key = bareFlag(flag);
   const said = flags && Object.hasOwn(flags, key) ? flags[key]! : undefined;
   if (said !== undefined) return said === 'unclear' ? null : [said];
+  if (ambiguousFlags.has(key)) return null;
   return Object.hasOwn(flagMeanings, key) ? flagMeanings[key]! : null;
+}
+
+/** Flags of a letter each that stand together, `JH`; null where one of them is not known. */
+function meaningOfLetters(flag: string, style: CellStyle): readonly FlagMeaning[] | null {
+  const letters = /^[A-Z]{2,3}$/.test(flag) ? [...flag].map((letter) => meaningOfOne(letter, style)) : [null];
+  return letters.includes(null) ? null : letters.flatMap((one) => one!);
 }
 
 /** What the flags of a row say together, or that one of them is not known. */
@@ -80,7 +131,7 @@ function meaningOf(flags: string, style: CellStyle): { means: ReadonlySet<FlagMe
   const all = meaningOfOne(flags, style) ? [flags] : flags.split(/[\s,;/]+/);
   for (const flag of all) {
     if (flag === '') continue;
-    const known = meaningOfOne(flag, style);
+    const known = meaningOfOne(flag, style) ?? meaningOfLetters(flag, style);
     if (!known) return { unknown: flag };
     for (const one of known) means.add(one);
   }
@@ -100,13 +151,16 @@ export function readValue(
   const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
   if (cell.length > longestResult || qualifier.length > longestResult) return fail('result-long');
   const isPlain = /^[<>]?\d+([.,]\d+)?$/.test(cell);
-  const apart = isPlain ? null : plusMinus.exec(cell.trim());
-  const raised = isPlain ? null : power.exec(apart?.[1] ?? cell.trim());
-  const text = (raised?.[1] ?? apart?.[1] ?? cell).trim();
-  const word = /\d/.test(text) ? undefined : words.find(([pattern]) => pattern.test(text));
+  const said = isPlain ? cell : plainly(cell.trim());
+  const note = isPlain ? null : marked.exec(said);
+  const whole = note?.[1] ?? said;
+  const apart = isPlain ? null : plusMinus.exec(whole);
+  const raised = isPlain ? null : power.exec(apart?.[1] ?? whole);
+  const text = (raised?.[1] ?? apart?.[1] ?? whole).trim();
+  const word = /\d/.test(text.replace(germVolume, '')) ? undefined : words.find(([pattern]) => pattern.test(text));
   const match = word ? null : /^([<>≤≥]?)\s*([-−+]?[.,]?\d[\d.,\s]*?)\s*([A-Z]{1,3})?$/i.exec(text);
 
-  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${match || word ? '' : text}`.trim(), style);
+  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${note?.[2] ?? ''} ${match || word ? '' : text}`.trim(), style);
   // A cell that is neither number nor word may still be a flag: `BDL`, `< LOQ`.
   if ('unknown' in flagged)
     return text === '' ? fail('no-result') : match || word ? fail('unknown-flag', { flag: flagged.unknown }) : fail('not-a-result');
@@ -117,16 +171,14 @@ export function readValue(
   const isAbove = means.has('above') || sign === '>' || sign === '≥';
   const isUncountable = means.has('uncountable') || word?.[1] === 'uncountable';
   const otherWord = word && word[1] !== 'below' && word[1] !== 'uncountable' ? word[1] : null;
-  const said = [isBelow, isAbove, isUncountable, otherWord !== null].filter(Boolean).length;
-  if (said > 1) return fail('contradicts');
-  const estimated = means.has('estimated');
+  if ([isBelow, isAbove, isUncountable, otherWord !== null].filter(Boolean).length > 1) return fail('contradicts');
+  const estimated = means.has('estimated') || means.has('late');
   if (otherWord) return { ok: true, form: otherWord, value: null, estimated };
   if (isUncountable) return match ? fail('contradicts') : { ok: true, form: 'uncountable', value: null, estimated };
   if (!match) return isBelow ? { ok: true, form: 'below', value: null, estimated } : fail(text === '' ? 'no-result' : 'not-a-result');
 
   const number = readIn(match[2]!.trim(), style);
   if (!number.ok) return fail(number.code);
-  if (number.value < 0) return fail('negative');
   const by = apart ? readIn(apart[2]!, style) : null;
   if (by && !by.ok) return fail(by.code);
   const times = raised ? 10 ** Number(raised[2]) : 1;
@@ -137,6 +189,7 @@ export function readValue(
     form,
     value: number.value * times,
     estimated,
+    ...(means.has('late') ? { isLate: true as const } : {}),
     ...(inclusive && form !== 'value' ? { inclusive } : {}),
     ...(by && apart ? { uncertainty: { value: by.value, isShare: apart[3] === '%' } } : {}),
   };

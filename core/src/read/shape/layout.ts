@@ -1,8 +1,10 @@
 import { type BottlesByLabel } from '../at-lab.ts';
 import { fold } from '../cells/fold.ts';
+import { filledDown } from './filled.ts';
+import { labelsKnown } from '../labels.ts';
 import { roleCalled } from './heading.ts';
 import type { Mapping } from '../mapping.ts';
-import { named, unitCalled } from '../cells/names.ts';
+import { isPartsPerT, named, unitCalled } from '../cells/names.ts';
 import type { Layout } from '../tables/layouts.ts';
 import { headings, roles, type Role } from '../tables/headings.ts';
 import { flagMeanings } from '../tables/flags.ts';
@@ -36,6 +38,15 @@ export function holdsFlags(table: Pick<LabTable, 'rows'>, column: number): boole
   return cells.length > 0 && cells.every((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)));
 }
 
+/** Whether a column holds remarks in words and no flag. */
+function holdsWords(table: Pick<LabTable, 'rows'>, column: number): boolean {
+  const cells = table.rows.map((one) => one.cells[column] ?? '').filter((cell) => cell !== '');
+  return (
+    cells.some((cell) => /\p{L}{3,}\s+\p{L}{2,}|\p{L}{6,}/u.test(cell)) &&
+    !cells.some((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)))
+  );
+}
+
 type Cells = Partial<Record<Role, string>>;
 /** Rows of the long table are many: their cells and places are arrays that are filled, not objects that are spread. */
 const cellsOf = (of: Cells): string[] => roles.map((role) => of[role] ?? '');
@@ -48,6 +59,14 @@ const unknownColumn = (table: LabTable, column: number, code = 'unknown-column')
   cell: (table.header[column] ?? '').slice(0, 80),
 });
 
+/** A heading without its unit and what it says of the column beside it, to be compared: `NO3N_RL` and `NO3N_mg/L` are both `no3n`. */
+function stemOf(heading: string): string {
+  const folded = fold(heading);
+  const names = (['qualifier', 'reportingLimit', 'detectionLimit', 'limit'] as const).flatMap((role) => headings[role]);
+  const said = names.filter((name) => folded.endsWith(name) && folded.length > name.length).sort((a, b) => b.length - a.length)[0];
+  return said ? folded.slice(0, -said.length) : folded;
+}
+
 /** For each column of results, the columns that belong to it. */
 interface ResultColumn {
   column: number;
@@ -57,25 +76,26 @@ interface ResultColumn {
 /** The columns that hold results, each with those that follow it and belong to it, and those that nobody knows. */
 function resultColumns(table: LabTable, mapping: Mapping, isResult: (heading: string, column: number) => boolean) {
   const taken = new Set(Object.values(mapping.columns));
-  const found: ResultColumn[] = [];
   const unread: Unread[] = [];
-  table.header.forEach((heading, column) => {
-    if (taken.has(column)) return;
-    if (isResult(heading, column)) {
-      found.push({ column, beside: {} });
-      return;
-    }
+  const free = [...table.header.entries()].filter(([column]) => !taken.has(column));
+  const found = free.flatMap(([column, heading]): ResultColumn[] => (isResult(heading, column) ? [{ column, beside: {} }] : []));
+  const results = new Set(found.map(({ column }) => column));
+  for (const [column, heading] of free) {
+    if (results.has(column)) continue;
     const role = besideRole(heading);
-    const last = found.at(-1);
-    if (role && last && last.beside[role] === undefined) {
-      last.beside[role] = column;
-      return;
+    // A heading that names the substance belongs to it wherever it stands; one that does not, to the column before it.
+    const stem = role ? stemOf(heading) : '';
+    const named = stem.length > 0 && stem !== fold(heading) ? found.filter((one) => fold(table.header[one.column]!).startsWith(stem)) : [];
+    const owner = named.length > 0 ? named[0] : found.findLast((one) => one.column < column);
+    if (role && owner && owner.beside[role] === undefined && !(role === 'qualifier' && holdsWords(table, column))) {
+      owner.beside[role] = column;
+      continue;
     }
     const cells = table.rows.map((one) => one.cells[column] ?? '').filter((cell) => cell !== '');
-    if (cells.length === 0) return;
+    if (cells.length === 0) continue;
     // Flags that belong to nobody knows what: no number beside them can be trusted.
     unread.push(unknownColumn(table, column, cells.some(isFlag) ? 'flags-of-what' : 'unknown-column'));
-  });
+  }
   return { found: unread.some(({ code }) => code === 'flags-of-what') ? [] : found, unread };
 }
 
@@ -89,18 +109,29 @@ const ofSample = ['collected', 'collectedTime', 'analysed', 'kind', 'method', 'f
 /** What stands beside a result, in a column of its own or in a row for all samples. */
 const ofResult = ['unit', 'reportingLimit', 'detectionLimit', 'limit'] as const;
 
+/** The headings with what a row below them adds: a fraction, a unit, an expression; null where it adds something else. */
+function withSecondRow(header: readonly string[], cells: readonly string[], found: readonly ResultColumn[]): string[] | null {
+  const said = found.filter(({ column }) => (cells[column] ?? '') !== '');
+  const both = (column: number) => `${header[column]} ${cells[column]}`;
+  if (said.length === 0 || !said.every(({ column }) => named(both(column)))) return null;
+  return header.map((heading, column) => (said.some((one) => one.column === column) ? both(column) : heading));
+}
+
 /** A row for each sample, a column for each parameter; rows of units and limits may stand among them. */
 function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Omit<Long, 'mapping'> {
   const { found, unread } = resultColumns(table, mapping, (heading) => named(heading) !== null);
   const places = found.map(({ column, beside }) => placesOf(column, { ...mapping.columns, ...beside }));
   const of: Partial<Record<Role, readonly string[]>> = {};
   const rows: TableRow[] = [];
+  const known = labelsKnown(bottles);
+  /** What is measured, where a second row of headings says more of it. */
+  let header: readonly string[] = table.header;
   for (const { line, cells } of table.rows) {
     const sample = atRole(mapping, cells, 'sample');
-    if (!bottles.has(sample)) {
+    if (known(sample) === null) {
       const says = roleCalled(sample);
       const values = found.map(({ column }) => cells[column] ?? '').filter((cell) => cell !== '');
-      const role = values.length > 0 && values.every((cell) => unitCalled(cell) !== null) ? 'unit' : says;
+      const role = values.length > 0 && values.every((cell) => unitCalled(cell) !== null || isPartsPerT(cell)) ? 'unit' : says;
       if (
         role === 'unit' ||
         role === 'reportingLimit' ||
@@ -112,6 +143,11 @@ function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): O
         of[role] = cells;
         continue;
       }
+      const more = rows.length === 0 && sample === '' ? withSecondRow(table.header, cells, found) : null;
+      if (more) {
+        header = more;
+        continue;
+      }
     }
     const same = cellsOf({ sample });
     for (const role of ofSample) same[longColumns[role]] = atRole(mapping, cells, role);
@@ -120,7 +156,7 @@ function fromWide(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): O
       const flag = beside.qualifier === undefined ? '' : (cells[beside.qualifier] ?? '');
       if (flag === '' && (result === '' || notAnalysed.test(result))) return;
       const long = same.slice();
-      long[longColumns.parameter] = table.header[column]!;
+      long[longColumns.parameter] = header[column]!;
       long[longColumns.result] = result;
       long[longColumns.qualifier] = flag;
       for (const role of ofResult)
@@ -155,7 +191,7 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
   const labelOf = (column: number) => ofSamples.sample?.[column] ?? table.header[column]!;
   // A column of flags alone is a sample only where it is called by a label of ours: there all may be “not detected”.
   const isSample = (heading: string, column: number) =>
-    heading !== '' && besideRole(heading) === null && (bottles.has(labelOf(column)) || !holdsFlags(body, column));
+    heading !== '' && besideRole(heading) === null && (labelsKnown(bottles)(labelOf(column)) !== null || !holdsFlags(body, column));
   const { found, unread } = resultColumns(body, mapping, isSample);
   const rows = results.flatMap(({ line, cells }) =>
     found.flatMap(({ column, beside }) => {
@@ -190,7 +226,7 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
 /** A table as it is read: one result to a row. */
 export function toLong(table: LabTable, mapping: Mapping, bottles: BottlesByLabel): Long {
   const layout = mapping.layout ?? 'long';
-  if (layout === 'long') return { table, mapping, unread: [] };
+  if (layout === 'long') return { table: filledDown(table, mapping), mapping, unread: [] };
   const turned = layout === 'wide' ? fromWide(table, mapping, bottles) : fromTransposed(table, mapping, bottles);
   return { ...turned, mapping: { ...mapping, columns: longColumns } };
 }
@@ -200,7 +236,8 @@ export function layoutOf(table: LabTable, columns: Mapping['columns'], bottles: 
   const free = table.header.filter((_, index) => !Object.values(columns).includes(index));
   if (columns.parameter === undefined) return free.filter((heading) => named(heading) !== null).length >= 2 ? 'wide' : 'long';
   if (columns.result !== undefined) return 'long';
-  const isIn = (cells: readonly string[]) => cells.some((cell) => bottles.has(cell));
+  const known = labelsKnown(bottles);
+  const isIn = (cells: readonly string[]) => cells.some((cell) => known(cell) !== null);
   const rowOfLabels = table.rows.find((one) => roleCalled(one.cells[columns.parameter!] ?? '') === 'sample');
   return isIn(free) || (rowOfLabels && isIn(rowOfLabels.cells)) ? 'transposed' : 'long';
 }

@@ -11,6 +11,8 @@ export interface TableRow {
   cells: string[];
   /** Which column of the file each cell stands in, counted from 0; its own place where this is left out. */
   places?: readonly number[];
+  /** A blank line or a repeated header stands above it. */
+  isAfterBreak?: true;
 }
 
 export interface LabTable {
@@ -20,10 +22,19 @@ export interface LabTable {
   rows: TableRow[];
   /** What stands above the header. */
   preamble: TableRow[];
-  /** Rows below a header of other names, which cannot be read by the first one. */
+  /** Rows of results above the header, which no header tells. */
   strange: TableRow[];
+  /** Further tables below it, each under a header of its own. */
+  more?: readonly Block[];
   /** The file itself knows its numbers: they came as such, and were written down here with a point. */
   hasNumbers?: true;
+}
+
+/** A table under a header of its own. */
+export interface Block {
+  header: string[];
+  headerLine: number;
+  rows: TableRow[];
 }
 
 /** What the words of a code need. */
@@ -124,22 +135,29 @@ function findHeader(rows: readonly TableRow[]): number {
 /** A row that may be another header: what names columns begins with a word and has no numbers of its own. */
 const mayBeHeader = ({ cells }: TableRow) => !/\d/.test(cells.find((cell) => cell !== '') ?? '') && !cells.some(isNumber);
 
-/** The rows below a header: it may be repeated; what stands below another one is set apart. */
-function below(header: TableRow, all: readonly TableRow[]): Pick<LabTable, 'rows' | 'strange'> {
+/** The rows below a header, which may be repeated, and the tables below other headers. */
+function below(header: TableRow, all: readonly TableRow[]): { rows: TableRow[]; more: Block[] } {
   const namesOf = (row: TableRow) => row.cells.map(fold).join('|').replace(/\|+$/, '');
-  const own = namesOf(header);
-  const rows: TableRow[] = [];
-  const strange: TableRow[] = [];
-  let isOwn = true;
+  const first: Block = { header: header.cells, headerLine: header.line, rows: [] };
+  const blocks = new Map([[namesOf(header), first]]);
+  let now = first;
+  let isBreak = false;
   for (const row of all) {
-    if (isBlank(row)) continue;
-    if (row.cells[0] === header.cells[0] && namesOf(row) === own) isOwn = true;
-    else if (mayBeHeader(row) && headerScore(row) >= 3) {
-      isOwn = namesOf(row) === own;
-      if (!isOwn) strange.push(row);
-    } else (isOwn ? rows : strange).push(row);
+    if (isBlank(row)) {
+      isBreak = true;
+      continue;
+    }
+    const isFirst = row.cells[0] === header.cells[0] && namesOf(row) === namesOf(header);
+    if (isFirst || (mayBeHeader(row) && headerScore(row) >= 3)) {
+      now = blocks.get(namesOf(row)) ?? { header: row.cells, headerLine: row.line, rows: [] };
+      blocks.set(namesOf(row), now);
+      isBreak = true;
+      continue;
+    }
+    now.rows.push(isBreak ? { ...row, isAfterBreak: true } : row);
+    isBreak = false;
   }
-  return { rows, strange };
+  return { rows: first.rows, more: [...blocks.values()].filter((one) => one !== first && one.rows.length > 0) };
 }
 
 /**
@@ -183,12 +201,13 @@ function tableIn(all: readonly TableRow[], delimiter: string): { table: LabTable
   const at = findHeader(all);
   const header = all[at];
   if (!header) return refusal('no-columns', all[0]!.line);
-  const { rows, strange } = below(header, all.slice(at + 1));
+  const { rows, more } = below(header, all.slice(at + 1));
   if (rows.length === 0) return refusal('no-rows', header.line);
   const above = all.slice(0, at).filter((row) => !isBlank(row));
   // What looks like a row of results and stands above the names of the columns is nobody's to drop.
   const isResult = (row: TableRow) => filled(row) >= 3 && row.cells.some(isNumber);
   const preamble = above.filter((row) => !isResult(row));
-  strange.unshift(...above.filter(isResult));
-  return { table: { delimiter, header: header.cells, headerLine: header.line, rows, preamble, strange } };
+  const strange = above.filter(isResult);
+  const table = { delimiter, header: header.cells, headerLine: header.line, rows, preamble, strange };
+  return { table: more.length > 0 ? { ...table, more } : table };
 }

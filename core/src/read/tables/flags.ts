@@ -6,6 +6,8 @@ export const flagMeaningNames = [
   'uncountable',
   /** The number is not exact. */
   'estimated',
+  /** It was measured too late or not quite in order: the lab gives the number, and it proves little. */
+  'late',
   /** The lab itself does not stand by it. */
   'rejected',
   /** It says nothing about the number. */
@@ -42,19 +44,31 @@ export const flagMeanings: Readonly<Record<string, readonly FlagMeaning[]>> = {
   '<NG': ['below'],
   TNTC: ['uncountable'],
   J: ['estimated'],
-  // Estimated, or beyond the calibration: either way the number is not exact.
-  E: ['estimated'],
-  // Found in the lab's blank too, or between its two limits: either way the number is not exact.
-  B: ['estimated'],
-  // Exceeds the range of the count or of the instrument.
-  '>RANGE': ['above'],
+  // A run of the diluted sample: the number is of the water all the same.
+  D: ['nothing'],
   R: ['rejected'],
   REJ: ['rejected'],
-  // Analysed too late, or with quality control out of bounds.
-  H: ['rejected'],
-  Q: ['rejected'],
+  // Exceeds the range of the count or of the instrument.
+  '>RANGE': ['above'],
   '=': ['nothing'],
 };
+
+/**
+ * Flags that labs mean in several ways: B found in the lab's blank, or between two limits; E beyond the calibration, or estimated; H held too long; Q out of control, or qualified. Only the file's own legend tells, or a person.
+ */
+export const ambiguousFlags: ReadonlySet<string> = new Set(['B', 'E', 'H', 'Q', 'N', 'S', 'X', '*']);
+
+/** What a legend makes of a flag, by its words: the first that fits. */
+export const legendMeanings: readonly [RegExp, FlagMeaning][] = [
+  [/reject|unusable|do not use|invalid|rejei|rechaz|rejet|verworfen|ung[üu]ltig|use (the )?dilut|see (the )?dilut/i, 'rejected'],
+  [/holding|hold time|too late|fora do prazo|fuera de plazo|hors d[ée]lai|frist|outside|out of control|qc (limits|out)/i, 'late'],
+  [/not det|non.?det|undet|n[ãa]o det|no det|non d[ée]t|nicht nachw|nicht best/i, 'below'],
+  [
+    /estim|approx|aprox|gesch[äa]tzt|blank|branco|blanco|blanc\b|blindwert|between|entre|zwischen|below (the )?(rl|report|quant)|exceed|calibra/i,
+    'estimated',
+  ],
+  [/numerous|uncount|incont|z[äa]hlbar|d[ée]nombrable/i, 'uncountable'],
+];
 
 /** Words by which a legend shows that it gives a flag the meaning that the table has; without one of them the flag is asked about. */
 export const legendWords: Readonly<Record<FlagMeaning, RegExp>> = {
@@ -62,6 +76,7 @@ export const legendWords: Readonly<Record<FlagMeaning, RegExp>> = {
   above: /above|over|exceed|greater|more than|>|acima|superior|[üu]ber|supérieur|por encima|mayor|range/i,
   uncountable: /numerous|count|cont|z[äa]hl|compt/i,
   estimated: /estim|approx|aprox|calibra|blank|branco|blanco|blanc|between|entre|gesch[äa]tzt|range|below|less|limit/i,
+  late: /holding|late|time|prazo|plazo|d[ée]lai|frist|outside|control/i,
   rejected: /reject|unus|invalid|rejei|rechaz|rejet|verworfen|holding|hold time|out of|outside|quality|prazo|plazo|d[ée]lai|frist/i,
   nothing: /./,
 };

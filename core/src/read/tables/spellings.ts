@@ -125,6 +125,7 @@ export const unitSpellings: Record<string, UnitId> = {
   unt: 'NTU',
   fnu: 'FNU',
   nfu: 'FNU',
+  unf: 'FNU',
   ftu: 'FNU',
   utn: 'NTU',
   ph: 'pH',

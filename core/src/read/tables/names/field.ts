@@ -2,7 +2,17 @@ import type { ParameterId } from '../../../parameters/index.ts';
 
 /** How labs call them in English, Portuguese, Spanish, French and German, beside the name and symbol of their rows. */
 export const fieldNames: Partial<Record<ParameterId, readonly string[]>> = {
-  temperature: ['watertemperature', 'temperatura', 'temperaturadelagua', 'temperaturedeleau', 'temperaturadaagua', 'wassertemperatur'],
+  temperature: [
+    'temp',
+    'water temp',
+    'température',
+    'watertemperature',
+    'temperatura',
+    'temperaturadelagua',
+    'temperaturedeleau',
+    'temperaturadaagua',
+    'wassertemperatur',
+  ],
   ph: ['phlab', 'phvalue', 'phat25c', 'phwert', 'valordeph'],
   conductivity: [
     'conductivity',
@@ -53,7 +63,18 @@ export const fieldNames: Partial<Record<ParameterId, readonly string[]>> = {
   ],
   salinity: ['salinidade', 'salinidad', 'salinité', 'Salinität', 'Salzgehalt'],
   resistivity: ['resistivity', 'specific resistance', 'resistividade', 'resistividad', 'résistivité', 'spezifischer Widerstand'],
-  oxygen: ['oxygen', 'oxigeniodissolvido', 'oxigenodisuelto', 'oxygenedissous', 'sauerstoff'],
+  oxygen: [
+    'oxygen',
+    'oxígeno',
+    'oxigénio',
+    'oxygène',
+    'DO',
+    'dissolved O2',
+    'oxigeniodissolvido',
+    'oxigenodisuelto',
+    'oxygenedissous',
+    'sauerstoff',
+  ],
   turbidity: ['turvacao', 'turvidez', 'turbidez', 'turbidite', 'trubung'],
   redox: ['redox', 'orp', 'potencialredox'],
   freeChlorine: ['chlorinefree', 'freeresidualchlorine', 'clororesiduallivre', 'clorolivre', 'clorolibre', 'chlorelibre', 'freieschlor'],
