@@ -96,6 +96,12 @@ export interface RowContext {
   filledAt: ReadonlyMap<string, readonly [string, BottleAtLab][]>;
   /** Units that stand in the headings of columns. */
   headed: Partial<Record<Role, CalledUnit | '%'>>;
+  /** The client whose rows have our labels, where the file names several; null where it does not. */
+  client: string | null;
+  /** Numbers of the lab that stand beside more than one sample. */
+  twiceNumbered: ReadonlySet<string>;
+  /** The visits that codes of points stand for. */
+  visits: ReadonlyMap<string, string>;
   /** What the file itself says that ppt is: `ppt (ng/L)`. */
   pptIs: UnitId | null;
 }

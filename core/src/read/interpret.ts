@@ -1,14 +1,16 @@
-import { parameter } from '../parameters/index.ts';
+import { parameter, type ParameterId } from '../parameters/index.ts';
 import type { BottlesByLabel } from './at-lab.ts';
 import type { LabResult } from './entries.ts';
-import { whoseSamples } from './labels.ts';
+import { labelsKnown, visitsByCode, whoseSamples } from './labels.ts';
+import { partMayBe, partsOfWholes } from './tables/parts.ts';
 import { toLong, type Long } from './shape/layout.ts';
-import { flagsOf, legendOf } from './shape/legend.ts';
+import { boundsSaid, flagsOf, legendOf } from './shape/legend.ts';
 import { refuseMapping, type Mapping } from './mapping.ts';
 import { proposeMapping } from './propose.ts';
 import { doubtCollected } from './collected.ts';
 import { byFilling, fileWords, reader, type RowContext } from './context.ts';
 import { apartCodes, readRow } from './row.ts';
+import { isUnusual, stepOfDigits } from './unusual.ts';
 import type { LabTable, TableRow, Unread } from './shape/table.ts';
 import { named, unitCalled, unitInHeading } from './cells/names.ts';
 import type { CellStyle } from './cells/value.ts';
@@ -24,7 +26,7 @@ export interface Interpretation {
 }
 
 /** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
-function styleOf(parts: readonly Long[], { preamble, hasNumbers }: LabTable, { decimals, flags }: Mapping): CellStyle {
+function styleOf(parts: readonly Long[], { preamble, hasNumbers }: LabTable, { decimals, flags, confirmed }: Mapping): CellStyle {
   const cells = function* () {
     for (const { table, mapping } of parts) {
       const numbers = (['result', 'reportingLimit', 'detectionLimit', 'uncertainty'] as const).flatMap(
@@ -35,11 +37,18 @@ function styleOf(parts: readonly Long[], { preamble, hasNumbers }: LabTable, { d
   };
   const rows = parts.flatMap(({ table }) => table.rows);
   const short = rows.filter(({ cells: row }) => row.filter((cell) => cell !== '').length <= 2);
-  const said = flagsOf(legendOf([...preamble, ...short]), flags);
+  const legend = legendOf([...preamble, ...short]);
+  const said = flagsOf(legend, flags);
   const shown = styleShown(cells());
   // Numbers that came as numbers have one reading; where a text among them has a comma, nobody can tell which are which.
   const own = hasNumbers && shown.decimals === 'unknown' ? { ...shown, decimals: 'point' as const } : shown;
-  return { ...(decimals ? { decimals, isSaid: true } : own), flags: said };
+  const takesOther = confirmed?.['other-decimal'] === 'printed';
+  return {
+    ...(decimals ? { decimals, isSaid: true } : own),
+    flags: said,
+    bounds: boundsSaid(legend),
+    ...(takesOther ? { takesOther } : {}),
+  };
 }
 
 /** Units that stand in the headings; of a table that was turned only in those that its columns kept. */
@@ -76,11 +85,7 @@ interface Read {
   mapping: Mapping;
 }
 
-/** The step of the last digit of a number as it was printed, in the parameter's own unit: its digits alone tell it. */
-function stepOf({ value, written }: LabResult): number {
-  const digits = Number((/\d[\d.,\s]*/.exec(written.result)?.[0] ?? '').replace(/\D/g, ''));
-  return value === null || !(digits > 0) ? 0 : Math.abs(value) / digits;
-}
+const stepOf = ({ value, written }: LabResult) => stepOfDigits(written.result, value);
 
 /** Whether two results of one thing that are given in other words, as 2.26 mg/L N and 10.0 mg/L NO₃, are one by the digits that they have. */
 function agree(a: Read, b: Read): boolean {
@@ -150,19 +155,36 @@ function withFractions(reads: Read[], mapping: Mapping): { reads: Read[]; unread
   };
 }
 
-/** Whether a number that was found, or a limit, is one that labs do not usually have: its unit may be wrong. */
-function isUnusual({ parameter: id, value, form, reportingLimit }: LabResult): boolean {
-  const usual = parameter(id).usualAtLab;
-  if (!usual) return false;
-  const [least, most] = usual;
-  const isFound = form === 'value' && value !== null && value > 0;
-  return (isFound && (value < least || value > most)) || (reportingLimit !== null && reportingLimit > most);
-}
-
 /** A table of a file as it is read, as it stands there, and with the columns that it has there. */
 interface Part extends Long {
   given: LabTable;
   own: Mapping;
+}
+
+/** Pairs of results of one bottle's point that cannot both be: of which there is more of the part than of the whole. */
+function partsOverWholes(reads: readonly Read[], bottles: BottlesByLabel): Set<Read> {
+  const found = new Set<Read>();
+  const byPoint = new Map<string, Read[]>();
+  for (const one of reads) {
+    const { visit } = bottles.get(one.result.bottle)!;
+    const key = visit ?? one.result.bottle;
+    byPoint.set(key, [...(byPoint.get(key) ?? []), one]);
+  }
+  for (const all of byPoint.values()) {
+    if (all.length < 2) continue;
+    const of = (id: ParameterId) => all.filter(({ result }) => result.parameter === id && result.form === 'value');
+    const put = (parts: readonly Read[], wholes: readonly Read[]) => {
+      for (const part of parts)
+        for (const whole of wholes) if (part.result.value! > whole.result.value! * partMayBe) found.add(part).add(whole);
+    };
+    for (const { part, whole } of partsOfWholes) put(of(part), of(whole));
+    for (const id of new Set(all.map(({ result }) => result.parameter))) {
+      if (!parameter(id).isBound) continue;
+      const ofFraction = (fraction: LabResult['fraction']) => of(id).filter(({ result }) => result.fraction === fraction);
+      put(ofFraction('dissolved'), ofFraction('total'));
+    }
+  }
+  return found;
 }
 
 /** The tables of a file as they are read, one result to a row: the first by what was said of it, those below it by their own headings. */
@@ -180,6 +202,26 @@ function partsOf(given: LabTable, said: Mapping, bottles: BottlesByLabel): { par
   return { parts: tables.map(([table, mapping]) => ({ given: table, own: mapping, ...toLong(table, mapping, bottles) })), unread };
 }
 
+/** Whose the rows of a table are besides by their labels: the client with most of ours, and numbers of the lab that two samples have. */
+function whoseRows({ rows }: LabTable, mapping: Mapping, bottles: BottlesByLabel): Pick<RowContext, 'client' | 'twiceNumbered'> {
+  const { client, labNumber, sample } = mapping.columns;
+  const known = labelsKnown(bottles);
+  const ours = new Map<string, number>();
+  const samples = new Map<string, Set<string>>();
+  for (const { cells } of rows) {
+    const name = sample === undefined ? '' : (cells[sample] ?? '');
+    const of = client === undefined ? '' : (cells[client] ?? '');
+    if (of !== '') ours.set(of, (ours.get(of) ?? 0) + (known(name)?.is === 'ours' ? 1 : 0));
+    const number = labNumber === undefined ? '' : (cells[labNumber] ?? '');
+    if (number !== '' && name !== '') samples.set(number, (samples.get(number) ?? new Set()).add(name));
+  }
+  const [most] = [...ours].sort((a, b) => b[1] - a[1])[0] ?? [null];
+  return {
+    client: ours.size > 1 ? most : null,
+    twiceNumbered: new Set([...samples].flatMap(([number, names]) => (names.size > 1 ? [number] : []))),
+  };
+}
+
 /** The rows of one table, each as a result or as what it is instead. */
 function readPart(
   part: Part,
@@ -195,6 +237,8 @@ function readPart(
     filledAt,
     headed: headedUnits(given, own),
     pptIs: pptSaid(table, mapping),
+    visits: visitsByCode(bottles),
+    ...whoseRows(table, mapping, bottles),
   };
   const found: Read[] = [];
   const [unread, apart]: [Unread[], Unread[]] = [[], []];
@@ -242,12 +286,21 @@ export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabe
   }
   const results: LabResult[] = [];
   const doubts: Unread[] = [];
+  const kept: Read[] = [];
   for (const one of byKey.values()) {
     const settled = Array.isArray(one) ? oneOf(one, { mapping: said }) : { kept: one, apart: [], unread: [] };
     apart.push(...settled.apart);
     unread.push(...settled.unread);
-    if (!settled.kept) continue;
-    const { row, result, mapping } = settled.kept;
+    if (settled.kept) kept.push(settled.kept);
+  }
+  const over = said.confirmed?.['part-over-whole'] === 'printed' ? new Set() : partsOverWholes(kept, bottles);
+  for (const one of kept) {
+    const { row, result, mapping } = one;
+    if (over.has(one)) {
+      const isOut = said.confirmed?.['part-over-whole'] === 'out';
+      (isOut ? apart : unread).push(reader(row, mapping).fail('result', isOut ? 'left-out' : 'part-over-whole'));
+      continue;
+    }
     const unusual = isUnusual(result);
     results.push(unusual ? { ...result, unusual } : result);
     if (unusual) doubts.push(reader(row, mapping).fail('result', 'unusual', { parameter: result.parameter }));

@@ -19,7 +19,7 @@ export type Whose =
   | { is: 'none' };
 
 /** A label without what differs by habit alone: capitals and blanks. */
-const tight = (name: string) => name.replace(/\s+/g, '').toLowerCase();
+export const tight = (name: string) => name.replace(/\s+/g, '').toLowerCase();
 
 /** Labels by what a lab may print for all bottles of a point: the part that they have in common, up to the last stroke. */
 function byPoint(bottles: BottlesByLabel): ReadonlyMap<string, string[]> {
@@ -34,6 +34,24 @@ function byPoint(bottles: BottlesByLabel): ReadonlyMap<string, string[]> {
     else found.set(tight(stem), null);
   }
   return new Map([...found].flatMap(([stem, one]) => (one ? [[stem, one.labels] as const] : [])));
+}
+
+const codesOf = new WeakMap<BottlesByLabel, ReadonlyMap<string, string>>();
+
+/** The visit that a point's own code stands for: the last part that the labels of a point have in common, `PT4` of `261201A-PT4-G`. */
+export function visitsByCode(bottles: BottlesByLabel): ReadonlyMap<string, string> {
+  const known = codesOf.get(bottles);
+  if (known) return known;
+  const found = new Map<string, string | null>();
+  for (const [stem, labels] of byPoint(bottles)) {
+    const code = /[^-_./ ]+$/.exec(stem)?.[0];
+    const visit = bottles.get(labels[0]!)!.visit;
+    if (code !== undefined && visit !== undefined && code !== stem)
+      found.set(code, found.has(code) && found.get(code) !== visit ? null : visit);
+  }
+  const codes = new Map([...found].flatMap(([code, visit]) => (visit === null ? [] : [[code, visit] as const])));
+  codesOf.set(bottles, codes);
+  return codes;
 }
 
 /** What of a name is the same whatever its writer's habits; null where two are. */

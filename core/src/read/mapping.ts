@@ -2,6 +2,9 @@ import { z } from 'zod';
 import { roleCalled } from './shape/heading.ts';
 import { layouts } from './tables/layouts.ts';
 import { roles } from './tables/headings.ts';
+import { ParameterId } from '../parameters/index.ts';
+import { unitIds } from '../units/index.ts';
+import { confirmAnswers, confirmCodes } from './tables/to-confirm.ts';
 import { fractions } from './tables/fractions.ts';
 import { flagMeaningNames } from './tables/flags.ts';
 import type { LabTable, Refusal } from './shape/table.ts';
@@ -39,6 +42,12 @@ export const Mapping = z.object({
   fraction: z.enum(fractions).optional(),
   /** Who is right where a report calls a metal total that was filtered, or dissolved that was not. */
   fractionBy: z.enum(['report', 'bottle']).optional(),
+  /** What is to become of rows that contradict themselves, by what is wrong with them. */
+  confirmed: z.partialRecord(z.enum(confirmCodes), z.enum(confirmAnswers)).optional(),
+  /** What a name means that is not known here; nothing that is read where it is empty. Kept with the lab. */
+  names: answers(z.union([ParameterId, z.literal('')])),
+  /** What a unit means that is not known here. Kept with the lab. */
+  units: answers(z.enum(unitIds)),
   /** What a flag means in this file. */
   flags: answers(z.enum(flagMeaningNames)),
   /** The bottle that a name in the file stands for; none of ours where it is empty. */
@@ -72,7 +81,14 @@ export function recall(table: LabTable, remembered: readonly Remembered[]): Mapp
 }
 
 /** What of a mapping holds for the next report of the lab: names, runs and what it replaces are of one file. */
-function ofTheLab({ labels: _labels, runs: _runs, replaces: _replaces, status: _status, ...rest }: Mapping): Mapping {
+function ofTheLab({
+  labels: _labels,
+  confirmed: _confirmed,
+  runs: _runs,
+  replaces: _replaces,
+  status: _status,
+  ...rest
+}: Mapping): Mapping {
   return rest;
 }
 

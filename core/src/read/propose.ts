@@ -38,12 +38,11 @@ function holdsRemarks(table: LabTable, column: number): boolean {
   return cells.some((cell) => /\p{L}{3,}\s+\p{L}{2,}|\p{L}{8,}/u.test(cell)) && !cells.some(isOfNumbers);
 }
 
-/** Whether another column than the one of the results is called so as well, and looks like it. */
-function secondResult(table: LabTable, result: number, taken: ReadonlySet<number>): boolean {
-  return table.header.some(
-    (heading, column) => column !== result && !taken.has(column) && roleCalled(heading) === 'result' && shareOfResults(table, column) > 0.5,
+/** The other columns than the one of the results that are called so as well, and look like it. */
+const secondResults = (table: LabTable, result: number, taken: ReadonlySet<number>): number[] =>
+  table.header.flatMap((heading, column) =>
+    column !== result && !taken.has(column) && roleCalled(heading) === 'result' && shareOfResults(table, column) > 0.5 ? [column] : [],
   );
-}
 
 const means = {
   parameter: (cell: string) => named(cell) !== null,
@@ -96,8 +95,16 @@ export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Ma
   );
   if (columns.qualifier === undefined && flags.length === 1) columns.qualifier = flags[0]!;
   // Of two columns that are called the result and hold numbers, a person says which it is.
-  if (columns.result !== undefined && secondResult(table, columns.result, new Set(Object.values(columns)))) delete columns.result;
-  else if (columns.result === undefined) {
+  const others = columns.result === undefined ? [] : secondResults(table, columns.result, new Set(Object.values(columns)));
+  if (others.length > 0) {
+    // One that has signs and words says more than one of bare numbers, which is held against it.
+    const signed = [columns.result!, ...others].filter((column) =>
+      table.rows.some(({ cells }) => /^[<>≤≥]|\p{L}{2}/u.test(cells[column] ?? '')),
+    );
+    const bare = [columns.result!, ...others].filter((column) => !signed.includes(column));
+    if (signed.length === 1 && bare.length === 1) [columns.result, columns.secondResult] = [signed[0]!, bare[0]!];
+    else delete columns.result;
+  } else if (columns.result === undefined) {
     const guess = resultByContent(table, new Set(Object.values(columns)));
     if (guess !== undefined) columns.result = guess;
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Mapping } from './mapping.ts';
 import type { Unread } from './shape/table.ts';
+import { confirmCodes } from './tables/to-confirm.ts';
 import { bareFlag } from './cells/value.ts';
 
 /** What is asked about a whole file, by the code of the rows that hang on it: the answer is one key of the mapping. */
@@ -31,6 +32,8 @@ export type ThingQuestion = keyof typeof thingQuestions;
 const codesOf = <T extends string>(table: Readonly<Record<T, unknown>>) => Object.keys(table) as [T, ...T[]];
 
 export const Question = z.discriminatedUnion('about', [
+  /** Rows that contradict themselves: as printed, or left out. */
+  z.object({ about: z.literal('rows'), code: z.enum(confirmCodes), examples: z.array(z.string()), rows: z.number().int() }),
   z.object({ about: z.literal('file'), code: z.enum(codesOf(fileQuestions)), examples: z.array(z.string()) }),
   z.object({
     about: z.literal('thing'),
@@ -79,6 +82,10 @@ function asked(row: Unread, legend: ReadonlyMap<string, string>, labels: readonl
   }
 }
 
+/** The first cells of rows, each once, with their lines. */
+const exampleCells = (rows: readonly Unread[]): string[] =>
+  [...new Map(rows.map(({ cell, line }) => [cell, `${cell} (line ${line})`])).values()].slice(0, examplesShown);
+
 /** What has to be said of a file before all of it can be read, or was said already. */
 export function questionsOf(
   { unread, apart }: { unread: readonly Unread[]; apart: readonly Unread[] },
@@ -90,6 +97,11 @@ export function questionsOf(
     const cells = [...new Set(unread.filter((row) => row.code === code).map((row) => row.cell))];
     const isAsked = cells.length > 0 || mapping[fileQuestions[code].key] !== undefined;
     return isAsked ? [{ about: 'file', code, examples: cells.slice(0, examplesShown) }] : [];
+  });
+  const ofRows = confirmCodes.flatMap((code): Question[] => {
+    const rows = unread.filter((row) => row.code === code);
+    const isAsked = rows.length > 0 || mapping.confirmed?.[code] !== undefined;
+    return isAsked ? [{ about: 'rows', code, examples: exampleCells(rows), rows: rows.length }] : [];
   });
   const things = new Map<string, ThingAsked>();
   for (const row of unread) {
@@ -117,5 +129,5 @@ export function questionsOf(
     const lines = apart.filter((row) => row.code === 'not-chosen' && row.data?.['key'] === key).map((row) => String(row.line));
     things.set(`two-results ${key}`, { about: 'thing', code: 'two-results', thing: key, choices: [line, ...lines], says: '' });
   }
-  return [...ofFile, ...things.values()];
+  return [...ofFile, ...ofRows, ...things.values()];
 }

@@ -194,7 +194,9 @@ describe('a result cell', () => {
     expect(readValue(cell, flag)).toEqual({ ok: true, form, value, estimated });
   });
 
-  it.each(['', 'see note', '12 mg', '1e5', '2.0 (2.2)', '28,5 2', '~61', '40-42', '1.1.2', 'O.05'])('%j is no result', (cell) => expect(readValue(cell, '').ok).toBe(false));
+  it.each(['', 'see note', '12 mg', '1e5', '2.0 (2.2)', '28,5 2', '~61', '40-42', '1.1.2', 'O.05'])('%j is no result', (cell) =>
+    expect(readValue(cell, '').ok).toBe(false),
+  );
 
   it.each([
     ['50', '<', 'below', 50],
@@ -213,7 +215,11 @@ describe('a result cell', () => {
   it.each([
     ['12', 'R', 'rejected'],
     // Without a legend nobody knows which of their meanings these have.
-    ...['B', 'E', 'H', 'Q', '*'].map((flag) => ['12', flag, 'unknown-flag'] as const),
+    ['12', 'B', 'unknown-flag'],
+    ['12', 'E', 'unknown-flag'],
+    ['12', 'H', 'unknown-flag'],
+    ['12', 'Q', 'unknown-flag'],
+    ['12', '*', 'unknown-flag'],
     ['12', 'ok?', 'unknown-flag'],
     ['12', 'X', 'unknown-flag'],
     ['<12', '>', 'contradicts'],

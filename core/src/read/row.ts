@@ -1,20 +1,23 @@
+import type { Data } from '../findings/index.ts';
 import type { BottleAtLab } from './at-lab.ts';
 import { isCounted, parameter, type ParameterId } from '../parameters/index.ts';
 import { convert, type UnitId } from '../units/index.ts';
 import type { LabResult } from './entries.ts';
 import { swapped } from './collected.ts';
 import { reader, splitUnit, type Reader, type RowContext } from './context.ts';
-import type { Whose } from './labels.ts';
+import { tight, type Whose } from './labels.ts';
+import type { ConfirmCode } from './tables/to-confirm.ts';
+import { isUnusual, stepOfDigits } from './unusual.ts';
 import type { Mapping, Role } from './mapping.ts';
 import { fitting, into } from './cells/into.ts';
 import { isPartsPerT, type CalledUnit, type Named } from './cells/names.ts';
 import { basisQuestions } from './tables/bases.ts';
 import { factorOf, tokenOfWay } from './tables/forms.ts';
 import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
-import { readValue, saysNotFound, type CellStyle } from './cells/value.ts';
+import { bareFlag, readValue, saysNotFound, type CellStyle } from './cells/value.ts';
 
 /** A row set apart: it was understood, and is no result of this round. */
-export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed'] as const;
+export const apartCodes = ['quality', 'other-sample', 'note', 'same-again', 'not-chosen', 'not-analysed', 'left-out'] as const;
 
 const noUnitNeeded: ReadonlySet<UnitId> = new Set(['pH', 'dilution', '1']);
 
@@ -87,6 +90,21 @@ function partsPerT(id: ParameterId, mapping: Mapping, pptIs: UnitId | null): Uni
   return pptIs;
 }
 
+/** What a limit in another unit than its result is expressed as: the same, where it does not say. */
+const formOfLimit = (unit: CalledUnit, found: CalledUnit): string | null => unit.as ?? found.as;
+
+/** What a person said that a unit means. */
+function saidUnit(written: string, { units }: Mapping): CalledUnit | null {
+  const unit = units && Object.hasOwn(units, written) ? units[written] : undefined;
+  return unit ? { unit, as: null } : null;
+}
+
+/** What a person said that a name means. */
+function saidName(name: string, { names }: Mapping): Named | null {
+  const id = names && Object.hasOwn(names, name) ? names[name] : undefined;
+  return id ? { parameter: id, fraction: null, as: null, isFirm: false, unit: null } : null;
+}
+
 /** What a name means beside a unit of another kind: oxygen in per cent is its saturation. */
 const otherByUnit: Partial<Record<ParameterId, { unit: UnitId; id: ParameterId }>> = {
   oxygen: { unit: '%', id: 'oxygenSaturation' },
@@ -112,7 +130,11 @@ function unitOf(
   const isT = isPartsPerT(written);
   const ppt = isT ? partsPerT(name.parameter, mapping, pptIs) : null;
   if (isT && !ppt) return fail('unit', 'ppt');
-  const inColumn: CalledUnit | null = ppt ? { unit: ppt, as: null } : written === '' ? null : words.unit(written);
+  const inColumn: CalledUnit | null = ppt
+    ? { unit: ppt, as: null }
+    : written === ''
+      ? null
+      : (words.unit(written) ?? saidUnit(written, mapping));
   if (written !== '' && !inColumn) return fail('unit', 'unknown-unit');
   const inHeading = headed.result && headed.result !== '%' ? headed.result : null;
   const said = [inCell, inColumn, name.unit, inHeading].filter((one) => one !== null).map((one) => fitting(name.parameter, one));
@@ -136,9 +158,81 @@ function formWithout(
 ): LabResult['form'] {
   const own = parameter(id).unit;
   const isNone =
-    limit === null && isCounted(id) && saysNotFound(cell('result'), cell('qualifier')) && convert(1, found?.unit ?? own, own) <= 1;
+    limit === null &&
+    found !== null &&
+    isCounted(id) &&
+    saysNotFound(cell('result'), cell('qualifier')) &&
+    convert(1, found.unit, own) <= 1;
   return isNone ? 'absent' : form;
 }
+
+/** A contradiction that a person may have settled: nothing where the row is to be taken as it is printed. */
+function toConfirm({ fail }: Reader, { confirmed }: Mapping, role: Role, code: ConfirmCode, data?: Data): Unread | null {
+  const said = confirmed?.[code];
+  return said === 'printed' ? null : fail(role, said === 'out' ? 'left-out' : code, data);
+}
+
+/** What of a row besides its label says that it is another's. */
+function anotherOnes(
+  row: TableRow,
+  from: Reader,
+  { mapping, client, twiceNumbered, visits }: RowContext,
+  held: readonly Held[],
+): Unread | null {
+  const of = from.cell('client');
+  if (client !== null && of !== client)
+    return of === '' ? toConfirm(from, mapping, 'client', 'no-client') : from.fail('sample', 'other-sample');
+  if (twiceNumbered.has(from.cell('labNumber'))) {
+    const twice = toConfirm(from, mapping, 'labNumber', 'lab-number-twice');
+    if (twice) return twice;
+  }
+  const own = held[0]!.bottle.visit;
+  // A number of a result may well be the number of a point.
+  const mapped = Object.values(mapping.columns);
+  const other = row.cells.find(
+    (cell, column) => /\p{L}/u.test(cell) && !mapped.includes(column) && (visits.get(tight(cell)) ?? own) !== own,
+  );
+  return other === undefined ? null : toConfirm(from, mapping, 'sample', 'point-contradicts', { point: other });
+}
+
+/** What of a result contradicts the limits that stand beside it, all in the parameter's own unit. */
+function againstLimits(
+  { form, value, estimated }: Pick<LabResult, 'form' | 'value' | 'estimated'>,
+  isPrinted: boolean,
+  id: ParameterId,
+  limits: readonly number[],
+): ConfirmCode | null {
+  if (value === null || isCounted(id)) return null;
+  // None of a substance at all: nobody can see that.
+  if (form === 'value' && value === 0 && !estimated && parameter(id).kind !== 'physical') return 'under-own-limit';
+  if (limits.length === 0) return null;
+  const isUnder = (limit: number) => value < limit * (1 - 1e-9);
+  if (form === 'value' && !estimated && isUnder(Math.min(...limits))) return 'under-own-limit';
+  return form === 'below' && isPrinted && isUnder(Math.max(...limits)) ? 'bound-under-limit' : null;
+}
+
+/** A number in another unit than the lab's limits that nobody would expect, or far over the value that the lab holds it against. */
+function mayBeSlip(
+  result: LabResult,
+  from: Reader,
+  limitUnits: readonly (CalledUnit | null | undefined)[],
+  { words }: RowContext,
+  unit: CalledUnit | null,
+): boolean {
+  if (!unit || result.form !== 'value' || result.value === null) return false;
+  const { reportingLimit } = result;
+  if (isUnusual(result) && reportingLimit !== null && result.value > reportingLimit * farOverLimit) return true;
+  if (!limitUnits.some((one) => one && one.unit !== unit.unit)) return false;
+  const guide = splitUnit(from.cell('limit')) ? words.limit(from.cell('limit')) : null;
+  const taken = guide?.value != null && guide.unit ? into(result.parameter, guide.unit, guide.unit.as) : null;
+  const most = taken && 'inOwn' in taken ? taken.inOwn(guide!.value!) : Infinity;
+  return isUnusual(result) || result.value > most * farOver;
+}
+
+/** So many times a lab's own value a number is rather in another unit. Common practice: units are a thousand apart. */
+const farOver = 50;
+/** So many times the lab's own limit what is unusual anyway is rather in another unit. */
+const farOverLimit = 1000;
 
 /** Reads one row. What it returns is a result; what was not understood, with its place; or a row set apart, by its code. */
 export function readRow(row: TableRow, context: RowContext): LabResult | Unread {
@@ -155,7 +249,9 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
     (one) => one !== '' && one !== sample && context.bottles.has(one) && several.every(({ label }) => label !== one),
   );
   if (other !== undefined) return fail('sample', 'two-labels', { label: other });
-  const wording = words.named(name);
+  const another = anotherOnes(row, from, context, several);
+  if (another) return another;
+  const wording = words.named(name) ?? saidName(name, mapping);
   if (!wording) return fail('parameter', 'unknown-parameter');
   const called = { ...wording, parameter: byUnit(wording, from, context) };
   const { parameter: id } = called;
@@ -184,23 +280,29 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if (seen.code) return fail('detectionLimit', seen.code);
   // A word needs no unit, unless a limit stands beside it that does.
   if (!found && !(value.value === null && cell('reportingLimit') === '' && cell('detectionLimit') === '')) return fail('unit', 'no-unit');
-  const otherUnit = (one: CalledUnit | '%' | null | undefined) => one && found && (one === '%' || one.unit !== found.unit);
-  if (
-    [
-      limit.unit,
-      seen.unit,
-      limit.value === null ? null : context.headed.reportingLimit,
-      seen.value === null ? null : context.headed.detectionLimit,
-    ].some(otherUnit)
-  )
-    return fail('reportingLimit', 'limit-unit');
-  if (limit.value !== null && seen.value !== null && seen.value > limit.value) return fail('detectionLimit', 'limits-swapped');
+  const inColumnOfLimits = cell('limitUnit') === '' ? null : words.unit(cell('limitUnit'));
+  const unitsOfLimits = [limit, seen].map(({ unit, value: number }, index) => {
+    const headedBy = context.headed[index === 0 ? 'reportingLimit' : 'detectionLimit'];
+    return number === null ? null : (unit ?? inColumnOfLimits ?? (headedBy === '%' ? null : headedBy) ?? null);
+  });
+  if (limit.value !== null && seen.value !== null && seen.value > limit.value && unitsOfLimits[0]?.unit === unitsOfLimits[1]?.unit)
+    return fail('detectionLimit', 'limits-swapped');
   const taken = intoOwn(called, found, mapping);
   if ('code' in taken) return fail('unit', taken.code, { ...(found ? { unit: found.unit } : {}), parameter: id });
   const { inOwn } = taken;
-  const bound =
-    value.value ?? (value.form === 'below' ? namedBound(`${cell('result')} ${cell('qualifier')}`, limit.value, seen.value) : null);
-  const number = bound === null ? null : inOwn(bound);
+  // A limit may stand in a unit of its own.
+  const [limitTaken, seenTaken] = unitsOfLimits.map((unit) =>
+    unit && found && unit.unit !== found.unit ? into(id, fitting(id, unit), formOfLimit(unit, found)) : taken,
+  );
+  if (!('inOwn' in limitTaken!) || !('inOwn' in seenTaken!)) return fail('reportingLimit', 'limit-unit');
+  const ownLimit = limit.value === null ? null : limitTaken.inOwn(limit.value);
+  const ownSeen = seen.value === null ? null : seenTaken.inOwn(seen.value);
+  const number =
+    value.value === null
+      ? value.form === 'below'
+        ? namedBound([cell('result'), cell('qualifier')], ownLimit, ownSeen, style)
+        : null
+      : inOwn(value.value);
   const [least, most] = parameter(id).possible;
   if (number !== null && number < 0 && least >= 0) return fail('result', 'negative');
   if (number !== null && (number < least || number > most)) return fail('result', 'cannot-be', { parameter: id, value: number });
@@ -210,7 +312,22 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if (uncertainty === 'unread') return fail('uncertainty', 'not-an-uncertainty');
   const collected = swapped(from, held, context);
   if (collected) return collected;
-  return {
+  const against = againstLimits(
+    { form: value.form, value: number, estimated: value.estimated },
+    value.value !== null,
+    id,
+    [ownLimit ?? [], ownSeen ?? []].flat(),
+  );
+  const contradicted = against && toConfirm(from, mapping, 'result', against);
+  if (contradicted) return contradicted;
+  if (cell('secondResult') !== '' && value.form === 'value' && value.value !== null) {
+    const second = readValue(cell('secondResult'), '', style);
+    const differs =
+      second.ok && second.value !== null && Math.abs(second.value - value.value) > stepOfDigits(cell('result'), value.value) / 2 + 1e-9;
+    const twice = differs ? toConfirm(from, mapping, 'result', 'two-columns', { other: cell('secondResult') }) : null;
+    if (twice) return twice;
+  }
+  const result: LabResult = {
     line: row.line,
     bottle: held.label,
     parameter: id,
@@ -219,8 +336,8 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
     value: number,
     ...(value.inclusive ? { inclusive: true } : {}),
     estimated: value.estimated,
-    reportingLimit: limit.value === null ? null : inOwn(limit.value),
-    ...(seen.value === null ? {} : { detectionLimit: inOwn(seen.value) }),
+    reportingLimit: ownLimit,
+    ...(ownSeen === null ? {} : { detectionLimit: ownSeen }),
     ...(uncertainty ? { uncertainty: inOwn(uncertainty) } : {}),
     ...optional('method', written('method', 200)),
     ...optional('labLimit', written('limit', 80)),
@@ -232,6 +349,8 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
       reportingLimit: written('reportingLimit', 80),
     },
   };
+  const slip = mayBeSlip(result, from, unitsOfLimits, context, found) ? toConfirm(from, mapping, 'result', 'unit-slip') : null;
+  return slip ?? result;
 }
 
 /** Limits that a cell names instead of a number: `< LD` is below the detection limit, `<LOQ` below that of quantification. */
@@ -241,7 +360,12 @@ const limitWords = {
 };
 
 /** The bound that a cell names by a word, from the column of that limit and from no other; null where it names none or the column has none. */
-function namedBound(said: string, reported: number | null, seen: number | null): number | null {
+function namedBound(cells: readonly string[], reported: number | null, seen: number | null, { bounds = {} }: CellStyle): number | null {
+  for (const cell of cells) {
+    const flag = bareFlag(cell);
+    if (Object.hasOwn(bounds, flag)) return bounds[flag] === 'reported' ? reported : seen;
+  }
+  const said = cells.join(' ');
   if (limitWords.seen.test(said)) return seen;
   return limitWords.reported.test(said) ? reported : null;
 }

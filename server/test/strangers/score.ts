@@ -164,9 +164,19 @@ export function score(truth: TrueFile, results: readonly LabResult[], draft: Rep
     return byLine.find((read) => differs(read, one) === null) ?? byLine[0] ?? fits.find((read) => differs(read, one) === null);
   };
   const say = (one: TrueResult) => `${one.record} ${one.id} ${one.parameter} ${one.operator}${one.value ?? ''} ${one.unit ?? ''}`;
-  for (const one of truth.results.filter(({ mustBe }) => mustBe === 'read')) {
-    found.of += 1;
+  const toRead = truth.results.filter(({ mustBe }) => mustBe === 'read');
+  // Those that are read to the digit first: of two lines that say one thing one is kept.
+  const exact = new Map<TrueResult, LabResult>();
+  for (const one of toRead) {
     const read = matching(one);
+    if (read && differs(read, one) === null) {
+      exact.set(one, read);
+      open.delete(read);
+    }
+  }
+  for (const one of toRead) {
+    found.of += 1;
+    const read = exact.get(one) ?? matching(one);
     if (!read && isToldElsewhere(one, truth, results)) {
       found.right += 1;
       continue;

@@ -134,7 +134,8 @@ export function unitCalled(text: string): CalledUnit | null {
   if (text.length > longest) return null;
   const plain = plainUnit(text);
   const tight = plain.replace(/\s+/g, '');
-  if (tight === '°f') return { unit: 'fH', as: null, or: 'degF' };
+  // A French degree is written small, and Fahrenheit never is.
+  if (tight === '°f') return text.includes('F') ? { unit: 'degF', as: null } : { unit: 'fH', as: null, or: 'degF' };
   const whole = Object.hasOwn(unitSpellings, tight) ? unitSpellings[tight]! : null;
   if (whole) return { unit: whole, as: null };
   const count = countCalled(plain);

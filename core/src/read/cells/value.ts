@@ -1,5 +1,5 @@
 import type { Coded } from '../../findings/index.ts';
-import { readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
+import { readNumber, readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
 import { ambiguousFlags, flagMeanings, type FlagMeaning } from '../tables/flags.ts';
 
 /**
@@ -62,6 +62,10 @@ export const longestResult = 60;
 
 /** How the cells of a file are written. */
 export interface CellStyle extends NumberStyle {
+  /** Which of the lab's limits a flag for “not detected” speaks of in this file, by {@link bareFlag}. */
+  bounds?: Readonly<Record<string, 'reported' | 'seen'>>;
+  /** A number with the other mark than most has it before its decimals: a person said so. */
+  takesOther?: boolean;
   /** What flags mean in this file, by {@link bareFlag}; `unclear` where its own legend says something else than the table. */
   flags?: Readonly<Record<string, FlagMeaning | 'unclear'>>;
 }
@@ -69,8 +73,9 @@ export interface CellStyle extends NumberStyle {
 const notRead: Partial<Record<string, string>> = { 'two-ways': 'thousand-or-decimal', 'other-decimal': 'other-decimal' };
 
 /** The number that stands in a text, or why there is none that everybody would read alike. */
-function readIn(text: string, style: NumberStyle): { ok: true; value: number } | { ok: false; code: string } {
-  const number = readStyled(text, style);
+function readIn(text: string, style: CellStyle): { ok: true; value: number } | { ok: false; code: string } {
+  const styled = readStyled(text, style);
+  const number = !styled.ok && styled.code === 'other-decimal' && style.takesOther ? readNumber(text) : styled;
   return number.ok ? number : { ok: false, code: notRead[number.code] ?? 'not-a-result' };
 }
 

@@ -11,7 +11,9 @@ const ditto = /^(["”“″〃]+|[-–]["″”][-–]|idem|id\.?|ditto|do\.|di
 export function filledDown(table: LabTable, { columns }: Mapping): LabTable {
   const { sample, parameter, result, qualifier } = columns;
   if (sample === undefined || parameter === undefined) return table;
-  const mapped = new Set(Object.values(columns));
+  // Whose a row is, other columns may say.
+  const { labNumber: _labNumber, client: _client, ...of } = columns;
+  const mapped = new Set(Object.values(of));
   let above: TableRow | null = null;
   const rows = table.rows.map((row) => {
     const at = (column: number | undefined) => (column === undefined ? '' : (row.cells[column] ?? ''));

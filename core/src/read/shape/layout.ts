@@ -21,14 +21,25 @@ export interface Long {
   unread: Unread[];
 }
 
-/** What a column beside a result's column says of it, by its heading: `Iron flag`, `Flag`, `Fe RL`. */
-function besideRole(heading: string): 'qualifier' | 'reportingLimit' | 'detectionLimit' | 'limit' | null {
-  const folded = fold(heading);
-  for (const role of ['qualifier', 'reportingLimit', 'detectionLimit', 'limit'] as const) {
-    if (headings[role].some((name) => folded === name || (name.length >= 2 && folded.endsWith(name)))) return role;
+const besideRoles = ['qualifier', 'reportingLimit', 'detectionLimit', 'limit'] as const;
+type BesideRole = (typeof besideRoles)[number];
+
+/** What a column beside a result's column says of it, by its heading, with what is left of that: `Iron flag`, `Flag`, `NO3N_RL`. */
+function besideSaid(heading: string): { role: BesideRole; stem: string } | null {
+  const words = heading.split(/[\s_,;:()[\]/-]+/).filter((word) => word !== '');
+  for (const role of besideRoles) if (headings[role].includes(fold(heading))) return { role, stem: '' };
+  // The last words alone, whole: a symbol before them may end in their letters.
+  for (const count of [3, 2, 1]) {
+    if (words.length <= count) continue;
+    const last = fold(words.slice(-count).join(''));
+    const role = besideRoles.find((one) => headings[one].includes(last));
+    if (role) return { role, stem: fold(words.slice(0, -count).join('')) };
   }
-  return null;
+  const folded = fold(heading);
+  const role = besideRoles.find((one) => headings[one].some((name) => name.length >= 4 && folded.endsWith(name)));
+  return role ? { role, stem: '' } : null;
 }
+const besideRole = (heading: string): BesideRole | null => besideSaid(heading)?.role ?? null;
 
 const isFlag = (cell: string) => /^[<>≤≥]/.test(cell) || Object.hasOwn(flagMeanings, bareFlag(cell));
 
@@ -59,14 +70,6 @@ const unknownColumn = (table: LabTable, column: number, code = 'unknown-column')
   cell: (table.header[column] ?? '').slice(0, 80),
 });
 
-/** A heading without its unit and what it says of the column beside it, to be compared: `NO3N_RL` and `NO3N_mg/L` are both `no3n`. */
-function stemOf(heading: string): string {
-  const folded = fold(heading);
-  const names = (['qualifier', 'reportingLimit', 'detectionLimit', 'limit'] as const).flatMap((role) => headings[role]);
-  const said = names.filter((name) => folded.endsWith(name) && folded.length > name.length).sort((a, b) => b.length - a.length)[0];
-  return said ? folded.slice(0, -said.length) : folded;
-}
-
 /** For each column of results, the columns that belong to it. */
 interface ResultColumn {
   column: number;
@@ -82,10 +85,9 @@ function resultColumns(table: LabTable, mapping: Mapping, isResult: (heading: st
   const results = new Set(found.map(({ column }) => column));
   for (const [column, heading] of free) {
     if (results.has(column)) continue;
-    const role = besideRole(heading);
+    const { role, stem } = besideSaid(heading) ?? { role: null, stem: '' };
     // A heading that names the substance belongs to it wherever it stands; one that does not, to the column before it.
-    const stem = role ? stemOf(heading) : '';
-    const named = stem.length > 0 && stem !== fold(heading) ? found.filter((one) => fold(table.header[one.column]!).startsWith(stem)) : [];
+    const named = stem.length > 0 ? found.filter((one) => fold(table.header[one.column]!).startsWith(stem)) : [];
     const owner = named.length > 0 ? named[0] : found.findLast((one) => one.column < column);
     if (role && owner && owner.beside[role] === undefined && !(role === 'qualifier' && holdsWords(table, column))) {
       owner.beside[role] = column;

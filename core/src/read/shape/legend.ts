@@ -47,6 +47,17 @@ export function flagsOf(legend: ReadonlyMap<string, string>, said: CellStyle['fl
   return { ...Object.fromEntries(told), ...said };
 }
 
+/** Which of the lab's limits a flag for “not detected” speaks of, where the legend says it. */
+export function boundsSaid(legend: ReadonlyMap<string, string>): NonNullable<CellStyle['bounds']> {
+  return Object.fromEntries(
+    [...legend].flatMap(([flag, text]): [string, 'reported' | 'seen'][] => {
+      const isReported = /\b(?:RL|LOR|LOQ|PQL|LQ|BG|MRL)\b|report|quantif|quantita|cuantif|bestimm/i.test(text);
+      const isSeen = /\b(?:MDL|LOD|LD|NG)\b|detection limit|limite? de detec|limite de d[ée]tec|nachweisgr/i.test(text);
+      return meantBy(text) !== 'below' || isReported === isSeen ? [] : [[flag, isReported ? 'reported' : 'seen']];
+    }),
+  );
+}
+
 /** Whether a report calls itself preliminary, amended or final, in the lines around its table. */
 export function statusOf({ preamble }: Pick<LabTable, 'preamble'>): 'preliminary' | 'amended' | 'final' | null {
   const text = preamble.map(({ cells }) => cells.join(' ').slice(0, 400)).join('\n');

@@ -180,7 +180,15 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
   if (quotes) {
     return refusal('quotes', all[quotes.row ?? 0]?.line ?? 1);
   }
-  return tableIn(all, parsed.meta.delimiter);
+  const found = tableIn(all, parsed.meta.delimiter);
+  if ('table' in found || found.refusal.code !== 'no-columns') return found;
+  // Decimal commas may look like columns: whichever mark makes a header of some line is the one.
+  for (const delimiter of delimiters) {
+    const other = Papa.parse<string[]>(text, { delimiter, skipEmptyLines: false });
+    const again = other.errors.some((error) => error.type === 'Quotes') ? found : tableIn(withLines(other.data), delimiter);
+    if ('table' in again) return again;
+  }
+  return found;
 }
 
 /**

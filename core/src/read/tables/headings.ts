@@ -19,6 +19,10 @@ export const roles = [
   'uncertainty',
   'dilution',
   'kind',
+  'secondResult',
+  'limitUnit',
+  'client',
+  'labNumber',
 ] as const;
 export type Role = (typeof roles)[number];
 
@@ -39,6 +43,10 @@ export const roleNames: Record<Role, string> = {
   uncertainty: 'Uncertainty',
   dilution: 'Dilution',
   kind: 'Kind of sample',
+  secondResult: 'Result once more',
+  limitUnit: 'Unit of the limits',
+  client: 'Client',
+  labNumber: 'Number of the lab',
 };
 
 export const headings: Record<Role, readonly string[]> = {
@@ -427,5 +435,41 @@ export const headings: Record<Role, readonly string[]> = {
     'probenart',
     'probentyp',
     'samplekind',
+  ],
+  secondResult: ['textresult', 'resulttext', 'rawresult', 'unroundedresult', 'calculatedresult'],
+  limitUnit: [
+    'rlunit',
+    'rlunits',
+    'loqunit',
+    'lqunidade',
+    'unitrl',
+    'limitunit',
+    'unidadlimite',
+    'unidadelimite',
+    'unitelimite',
+    'einheitbg',
+  ],
+  client: ['client', 'clientname', 'customer', 'customername', 'cliente', 'kunde', 'auftraggeber', 'commanditaire', 'donneurdordre'],
+  labNumber: [
+    'labno',
+    'labnumber',
+    'labid',
+    'labref',
+    'limsid',
+    'limsno',
+    'labsampleid',
+    'labsampleno',
+    'laboratoryid',
+    'laboratoryno',
+    'laboratorysampleid',
+    'nlabo',
+    'nlaboratoire',
+    'numerolabo',
+    'numerolaboratoire',
+    'numerolaboratorio',
+    'nlaboratorio',
+    'numerodelaboratorio',
+    'labornummer',
+    'labornr',
   ],
 };

@@ -29,6 +29,20 @@ function textOf(cell: unknown, looks: Looks | undefined): string {
   return isNumber ? withNote(shownText(text, looks), looks) : text;
 }
 
+const texts = (data: readonly (readonly unknown[])[]): string[] =>
+  data.flatMap((row) => row.flatMap((cell) => (typeof cell === 'string' ? [cell.trim()] : [])));
+
+/**
+ * The texts of a sheet, its numbers with the mark before decimals that its texts have: a number of a sheet has none of its own, and is shown
+ * with the one of whoever looks.
+ */
+function asItsTexts(rows: string[][], data: readonly (readonly unknown[])[]): string[][] {
+  const decimal = (mark: string) => new RegExp(`^[<>≤≥]?\\s*\\d[\\d ]*\\${mark}(?:\\d{1,2}|\\d{4,}|0\\d*)$`);
+  const written = texts(data);
+  if (!written.some((text) => decimal(',').test(text)) || written.some((text) => decimal('.').test(text))) return rows;
+  return rows.map((row, line) => row.map((text, column) => (typeof data[line]?.[column] === 'number' ? text.replace('.', ',') : text)));
+}
+
 const severalSheets = (names: readonly string[]): ReportTable => ({
   refusal: {
     code: 'several-sheets',
@@ -50,8 +64,11 @@ export const workbook: ReportFormat = {
         name: sheet,
         // A text that may be a thousand or a decimal is asked about; a number of the sheet is one already.
         parsed: tableOfRows(
-          data.map((row, line) => row.map((cell, column) => textOf(cell, looks.get(sheet)?.(line, column)))),
-          !data.some((row) => row.some((cell) => typeof cell === 'string' && /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(cell.trim()))),
+          asItsTexts(
+            data.map((row, line) => row.map((cell, column) => textOf(cell, looks.get(sheet)?.(line, column)))),
+            data,
+          ),
+          !texts(data).some((text) => /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(text)),
         ),
       }));
       const tables = sheets.flatMap(({ name, parsed }) => ('table' in parsed ? [{ name, table: parsed.table }] : []));

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { readOf, score, type Score } from './strangers/score.ts';
+import { trueFiles } from './strangers/truth.ts';
+
+/*
+ * Reports that somebody made who had not seen the reader, each with what is true of it (`strangers/reports/README.md`). Read without an answer to
+ * any question. `npx tsx server/test/strangers/show.ts` prints each file; the floors below only rise.
+ */
+const floors = { right: 500, of: 504 };
+/** Read though two readings exist: an interval that excludes its number, a unit a thousand off in one row, a blank among digits. */
+const silentKnown = ['en-07', 'en-13', 'fr-04'];
+
+describe('reports of strangers', async () => {
+  const scores: Score[] = [];
+  for (const truth of trueFiles) {
+    const read = await readOf(truth.file);
+    const draft = 'draft' in read ? read.draft : null;
+    const one = score(truth, draft?.results ?? [], draft);
+    scores.push(one);
+
+    it(`${truth.file} is never read to another number`, () => expect(one.wrong).toEqual([]));
+
+    it(`${truth.file} is ${{ read: 'read', ask: 'asked about', refuse: 'refused' }[truth.fileMust]}`, () => {
+      if (truth.fileMust === 'refuse') expect(draft === null || draft.refusal !== null).toBe(true);
+      if (truth.fileMust === 'ask') expect(draft === null || draft.status !== null || draft.questions.length > 0).toBe(true);
+      if (truth.fileMust === 'read') expect(draft?.refusal ?? null).toBeNull();
+      if (!silentKnown.some((name) => truth.file.startsWith(name))) expect(one.silent).toEqual([]);
+    });
+  }
+
+  it('are read to nearly all of their rows before anything is asked', () => {
+    const sum = (of: (one: Score) => number) => scores.reduce((all, one) => all + of(one), 0);
+    expect(sum((one) => one.of)).toBe(floors.of);
+    expect(sum((one) => one.right)).toBeGreaterThanOrEqual(floors.right);
+    expect(sum((one) => one.silent.length)).toBeLessThanOrEqual(silentKnown.length);
+    expect(Math.max(...scores.map((one) => one.questions))).toBeLessThanOrEqual(6);
+  });
+});
