@@ -36,6 +36,7 @@ export const weaknesses = [
   'told',
   'screened',
   'doubted',
+  'late',
   'own-bench',
 ] as const;
 export type Weakness = (typeof weaknesses)[number];
@@ -49,6 +50,8 @@ export interface Sampled {
   isContradicted: boolean;
   /** Counted on the own bench and in no lab. */
   isOwnBench?: boolean;
+  /** Measured too late or not quite in order, as the lab says. */
+  isLate?: boolean;
   /** Filtered water of a supply: what people drink is not. */
   isDissolved: boolean;
   /** Not the water that stood in the pipes. */
@@ -58,10 +61,11 @@ export interface Sampled {
 /** Why a result of a parameter would be no proof where it lies under a value; null where it is one. */
 export function weaknessOf(
   id: ParameterId,
-  { sample, isTold, isContradicted, isOwnBench = false, isDissolved, isFlushed }: Sampled,
+  { sample, isTold, isContradicted, isOwnBench = false, isLate = false, isDissolved, isFlushed }: Sampled,
 ): Weakness | null {
   if (sample !== 'routine') return sample;
   if (isContradicted) return 'contradicted';
+  if (isLate) return 'late';
   if (isDissolved) return 'dissolved';
   if (isFlushed && parameter(id).fromPipes) return 'flushed';
   return isTold ? 'told' : isOwnBench ? 'own-bench' : null;

@@ -54,6 +54,7 @@ const weaknessWords: Readonly<Record<Weakness, string>> = {
   dissolved: 'Filtered: what hangs on particles is not in it, and people drink it. A number under the value proves nothing.',
   flushed: 'Only water that stood in the pipes tells what comes out of them. This was not taken so.',
   told: 'Told, not reported yet.',
+  late: 'Measured too late or not quite in order, as the lab says: a number under the value proves nothing. Sample again where it counts.',
   'own-bench': 'Counted on the own bench: it tells how the water is, and counts for compliance only where your authority says so.',
   screened: 'Screened at the point: near a value or over it, or where it counts, an accredited lab decides.',
   doubted: 'In doubt, by how it was read: a number under the value proves nothing.',

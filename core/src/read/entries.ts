@@ -61,6 +61,8 @@ export const LabResult = z.object({
   /** With `below` and `above`: the bound itself is meant too. */
   inclusive: z.boolean().optional(),
   estimated: z.boolean(),
+  /** The lab says that it was measured too late, or not quite in order. */
+  isLate: z.literal(true).optional(),
   reportingLimit: z.number().nullable(),
   detectionLimit: z.number().optional(),
   /** As the lab states it (commonly for a coverage of 95 %). */

@@ -13,6 +13,7 @@ export { basisNames, basisQuestions, type Basis } from './tables/bases.ts';
 export { layouts, type Layout } from './tables/layouts.ts';
 export { fractions, type Fraction } from './tables/fractions.ts';
 export { flagMeaningNames, type FlagMeaning } from './tables/flags.ts';
+export { confirmCodes, type ConfirmCode } from './tables/to-confirm.ts';
 export * from './missing.ts';
 export * from './expected.ts';
 export * from './report.ts';

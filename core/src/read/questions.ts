@@ -21,6 +21,8 @@ export type FileQuestion = keyof typeof fileQuestions;
 
 /** What is asked about one thing of a file after the other; the answers are a record in the mapping, by that thing. */
 export const thingQuestions = {
+  'unknown-parameter': { key: 'names' },
+  'unknown-unit': { key: 'units' },
   'unknown-flag': { key: 'flags' },
   'near-label': { key: 'labels' },
   'unknown-label': { key: 'labels' },
@@ -34,7 +36,7 @@ const codesOf = <T extends string>(table: Readonly<Record<T, unknown>>) => Objec
 export const Question = z.discriminatedUnion('about', [
   /** Rows that contradict themselves: as printed, or left out. */
   z.object({ about: z.literal('rows'), code: z.enum(confirmCodes), examples: z.array(z.string()), rows: z.number().int() }),
-  z.object({ about: z.literal('file'), code: z.enum(codesOf(fileQuestions)), examples: z.array(z.string()) }),
+  z.object({ about: z.literal('file'), code: z.enum(codesOf(fileQuestions)), examples: z.array(z.string()), rows: z.number().int() }),
   z.object({
     about: z.literal('thing'),
     code: z.enum(codesOf(thingQuestions)),
@@ -44,6 +46,8 @@ export const Question = z.discriminatedUnion('about', [
     choices: z.array(z.string()),
     /** What the file itself says of it. */
     says: z.string(),
+    /** How many rows hang on it; none where it is answered. */
+    rows: z.number().int(),
   }),
 ]);
 export type Question = z.infer<typeof Question>;
@@ -62,9 +66,13 @@ function asked(row: Unread, legend: ReadonlyMap<string, string>, labels: readonl
     thing,
     choices: [...choices],
     says,
+    rows: 0,
   });
   const data = row.data ?? {};
   switch (row.code) {
+    case 'unknown-parameter':
+    case 'unknown-unit':
+      return row.cell === '' ? null : ask(row.code, row.cell, []);
     case 'unknown-flag': {
       const flag = bareFlag(String(data['flag']));
       return ask('unknown-flag', flag, [], legend.get(flag) ?? '');
@@ -94,9 +102,11 @@ export function questionsOf(
   labels: readonly string[],
 ): Question[] {
   const ofFile = (Object.keys(fileQuestions) as FileQuestion[]).flatMap((code): Question[] => {
-    const cells = [...new Set(unread.filter((row) => row.code === code).map((row) => row.cell))];
+    const hanging = unread.filter((row) => row.code === code);
+    const rows = hanging.length;
+    const cells = [...new Set(hanging.map((row) => row.cell))];
     const isAsked = cells.length > 0 || mapping[fileQuestions[code].key] !== undefined;
-    return isAsked ? [{ about: 'file', code, examples: cells.slice(0, examplesShown) }] : [];
+    return isAsked ? [{ about: 'file', code, examples: cells.slice(0, examplesShown), rows }] : [];
   });
   const ofRows = confirmCodes.flatMap((code): Question[] => {
     const rows = unread.filter((row) => row.code === code);
@@ -106,7 +116,10 @@ export function questionsOf(
   const things = new Map<string, ThingAsked>();
   for (const row of unread) {
     const one = asked(row, legend, labels);
-    if (one && things.size < thingsAsked) things.set(`${one.code} ${one.thing}`, one);
+    if (!one) continue;
+    const key = `${one.code} ${one.thing}`;
+    const there = things.get(key) ?? (things.size < thingsAsked ? one : null);
+    if (there) things.set(key, { ...one, rows: there.rows + 1 });
   }
   // What was answered stays to be seen, and may be answered otherwise.
   for (const [flag, meaning] of Object.entries(mapping.flags ?? {}))
@@ -116,6 +129,7 @@ export function questionsOf(
       thing: flag,
       choices: [meaning],
       says: legend.get(flag) ?? '',
+      rows: 0,
     });
   for (const [name, label] of Object.entries(mapping.labels ?? {}))
     things.set(`unknown-label ${name}`, {
@@ -124,10 +138,16 @@ export function questionsOf(
       thing: name,
       choices: [...new Set([label, ...labels, ''])],
       says: '',
+      rows: 0,
     });
+  for (const code of ['unknown-parameter', 'unknown-unit'] as const)
+    for (const [thing, value] of Object.entries(mapping[thingQuestions[code].key] ?? {}))
+      things.set(`${code} ${thing}`, { about: 'thing', code, thing, choices: [value], says: '', rows: 0 });
   for (const [key, line] of Object.entries(mapping.runs ?? {})) {
     const lines = apart.filter((row) => row.code === 'not-chosen' && row.data?.['key'] === key).map((row) => String(row.line));
-    things.set(`two-results ${key}`, { about: 'thing', code: 'two-results', thing: key, choices: [line, ...lines], says: '' });
+    things.set(`two-results ${key}`, { about: 'thing', code: 'two-results', thing: key, choices: [line, ...lines], says: '', rows: 0 });
   }
-  return [...ofFile, ...ofRows, ...things.values()];
+  // What most rows hang on is asked first.
+  const byRows = (a: Question, b: Question) => b.rows - a.rows;
+  return [...[...ofFile, ...ofRows].sort(byRows), ...[...things.values()].sort(byRows)];
 }

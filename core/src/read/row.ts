@@ -252,7 +252,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   const another = anotherOnes(row, from, context, several);
   if (another) return another;
   const wording = words.named(name) ?? saidName(name, mapping);
-  if (!wording) return fail('parameter', 'unknown-parameter');
+  if (!wording) return fail('parameter', mapping.names?.[name] === '' ? 'left-out' : 'unknown-parameter');
   const called = { ...wording, parameter: byUnit(wording, from, context) };
   const { parameter: id } = called;
   const inColumn = words.fraction(cell('fraction'));
@@ -336,6 +336,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
     value: number,
     ...(value.inclusive ? { inclusive: true } : {}),
     estimated: value.estimated,
+    ...(value.isLate ? { isLate: true as const } : {}),
     reportingLimit: ownLimit,
     ...(ownSeen === null ? {} : { detectionLimit: ownSeen }),
     ...(uncertainty ? { uncertainty: inOwn(uncertainty) } : {}),

@@ -117,6 +117,7 @@ function judgeVisit(
       isTold: !isReported(one),
       isOwnBench: one.bench !== undefined,
       isContradicted: one.isContradicted || isOtherSide,
+      isLate: result.isLate === true,
       isDissolved: isDissolved && use === 'supply',
       isFlushed: type === 'tap' && !standingWater.includes(bottle.rule),
     });

@@ -1,6 +1,7 @@
-import { fileQuestions, type FileQuestion, type Mapping, type ReportDraft } from '@fonte/core/read';
+import { fileQuestions, type ConfirmCode, type FileQuestion, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { Button, Segmented } from 'antd';
 import { Mark } from '../theme/Mark.tsx';
+import { Hanging } from './Hanging.tsx';
 import { ThingQuestions } from './ThingQuestions.tsx';
 
 interface Words {
@@ -48,6 +49,24 @@ const words: Record<FileQuestion, Words> = {
     label: 'ppt is',
     options: { trillion: 'ng/L', thousand: 'g/L' },
   },
+  'hardness-as': {
+    asks: 'Hardness is given how?',
+    about: 'The file does not say. 10 mg/L as CaO is 18 mg/L as CaCO₃. Ask the lab if you do not know.',
+    label: 'Hardness is given',
+    options: { CaCO3: 'As calcium carbonate (CaCO₃)', CaO: 'As calcium oxide (CaO)', Ca: 'As calcium (Ca)' },
+  },
+  'alkalinity-as': {
+    asks: 'Alkalinity is given how?',
+    about: 'The file does not say. 100 mg/L as HCO₃ is 82 mg/L as CaCO₃. Ask the lab if you do not know.',
+    label: 'Alkalinity is given',
+    options: { CaCO3: 'As calcium carbonate (CaCO₃)', HCO3: 'As bicarbonate (HCO₃)' },
+  },
+  'fraction-of-bottle': {
+    asks: 'Total or dissolved: who is right?',
+    about: 'The report calls metals of a filtered bottle total, or those of an unfiltered one dissolved. Ask the lab which it analysed.',
+    label: 'These rows are',
+    options: { report: 'As the report says', bottle: 'As the bottle was filled' },
+  },
   fraction: {
     asks: 'Total or dissolved?',
     about: 'Some rows say what of a metal was measured, these do not. Ask the lab if you do not know.',
@@ -56,20 +75,67 @@ const words: Record<FileQuestion, Words> = {
   },
 };
 
+const confirmWords: Record<ConfirmCode, string> = {
+  'under-own-limit': 'Numbers below the lab’s own limit, with nothing that says why. Are they right?',
+  'bound-under-limit': '“Less than” a number that is itself below the reporting limit. Is the number right?',
+  'unit-slip': 'Numbers far from what is usual, with a limit in another unit or a thousand times smaller. Is their unit right?',
+  'part-over-whole': 'More of a part than of the whole, as dissolved over total. Are both right?',
+  'other-decimal': 'Numbers with another decimal mark than the rest of the file. Is the mark before decimals?',
+  'two-columns': 'Two columns of results say different things. Does the one that is chosen above hold?',
+  'point-contradicts': 'Rows that name another point than their label. Is the label right?',
+  'lab-number-twice': 'One number of the lab stands for two samples. Are the labels right?',
+  'no-client': 'Rows that name no client in a file of several. Are they yours?',
+};
+
+/** Rows that contradict themselves, by what is wrong with them: taken as they are printed, or left out. */
+function Confirm({ draft, answer }: { draft: ReportDraft; answer: (change: Partial<Mapping>) => void }) {
+  const { confirmed = {} } = draft.mapping;
+  return draft.questions.map((question) => {
+    if (question.about !== 'rows') return null;
+    const { code, examples, rows } = question;
+    const { [code]: said, ...others } = confirmed;
+    return (
+      <div key={code} className="finding question">
+        <Mark kind="question" />
+        <p>
+          <span className="strong">{confirmWords[code]}</span> {rows > 0 && <Hanging rows={rows} />} Ask the lab if you do not know.
+        </p>
+        {examples.length > 0 && <p className="small">{examples.join('; ')}</p>}
+        <p>
+          <Segmented
+            aria-label={confirmWords[code]}
+            value={said ?? ''}
+            onChange={(value) => answer({ confirmed: { ...others, [code]: value as 'printed' | 'out' } })}
+            options={[
+              { value: 'printed', label: 'Yes: as printed' },
+              { value: 'out', label: 'No: leave them out' },
+            ]}
+          />{' '}
+          {said !== undefined && (
+            <Button type="text" onClick={() => answer({ confirmed: others })}>
+              Take it back
+            </Button>
+          )}
+        </p>
+      </div>
+    );
+  });
+}
+
 /** What nobody can tell of a file from itself, asked once for all of it; then what is asked of one thing after the other. */
 export function FileQuestions({ draft, answer }: { draft: ReportDraft; answer: (change: Partial<Mapping>) => void }) {
   return (
     <>
       {draft.questions.map((question) => {
         if (question.about !== 'file') return null;
-        const { code, examples } = question;
+        const { code, examples, rows } = question;
         const { asks, about, label, options } = words[code];
         const { key } = fileQuestions[code];
         return (
           <div key={code} className="finding question">
             <Mark kind="question" />
             <p>
-              <span className="strong">{asks}</span> {about}
+              <span className="strong">{asks}</span> {rows > 0 && <Hanging rows={rows} />} {about}
             </p>
             {examples.length > 0 && <p className="small">For example: {examples.map((one) => `“${one}”`).join(', ')}</p>}
             <p>
@@ -88,6 +154,7 @@ export function FileQuestions({ draft, answer }: { draft: ReportDraft; answer: (
           </div>
         );
       })}
+      <Confirm draft={draft} answer={answer} />
       <ThingQuestions draft={draft} answer={answer} />
     </>
   );

@@ -7,9 +7,11 @@ import {
   type ReportDraft,
   type ThingQuestion,
 } from '@fonte/core/read';
-import { parameter, ParameterId } from '@fonte/core/parameters';
+import { parameter, ParameterId, parameterIds } from '@fonte/core/parameters';
+import { unit, unitIds, unitLabel, type UnitId } from '@fonte/core/units';
 import { Button, Select } from 'antd';
 import { Mark } from '../theme/Mark.tsx';
+import { Hanging } from './Hanging.tsx';
 
 type Thing = Extract<Question, { about: 'thing' }>;
 
@@ -18,6 +20,7 @@ const meanings: Record<FlagMeaning, string> = {
   above: 'More than the number',
   uncountable: 'Too many to count',
   estimated: 'An estimate',
+  late: 'Measured too late, or not quite in order',
   rejected: 'The lab does not stand by it',
   nothing: 'Nothing about the number',
 };
@@ -36,6 +39,16 @@ const words: Record<
   ThingQuestion,
   { asks: (thing: string) => string; choice: (value: string) => string; label: (thing: string) => string }
 > = {
+  'unknown-parameter': {
+    asks: (name) => `What is “${name}”?`,
+    choice: (value) => (value === '' ? 'Leave it out' : parameter(value as ParameterId).name),
+    label: (name) => `${name} is`,
+  },
+  'unknown-unit': {
+    asks: (unit) => `What is the unit “${unit}”?`,
+    choice: (value) => unitLabel(value as UnitId) || 'No unit',
+    label: (unit) => `Unit ${unit} is`,
+  },
   'unknown-flag': {
     asks: (flag) => `What does the flag “${flag}” mean in this file?`,
     choice: (value) => meanings[value as FlagMeaning],
@@ -63,6 +76,15 @@ const words: Record<
   },
 };
 
+/** Where the choices are the same for every file. */
+const allChoices: Partial<Record<ThingQuestion, readonly string[]>> = {
+  'unknown-flag': flagMeaningNames,
+  'unknown-parameter': ['', ...[...parameterIds].sort((a, b) => parameter(a).name.localeCompare(parameter(b).name))],
+  'unknown-unit': [...new Set(parameterIds.map((id) => parameter(id).unit))].flatMap((own) =>
+    unitIds.filter((id) => unit(id).dimension === unit(own).dimension),
+  ),
+};
+
 /** What is asked of one flag, one name or one result after the other. An answer may be taken back. */
 export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: (change: Partial<Mapping>) => void }) {
   const things = draft.questions.filter((question): question is Thing => question.about === 'thing');
@@ -80,11 +102,11 @@ export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: 
         {things.map((one) => {
           const { asks, choice, label } = words[one.code];
           const said = mapping[thingQuestions[one.code].key]?.[one.thing];
-          const choices = one.code === 'unknown-flag' ? flagMeaningNames : one.choices;
+          const choices = allChoices[one.code] ?? one.choices;
           return (
             <li key={`${one.code} ${one.thing}`} className="row">
               <span>
-                <span className="strong">{asks(one.thing)}</span>
+                <span className="strong">{asks(one.thing)}</span> {one.rows > 0 && <Hanging rows={one.rows} />}
                 {one.says !== '' && <span className="soft"> The file says: “{one.says}”.</span>}
               </span>
               <Select
@@ -92,6 +114,7 @@ export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: 
                 style={{ minWidth: 220 }}
                 value={said ?? null}
                 placeholder="Choose"
+                showSearch={{ optionFilterProp: 'label' }}
                 onChange={(value: string) => put(one, value)}
                 options={[...new Set(choices)].map((value) => ({ value, label: choice(value) }))}
                 popupMatchSelectWidth={false}
