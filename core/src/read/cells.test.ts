@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { BottlesByLabel } from './at-lab.ts';
 import { possibleDays, timeOfDay } from './cells/dates.ts';
-import { whoseSamples } from './labels.ts';
+import { whoseSamples } from './rows/labels.ts';
 
 it.each([
   ['09:20', '09:20'],

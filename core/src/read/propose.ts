@@ -1,7 +1,7 @@
 import type { BottlesByLabel } from './at-lab.ts';
 import { bareFlag, readValue } from './cells/value.ts';
 import type { Mapping } from './mapping.ts';
-import { labelsKnown } from './labels.ts';
+import { labelsKnown } from './rows/labels.ts';
 import { named, unitCalled } from './cells/names.ts';
 import { byHeading, roleCalled } from './shape/heading.ts';
 import { holdsFlags, layoutOf } from './shape/layout.ts';
@@ -70,6 +70,21 @@ function labelColumn(table: LabTable, bottles: BottlesByLabel, byName: number | 
   return byName !== undefined && counts[byName] === most ? byName : counts.indexOf(most);
 }
 
+/** The column of the results and, where there is one, the other that is held against it; neither where a person has to say which it is. */
+function resultColumns(table: LabTable, columns: Mapping['columns']): Pick<Mapping['columns'], 'result' | 'secondResult'> {
+  const taken = new Set(Object.values(columns));
+  if (columns.result === undefined) {
+    const guess = resultByContent(table, taken);
+    return guess === undefined ? {} : { result: guess };
+  }
+  const all = [columns.result, ...secondResults(table, columns.result, taken)];
+  if (all.length === 1) return {};
+  // One that has signs and words says more than one of bare numbers, which is held against it.
+  const signed = all.filter((column) => table.rows.some(({ cells }) => /^[<>≤≥]|\p{L}{2}/u.test(cells[column] ?? '')));
+  const bare = all.filter((column) => !signed.includes(column));
+  return signed.length === 1 && bare.length === 1 ? { result: signed[0]!, secondResult: bare[0]! } : { result: undefined };
+}
+
 /**
  * Proposes which column is what: by heading first; the sample's by the labels in it; a result column without a known heading only
  * if it is the one column with `<` in it. A reporting or detection limit is never proposed as the result.
@@ -94,21 +109,8 @@ export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Ma
     !Object.values(columns).includes(column) && holdsFlags(table, column) ? [column] : [],
   );
   if (columns.qualifier === undefined && flags.length === 1) columns.qualifier = flags[0]!;
-  // Of two columns that are called the result and hold numbers, a person says which it is.
-  const others = columns.result === undefined ? [] : secondResults(table, columns.result, new Set(Object.values(columns)));
-  if (others.length > 0) {
-    // One that has signs and words says more than one of bare numbers, which is held against it.
-    const signed = [columns.result!, ...others].filter((column) =>
-      table.rows.some(({ cells }) => /^[<>≤≥]|\p{L}{2}/u.test(cells[column] ?? '')),
-    );
-    const bare = [columns.result!, ...others].filter((column) => !signed.includes(column));
-    if (signed.length === 1 && bare.length === 1) [columns.result, columns.secondResult] = [signed[0]!, bare[0]!];
-    else delete columns.result;
-  } else if (columns.result === undefined) {
-    const guess = resultByContent(table, new Set(Object.values(columns)));
-    if (guess !== undefined) columns.result = guess;
-  }
-  return { columns };
+  const { result, ...others } = { ...columns, ...resultColumns(table, columns) };
+  return { columns: result === undefined ? others : { ...others, result } };
 }
 
 /** What columns can say of a whole row of results. */

@@ -3,7 +3,7 @@ import { handing, lab, Script } from '../../test/script.ts';
 import { bottleLabelled } from '../fill/index.ts';
 import { handedOver } from '../custody/index.ts';
 import { reportReceived, resultFrom, resultTold } from '../read/index.ts';
-import { whoseSamples } from '../read/labels.ts';
+import { whoseSamples } from '../read/rows/labels.ts';
 import { hour, millis } from '../time/index.ts';
 import { bottlesForReport, fold, overview, resultsExpected, sayExpected } from './index.ts';
 

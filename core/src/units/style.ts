@@ -48,12 +48,12 @@ export function styleShown(cells: Iterable<string>): NumberStyle {
     if (number && mark && !eitherWay.test(number)) counts[mark === '.' ? 'point' : 'comma'] += 1;
     for (const one of ['point', 'comma'] as const) if (bothMarks[one].test(text)) isParted[one] = true;
   }
-  const { point, comma } = counts;
-  if ((point > 0 || isParted.point) && (comma > 0 || isParted.comma)) {
-    const mostly = point >= 2 * comma ? 'point' : comma >= 2 * point ? 'comma' : null;
+  const has = (one: DecimalMark) => counts[one] > 0 || isParted[one];
+  if (has('point') && has('comma')) {
+    const mostly = (['point', 'comma'] as const).find((one) => counts[one] >= 2 * counts[otherMark(one)]);
     return { decimals: 'mixed', isSaid: false, ...(mostly ? { mostly } : {}) };
   }
-  const decimals = comma > 0 || isParted.comma ? 'comma' : point > 0 || isParted.point ? 'point' : 'unknown';
+  const decimals = (['comma', 'point'] as const).find(has) ?? 'unknown';
   return { decimals, isSaid: false, ...(isParted.point || isParted.comma ? { isParted: true } : {}) };
 }
 

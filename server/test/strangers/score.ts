@@ -77,23 +77,28 @@ const toIon: Readonly<Record<string, number>> = {
   'alkalinity HCO3': 50.04 / 61.02,
 };
 
+/** What takes an amount or a degree of theirs straight to ours, by their factors. */
+const straight: Readonly<Record<string, number>> = {
+  'hardness gpg': 17.12,
+  'hardness mmol/L': 100.09,
+  'alkalinity mmol/L': 50.04,
+  'alkalinity meq/L': 50.04,
+  'alkalinity °f': 10,
+};
+
 /** A value of theirs in the parameter's own unit and basis; NaN where it cannot be taken there. */
 function inOurs(id: ParameterId, { parameter: theirs, value, unit, expressedAs }: TrueResult): number {
   if (value === null) return NaN;
-  const own = parameter(id).unit;
-  let number = value;
-  if (theirs === 'conductivity20') number *= 1.116;
-  const ways = parameter(id).expressedAs;
-  let factor = toIon[`${id} ${expressedAs}`] ?? 1;
-  if (ways && expressedAs && expressedAs in ways) factor = (ways as Record<string, number>)[expressedAs]!;
-  if (unit === 'gpg') return number * 17.12;
-  if (unit === 'mmol/L' && id === 'hardness') return number * 100.09;
-  if ((unit === 'mmol/L' || unit === 'meq/L') && id === 'alkalinity') return number * 50.04;
-  if (unit === '°f' && id === 'alkalinity') return number * 10;
-  if (id === 'turbidity' || unit === null || unit === 'ohm·m') return number;
+  const at = straight[`${id} ${unit}`];
+  if (at !== undefined) return value * at;
+  // Turbidity is not converted, and what has no unit cannot be.
+  if (id === 'turbidity' || unit === null || unit === 'ohm·m') return value;
+  const { unit: own, expressedAs: ways = {} } = parameter(id);
+  const way = expressedAs === null ? undefined : (ways as Record<string, number>)[expressedAs];
+  const factor = (way ?? toIon[`${id} ${expressedAs}`] ?? 1) * (theirs === 'conductivity20' ? 1.116 : 1);
   const from = (unitIds[unit] ?? unit) as UnitId;
   try {
-    return convert(number * factor, from === 'mg/L' && own === 'mg/L CaCO3' ? own : from, own);
+    return convert(value * factor, from === 'mg/L' && own === 'mg/L CaCO3' ? own : from, own);
   } catch {
     return NaN;
   }
@@ -153,68 +158,81 @@ function isToldElsewhere(one: TrueResult, { results: all }: TrueFile, results: r
   );
 }
 
+/** Other outcomes that are no error, and the truth itself. */
+const acceptable = (one: TrueResult): TrueResult[] => [one, ...(one.alsoAccept ?? []).map((more) => ({ ...one, ...more }))];
+
+const say = (one: TrueResult) => `${one.record} ${one.id} ${one.parameter} ${one.operator}${one.value ?? ''} ${one.unit ?? ''}`;
+
+/** What was read of what a row is true of: on its line, else with its number. */
+function matchOf(one: TrueResult, open: ReadonlySet<LabResult>): LabResult | undefined {
+  const id = oursOf(one.parameter);
+  const fits = [...open].filter((read) => read.parameter === id && isHeld(read.bottle, one.matches ?? one.id));
+  const byLine = fits.filter((read) => read.line === one.record);
+  return byLine.find((read) => differs(read, one) === null) ?? byLine[0] ?? fits.find((read) => differs(read, one) === null);
+}
+
+/** Counts a row that has one reading. */
+function count(
+  one: TrueResult,
+  read: LabResult | undefined,
+  truth: TrueFile,
+  results: readonly LabResult[],
+  draft: ReportDraft | null,
+  found: Score,
+) {
+  const isRight = read ? acceptable(one).some((each) => differs(read, each) === null) : false;
+  if (isRight || isToldElsewhere(one, truth, results)) found.right += 1;
+  else if (!read) {
+    const why = [...(draft?.unread ?? []), ...(draft?.apart ?? [])].filter(({ line }) => line === one.record);
+    found.missed.push(
+      `${say(one)}: ${why
+        .slice(0, 3)
+        .map(({ code, cell }) => `${code} “${cell}”`)
+        .join(', ')}`,
+    );
+    // “Not detected”, and nobody says down to what: nothing is claimed.
+  } else if (read.form === 'below' && read.value === null) found.missed.push(`${say(one)}: without a number`);
+  else found.wrong.push(`${say(one)}: ${differs(read, one)}`);
+}
+
 /** Holds what was read of a file against what is true of it. */
 export function score(truth: TrueFile, results: readonly LabResult[], draft: ReportDraft | null): Score {
   const open = new Set(results);
   const found: Score = { file: truth.file, right: 0, of: 0, wrong: [], silent: [], missed: [], questions: draft?.questions.length ?? 0 };
-  const matching = (one: TrueResult) => {
-    const id = oursOf(one.parameter);
-    const fits = [...open].filter((read) => read.parameter === id && isHeld(read.bottle, one.matches ?? one.id));
-    const byLine = fits.filter((read) => read.line === one.record);
-    return byLine.find((read) => differs(read, one) === null) ?? byLine[0] ?? fits.find((read) => differs(read, one) === null);
-  };
-  const say = (one: TrueResult) => `${one.record} ${one.id} ${one.parameter} ${one.operator}${one.value ?? ''} ${one.unit ?? ''}`;
   const toRead = truth.results.filter(({ mustBe }) => mustBe === 'read');
   // Those that are read to the digit first: of two lines that say one thing one is kept.
   const exact = new Map<TrueResult, LabResult>();
   for (const one of toRead) {
-    const read = matching(one);
-    if (read && differs(read, one) === null) {
-      exact.set(one, read);
-      open.delete(read);
-    }
+    const read = matchOf(one, open);
+    if (!read || differs(read, one) !== null) continue;
+    exact.set(one, read);
+    open.delete(read);
   }
   for (const one of toRead) {
     found.of += 1;
-    const read = exact.get(one) ?? matching(one);
-    if (!read && isToldElsewhere(one, truth, results)) {
-      found.right += 1;
-      continue;
-    }
-    if (!read) {
-      const why = [...(draft?.unread ?? []), ...(draft?.apart ?? [])]
-        .filter(({ line }) => line === one.record)
-        .map(({ code, cell }) => `${code} “${cell}”`);
-      found.missed.push(`${say(one)}: ${why.slice(0, 3).join(', ')}`);
-      continue;
-    }
-    open.delete(read);
-    const also = (one.alsoAccept ?? []).map((more) => ({ ...one, ...more }));
-    const why = [one, ...also].map((each) => differs(read, each));
-    if (why.includes(null) || isToldElsewhere(one, truth, results)) found.right += 1;
-    // “Not detected”, and nobody says down to what: nothing is claimed.
-    else if (read.form === 'below' && read.value === null) found.missed.push(`${say(one)}: without a number`);
-    else found.wrong.push(`${say(one)}: ${why[0]}`);
+    const read = exact.get(one) ?? matchOf(one, open);
+    if (read) open.delete(read);
+    count(one, read, truth, results, draft, found);
   }
   // What a file says of itself as a whole is asked before anything of it is written down.
   const isAskedWhole = draft?.status === 'preliminary';
   for (const one of truth.results.filter(({ mustBe }) => mustBe !== 'read')) {
-    const read = matching(one);
+    const read = matchOf(one, open);
     if (!read) continue;
     open.delete(read);
-    if (read.form === 'below' && read.value === null) continue;
-    const also = (one.alsoAccept ?? []).map((more) => ({ ...one, ...more }));
-    if (!isAskedWhole && !also.some((each) => differs(read, each) === null))
-      found.silent.push(`${say(one)}: read as ${read.form} ${read.value}`);
+    const isClaimed = !(read.form === 'below' && read.value === null);
+    const isAccepted = acceptable(one)
+      .slice(1)
+      .some((each) => differs(read, each) === null);
+    if (isClaimed && !isAskedWhole && !isAccepted) found.silent.push(`${say(one)}: read as ${read.form} ${read.value}`);
   }
+  const isTrue = (read: LabResult) =>
+    truth.results.some(
+      (one) => oursOf(one.parameter) === read.parameter && isHeld(read.bottle, one.matches ?? one.id) && differs(read, one) === null,
+    );
   if (truth.resultsComplete !== false)
     for (const read of open)
-      if (
-        ![...truth.results].some(
-          (one) => oursOf(one.parameter) === read.parameter && isHeld(read.bottle, one.matches ?? one.id) && differs(read, one) === null,
-        )
-      )
-        found.wrong.push(`${read.line} ${read.bottle} ${read.parameter} ${read.form} ${read.value}: in no row`);
+      if (!isTrue(read)) found.wrong.push(`${read.line} ${read.bottle} ${read.parameter} ${read.form} ${read.value}: in no row`);
   return found;
 }
 

@@ -1,6 +1,10 @@
 import type { Coded } from '../../findings/index.ts';
 import { readNumber, readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
-import { ambiguousFlags, flagMeanings, type FlagMeaning } from '../tables/flags.ts';
+import type { FlagMeaning } from '../tables/flags.ts';
+import { bareFlag, meaningOf } from './flags.ts';
+import { partsOfCell, type CellParts } from './parts.ts';
+
+export { bareFlag };
 
 /**
  * What stands in a result cell. `value` is the number; with `below` and `above` it is the bound. `below` without a
@@ -57,6 +61,10 @@ const words: [RegExp, CellValue['form']][] = [
   ],
 ];
 
+/** The form that a cell's word alone says; null for a number and for what is no such word. */
+const wordFor = (text: string): CellValue['form'] | null =>
+  /\d/.test(text.replace(germVolume, '')) ? null : (words.find(([pattern]) => pattern.test(text))?.[1] ?? null);
+
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
 export const longestResult = 60;
 
@@ -79,68 +87,26 @@ function readIn(text: string, style: CellStyle): { ok: true; value: number } | {
   return number.ok ? number : { ok: false, code: notRead[number.code] ?? 'not-a-result' };
 }
 
-/** Words that stand for a sign before a number. */
-const signWords: readonly [RegExp, '<' | '>'][] = [
-  [
-    /^(?:less than|below|under|inf(?:erior|[ée]rieure?)?\.? (?:a|à|que)|menor (?:que|a|de)|menos de|abaixo de|moins de|kleiner (?:als )?|unter|weniger als)\s*(?=\d)/i,
-    '<',
-  ],
-  [
-    /^(?:greater than|more than|above|over|sup(?:erior|[ée]rieure?)?\.? (?:a|à|que)|maior (?:que|do que)|mayor (?:que|a|de)|m[áa]s de|mais de|acima de|plus de|gr[öo](?:ß|ss)er (?:als )?|[üu]ber|mehr als)\s*(?=\d)/i,
-    '>',
-  ],
-];
-
-/** A sign in the place of words for it, and a power of ten without raised digits. */
-function plainly(cell: string): string {
-  // Most cells are a number.
-  if (/^[<>]?\d*[.,]?\d+$/.test(cell)) return cell;
-  const raised = cell.replace(
-    /([x×*·]\s*10)\s*([⁺⁻]?[⁰¹²³⁴-⁹]+)/u,
-    (_, ten: string, power: string) => `${ten}^${power.normalize('NFKC').replace('−', '-')}`,
-  );
-  for (const [pattern, sign] of signWords) if (pattern.test(raised)) return raised.replace(pattern, sign);
-  return raised;
+/** What the sign, the flags and the words of a cell make of it together; null where they do not agree. */
+function formSaid(sign: string, means: ReadonlySet<FlagMeaning>, word: CellValue['form'] | null): CellValue['form'] | null {
+  const said = new Set<CellValue['form']>(word === null ? [] : [word]);
+  if (means.has('below') || /^[<≤]/.test(sign)) said.add('below');
+  if (means.has('above') || /^[>≥]/.test(sign)) said.add('above');
+  if (means.has('uncountable')) said.add('uncountable');
+  return said.size > 1 ? null : ([...said][0] ?? 'value');
 }
 
-/** A mark of a footnote behind a number: `2,3*`, `0,005 (1)`, `31,0¹`, `12,3 a)`. */
-const marked = /^(.*\d)\s?(\*{1,3}|\(\d{1,2}\)|\(?[a-z]\)|[†‡§#]|[¹²³⁴⁵⁶⁷⁸⁹])$/;
-
-/** A power of ten behind a number: `1.2E+03`, `1,2 × 10^3`. Without a sign, E may be a flag. */
-const power = /^(.*\d)\s*(?:e(?=[+-])|[x×*·]\s*10\s*\^?\s*(?=[+-]?\d))([+-]?\d{1,2})$/i;
-const plusMinus = /^(.*\d)\s*(?:±|\+\/-|\+-)\s*([\d.,]+)\s*(%?)$/;
-
-export const bareFlag = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');
-
-const nothingSaid = { means: new Set<FlagMeaning>() };
-
-/** What a flag means: as a person said of this file, else by the table; null where nobody knows, or where the file says otherwise. */
-function meaningOfOne(flag: string, { flags }: CellStyle): readonly FlagMeaning[] | null {
-  const key = bareFlag(flag);
-  const said = flags && Object.hasOwn(flags, key) ? flags[key]! : undefined;
-  if (said !== undefined) return said === 'unclear' ? null : [said];
-  if (ambiguousFlags.has(key)) return null;
-  return Object.hasOwn(flagMeanings, key) ? flagMeanings[key]! : null;
-}
-
-/** Flags of a letter each that stand together, `JH`; null where one of them is not known. */
-function meaningOfLetters(flag: string, style: CellStyle): readonly FlagMeaning[] | null {
-  const letters = /^[A-Z]{2,3}$/.test(flag) ? [...flag].map((letter) => meaningOfOne(letter, style)) : [null];
-  return letters.includes(null) ? null : letters.flatMap((one) => one!);
-}
-
-/** What the flags of a row say together, or that one of them is not known. */
-function meaningOf(flags: string, style: CellStyle): { means: ReadonlySet<FlagMeaning> } | { unknown: string } {
-  if (flags === '') return nothingSaid;
-  const means = new Set<FlagMeaning>();
-  const all = meaningOfOne(flags, style) ? [flags] : flags.split(/[\s,;/]+/);
-  for (const flag of all) {
-    if (flag === '') continue;
-    const known = meaningOfOne(flag, style) ?? meaningOfLetters(flag, style);
-    if (!known) return { unknown: flag };
-    for (const one of known) means.add(one);
-  }
-  return { means };
+/** The number of a cell with its power of ten and what stands behind ±; or why there is none that everybody would read alike. */
+function numberIn({ number, times, apart }: CellParts, style: CellStyle) {
+  const read = readIn(number!, style);
+  if (!read.ok) return read;
+  const by = apart ? readIn(apart.by, style) : null;
+  if (by && !by.ok) return by;
+  return {
+    ok: true as const,
+    value: read.value * times,
+    ...(by && apart ? { uncertainty: { value: by.value, isShare: apart.isShare } } : {}),
+  };
 }
 
 /**
@@ -155,47 +121,35 @@ export function readValue(
 ): ({ ok: true } & CellValue) | ({ ok: false } & Coded) {
   const fail = (code: string, data?: Coded['data']) => ({ ok: false as const, code, ...(data ? { data } : {}) });
   if (cell.length > longestResult || qualifier.length > longestResult) return fail('result-long');
-  const isPlain = /^[<>]?\d+([.,]\d+)?$/.test(cell);
-  const said = isPlain ? cell : plainly(cell.trim());
-  const note = isPlain ? null : marked.exec(said);
-  const whole = note?.[1] ?? said;
-  const apart = isPlain ? null : plusMinus.exec(whole);
-  const raised = isPlain ? null : power.exec(apart?.[1] ?? whole);
-  const text = (raised?.[1] ?? apart?.[1] ?? whole).trim();
-  const word = /\d/.test(text.replace(germVolume, '')) ? undefined : words.find(([pattern]) => pattern.test(text));
-  const match = word ? null : /^([<>≤≥]?)\s*([-−+]?[.,]?\d[\d.,\s]*?)\s*([A-Z]{1,3})?$/i.exec(text);
-
-  const flagged = meaningOf(`${qualifier.trim()} ${match?.[3] ?? ''} ${note?.[2] ?? ''} ${match || word ? '' : text}`.trim(), style);
+  const parts = partsOfCell(cell);
+  const { text, sign } = parts;
+  const word = wordFor(text);
+  const isKnown = word !== null || parts.number !== null;
+  const flagged = meaningOf(
+    [qualifier, parts.flag, parts.note, isKnown ? '' : text]
+      .map((one) => one.trim())
+      .join(' ')
+      .trim(),
+    style,
+  );
   // A cell that is neither number nor word may still be a flag: `BDL`, `< LOQ`.
   if ('unknown' in flagged)
-    return text === '' ? fail('no-result') : match || word ? fail('unknown-flag', { flag: flagged.unknown }) : fail('not-a-result');
+    return text === '' ? fail('no-result') : isKnown ? fail('unknown-flag', { flag: flagged.unknown }) : fail('not-a-result');
   const { means } = flagged;
-  if (means.has('rejected')) return fail('rejected', { flag: `${qualifier.trim()} ${match?.[3] ?? ''}`.trim() });
-  const sign = match?.[1] ?? '';
-  const isBelow = means.has('below') || sign === '<' || sign === '≤' || word?.[1] === 'below';
-  const isAbove = means.has('above') || sign === '>' || sign === '≥';
-  const isUncountable = means.has('uncountable') || word?.[1] === 'uncountable';
-  const otherWord = word && word[1] !== 'below' && word[1] !== 'uncountable' ? word[1] : null;
-  if ([isBelow, isAbove, isUncountable, otherWord !== null].filter(Boolean).length > 1) return fail('contradicts');
+  if (means.has('rejected')) return fail('rejected', { flag: `${qualifier.trim()} ${parts.flag}`.trim() });
+  const form = formSaid(sign, means, word);
+  if (form === null || (form === 'uncountable' && parts.number !== null)) return fail('contradicts');
   const estimated = means.has('estimated') || means.has('late');
-  if (otherWord) return { ok: true, form: otherWord, value: null, estimated };
-  if (isUncountable) return match ? fail('contradicts') : { ok: true, form: 'uncountable', value: null, estimated };
-  if (!match) return isBelow ? { ok: true, form: 'below', value: null, estimated } : fail(text === '' ? 'no-result' : 'not-a-result');
-
-  const number = readIn(match[2]!.trim(), style);
+  if (parts.number === null)
+    return form === 'value' ? fail(text === '' ? 'no-result' : 'not-a-result') : { ok: true, form, value: null, estimated };
+  const number = numberIn(parts, style);
   if (!number.ok) return fail(number.code);
-  const by = apart ? readIn(apart[2]!, style) : null;
-  if (by && !by.ok) return fail(by.code);
-  const times = raised ? 10 ** Number(raised[2]) : 1;
-  const inclusive = sign === '≤' || sign === '≥' || /[≤≥]/.test(qualifier);
-  const form = isBelow ? 'below' : isAbove ? 'above' : 'value';
+  const inclusive = /[≤≥]/.test(sign) || /[≤≥]/.test(qualifier);
   return {
-    ok: true,
+    ...number,
     form,
-    value: number.value * times,
     estimated,
     ...(means.has('late') ? { isLate: true as const } : {}),
     ...(inclusive && form !== 'value' ? { inclusive } : {}),
-    ...(by && apart ? { uncertainty: { value: by.value, isShare: apart[3] === '%' } } : {}),
   };
 }

@@ -1,7 +1,7 @@
 import { type BottlesByLabel } from '../at-lab.ts';
 import { fold } from '../cells/fold.ts';
 import { filledDown } from './filled.ts';
-import { labelsKnown } from '../labels.ts';
+import { labelsKnown } from '../rows/labels.ts';
 import { roleCalled } from './heading.ts';
 import type { Mapping } from '../mapping.ts';
 import { isPartsPerT, named, unitCalled } from '../cells/names.ts';

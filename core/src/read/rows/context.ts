@@ -1,12 +1,12 @@
-import type { UnitId } from '../units/index.ts';
-import type { Data } from '../findings/index.ts';
-import type { BottleAtLab, BottlesByLabel } from './at-lab.ts';
-import { possibleDays, timeOfDay } from './cells/dates.ts';
-import { fractionCalled, named, unitCalled, type CalledUnit } from './cells/names.ts';
-import { longestResult, readValue, type CellStyle } from './cells/value.ts';
+import type { UnitId } from '../../units/index.ts';
+import type { Data } from '../../findings/index.ts';
+import type { BottleAtLab, BottlesByLabel } from '../at-lab.ts';
+import { possibleDays, timeOfDay } from '../cells/dates.ts';
+import { fractionCalled, named, unitCalled, type CalledUnit } from '../cells/names.ts';
+import { longestResult, readValue, type CellStyle } from '../cells/value.ts';
 import { isQuality, type Whose } from './labels.ts';
-import type { Mapping, Role } from './mapping.ts';
-import { notAnalysed, type TableRow, type Unread } from './shape/table.ts';
+import type { Mapping, Role } from '../mapping.ts';
+import { notAnalysed, type TableRow, type Unread } from '../shape/table.ts';
 
 export interface Reader {
   cell: (role: Role) => string;

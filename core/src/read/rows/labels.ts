@@ -1,7 +1,7 @@
-import { type BottlesByLabel } from './at-lab.ts';
+import { type BottlesByLabel } from '../at-lab.ts';
 import { distance } from 'fastest-levenshtein';
-import { fold } from './cells/fold.ts';
-import { qualityKinds, qualityNames, qualitySamples } from './tables/quality.ts';
+import { fold } from '../cells/fold.ts';
+import { qualityKinds, qualityNames, qualitySamples } from '../tables/quality.ts';
 
 /** A name that differs from a label by so many letters may be a slip of it. */
 const slip = 2;

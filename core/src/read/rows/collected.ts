@@ -1,6 +1,6 @@
-import type { BottleAtLab } from './at-lab.ts';
+import type { BottleAtLab } from '../at-lab.ts';
 import { reader, type Reader, type RowContext } from './context.ts';
-import type { TableRow, Unread } from './shape/table.ts';
+import type { TableRow, Unread } from '../shape/table.ts';
 
 /** A time of collection to the minute that is another point's and not this one's: the lab may have changed two samples. */
 export function swapped(

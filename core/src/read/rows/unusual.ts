@@ -1,5 +1,5 @@
-import { parameter } from '../parameters/index.ts';
-import type { LabResult } from './entries.ts';
+import { parameter } from '../../parameters/index.ts';
+import type { LabResult } from '../entries.ts';
 
 /** Whether a number that was found, or a limit, is one that labs do not usually have: its unit may be wrong. */
 export function isUnusual({ parameter: id, value, form, reportingLimit }: LabResult): boolean {

@@ -1,0 +1,11 @@
+import type { Data } from '../../findings/index.ts';
+import type { Mapping, Role } from '../mapping.ts';
+import type { Unread } from '../shape/table.ts';
+import type { ConfirmCode } from '../tables/to-confirm.ts';
+import type { Reader } from './context.ts';
+
+/** A contradiction that a person may have settled: nothing where the row is to be taken as it is printed. */
+export function toConfirm({ fail }: Reader, { confirmed }: Mapping, role: Role, code: ConfirmCode, data?: Data): Unread | null {
+  const said = confirmed?.[code];
+  return said === 'printed' ? null : fail(role, said === 'out' ? 'left-out' : code, data);
+}
