@@ -42,6 +42,8 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'It says nothing about this round.');
     await walk.takeIn(page, 'wide.csv', `Sample,Fraction,Iron (µg/L),Lead (µg/L)\n${metals},Dissolved,34,2\n`);
     await see(page, 'A row for each sample');
+    // The bottle was not filtered.
+    await choose(page, 'These rows are', 'As the report says');
     await see(page, 'Iron, dissolved');
     await page.setViewport(phone);
     await see(page, 'A row for each sample');

@@ -37,11 +37,14 @@ interface Said {
   /** The element that a word names, as `nitrate nitrogen` does: a unit may say otherwise. */
   weak: string | null;
   unit: CalledUnit | null;
+  /** At a temperature that only what does not depend on it may be measured at. */
+  isAtOther?: boolean;
 }
 
 const nothing: Said = { fractions: new Set(), forms: new Set(), weak: null, unit: null };
 
 const temperature = /(?:^|[\s,;(])(?:@|at|à|a|bei)?\s*(20|25)\s*(?:°|º|o|deg\.?(?:rees)?)?\s*C(?![\p{L}])\.?/iu;
+const otherTemperature = /(?:^|[\s,;(])(?:@|at|à|a|bei)?\s*\d{1,2}(?:[.,]\d)?\s*°\s*C(?![\p{L}])/iu;
 const introduced =
   /[\s,;]+(?:(?:expressed|reported|calculated|calc\.?|exprim\p{L}*|expres\p{L}*|berechnet|angegeben|ausgedr\p{L}*)\s+)?(?:as|en|em|como|als|comme)\s+([A-Za-z][A-Za-z0-9₀-₉⁰-⁹⁺⁻+-]*)\s*$/iu;
 /** `NO3-N`, `Nitrate-N`, `SO4-S`; `N-NO3`. Capitals: a name may well end in the letter. */
@@ -65,6 +68,12 @@ function peeled(name: string, said: Said): [string, Said][] {
   };
   const degrees = temperature.exec(name);
   if (degrees) withForm(name.replace(degrees[0], ' '), degrees[1]!);
+  const warmth = degrees ? null : otherTemperature.exec(name);
+  if (warmth) found.push([name.replace(warmth[0], ' '), { ...said, isAtOther: true }]);
+  // A name and its symbol: `Manganese Mn`.
+  const [, spelt = '', symbol = ''] = /^(.+)\s([A-Z][A-Za-z0-9₀-₉]{0,5})$/u.exec(name) ?? [];
+  const own = symbol === '' ? undefined : parameterBySpelling.get(fold(symbol));
+  if (own !== undefined && parameterBySpelling.get(fold(spelt)) === own) found.push([spelt, said]);
   const phrase = introduced.exec(name);
   if (phrase) withForm(name.slice(0, phrase.index), formulaCalled(phrase[1]!));
   const behind = withElement.exec(name) ?? joined.exec(name);
@@ -156,6 +165,7 @@ function fractionOf(id: ParameterId, fractions: ReadonlySet<Fraction>): { fracti
 function together(id: ParameterId, name: string, said: Said): Named | null {
   const fraction = fractionOf(id, said.fractions);
   if (!fraction) return null;
+  if (said.isAtOther && id !== 'ph' && id !== 'turbidity') return null;
   const { expressedAs } = parameter(id);
   // Of what has no temperature in its number it is that of the lab's room.
   const isOfConductivity = expressedAs !== undefined && '25' in expressedAs;

@@ -46,7 +46,7 @@ const amounts: Readonly<Record<string, { unit: UnitId; amount: 'mol' | 'eq' }>> 
 const volumes: Readonly<Record<string, number>> = { l: 0, liter: 0, litre: 0, litro: 0, dm3: 0, ml: -1, cm3: -1, m3: 1 };
 
 const formulaPattern = '[a-z][a-z0-9]*(?:[+-]|[0-9][+-])?(?:-[a-z][a-z0-9]*)?';
-const introduced = String.raw`(?:(?:expressed\s+as|as|als|como|em|en)\s+)?`;
+const introduced = String.raw`(?:(?:expressed\s+as|expres\w+\s+(?:como|em|en)|exprime\w*\s+en|as|als|como|em|en|de|of)\s+)?`;
 /** `mg/L`, `mg N/L`, `mg(SO4)/L`, `mg/L NO3`, `mg/L as CaCO3`, `mg L-1`, `mg/(L)`. */
 const perVolume = new RegExp(
   String.raw`^(mcg|[munp]?g|[mu]?mol|[mu]?eq|mval)\s*(?:[(]?\s*(${formulaPattern})\s*[)]?)?\s*(?:\/|\s+per\s+)\s*\(?(dm3|cm3|m3|ml|liter|litre|litro|l)\)?\s*[,;-]?\s*(?:[(]?\s*${introduced}(${formulaPattern})\s*[)]?)?\.?$`,

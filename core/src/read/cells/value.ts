@@ -23,7 +23,7 @@ export interface CellValue {
 }
 
 /** The volume in which a germ was looked for, behind a word. */
-const inVolume = String.raw`(?: (?:in|em|en|dans|per|je|\/))? ?(?:100|250) ?ml`;
+const inVolume = String.raw`(?:\s?(?:in|em|en|dans|per|je|\/))?\s?(?:100|250) ?ml`;
 
 const germVolume = new RegExp(`${inVolume}$`, 'i');
 
@@ -56,7 +56,7 @@ const words: [RegExp, CellValue['form']][] = [
     'present',
   ],
   [
-    /^(absent|ausente|negative|negativo|a|aus[êe]ncia|ausencia|absence|negativ|nachweisfrei|nicht nachgewiesen|abwesend|not found|none found|nicht gefunden|n[ãa]o encontrado|no encontrado)( (in|em|en|dans|per|\/))?( ?100( ?ml)?)?$/i,
+    /^(absent|ausente|negative|negativo|a|aus[êe]ncia|ausencia|absence|negativ|nachweisfrei|nicht nachgewiesen|abwesend|not found|none found|nicht gefunden|n[ãa]o encontrado|no encontrado)(\s?(in|em|en|dans|per|\/))?( ?100( ?ml)?)?$/i,
     'absent',
   ],
 ];

@@ -361,6 +361,7 @@ export const headings: Record<Role, readonly string[]> = {
     'entnahme',
   ],
   collectedTime: [
+    'time',
     'sampletime',
     'samplingtime',
     'timecollected',

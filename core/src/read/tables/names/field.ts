@@ -15,6 +15,8 @@ export const fieldNames: Partial<Record<ParameterId, readonly string[]>> = {
   ],
   ph: ['phlab', 'phvalue', 'phat25c', 'phwert', 'valordeph'],
   conductivity: [
+    'el. Leitfähigkeit',
+    'elektr. Leitfähigkeit',
     'conductivity',
     'electricalconductivity',
     'ec',
