@@ -43,6 +43,10 @@ describe.sequential('several reports of one round', () => {
     await walk.takeIn(page, 'wide.csv', `Sample,Fraction,Iron (µg/L),Lead (µg/L)\n${metals},Dissolved,34,2\n`);
     await see(page, 'A row for each sample');
     // The bottle was not filtered.
+    await see(page, 'Total or dissolved: who is right?');
+    await page.setViewport(phone);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await page.setViewport(desk);
     await choose(page, 'These rows are', 'As the report says');
     await see(page, 'Iron, dissolved');
     await page.setViewport(phone);
@@ -126,7 +130,7 @@ describe.sequential('several reports of one round', () => {
     await see(page, 'Say above whether this report replaces chemistry.csv.');
     await choose(page, 'chemistry.csv is replaced', 'Only what it repeats');
     await page.waitForFunction(() => !document.body.innerText.includes('Say above whether'));
-    await click(page, 'Write 1 results down');
+    await click(page, 'Write 1 result down');
     await see(page, 'exceeds a health value at');
     expect(await headline()).toBe(
       'E. coli found at School; coliform bacteria found at School; lead exceeds a health value at School; 1 row not understood; 12 results are preliminary; 2 results are inconclusive.',

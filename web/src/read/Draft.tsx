@@ -112,7 +112,7 @@ export function Draft({ report }: { report: RoundReport }) {
             disabled={isValidating || draft.refusal !== null || draft.results.length === 0 || unsaid !== null || isStatusOpen}
             onClick={() => void write()}
           >
-            Write {draft.results.length} results down
+            Write {draft.results.length === 1 ? '1 result' : `${draft.results.length} results`} down
           </Button>
         </May>
         {unsaid && <p className="field-error">Say above whether this report replaces {unsaid.name}.</p>}

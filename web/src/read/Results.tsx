@@ -1,19 +1,16 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
 import { measuredOf, type LabResult, type ReportDraft } from '@fonte/core/read';
-import { showNumber, unitLabel } from '@fonte/core/units';
+import { showExact, unitLabel } from '@fonte/core/units';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { asPrinted } from './printed.ts';
 
-/** A limit of a parameter in its unit, with the digits that it needs. */
-function shown(id: ParameterId, value: number): string {
-  const { unit, decimals } = parameter(id);
-  return `${showNumber(value, value !== 0 && Math.abs(value) < 10 ** -decimals ? decimals + 2 : decimals)} ${unitLabel(unit)}`;
-}
+/** A limit of a parameter in its unit, without digits that nobody printed. */
+const shown = (id: ParameterId, value: number): string => `${showExact(Number(value.toPrecision(4)))} ${unitLabel(parameter(id).unit)}`;
 
 function readAs(result: LabResult): string {
   const { text, unit } = asPrinted(result);
   const { unit: own } = parameter(result.parameter);
-  const by = result.uncertainty === undefined ? '' : ` ± ${showNumber(result.uncertainty, 2)}`;
+  const by = result.uncertainty === undefined ? '' : ` ± ${showExact(Number(result.uncertainty.toPrecision(3)))}`;
   return `${text}${by} ${result.value === null ? '' : unit || unitLabel(own)}${result.estimated ? ' (estimate)' : ''}`.trim();
 }
 
