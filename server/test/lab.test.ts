@@ -326,8 +326,9 @@ describe('a report', () => {
     const read = await draft(await sha(upload(workbookOf({ Cover: [['Ponta Norte'], ['2026']], Results: rows }))));
     expect(read).toMatchObject({ encoding: 'xlsx', rowCount: 3 });
     expect(read.results.map(({ line, written }) => [line, written.result])).toEqual([
-      [2, '12.9'],
-      [3, '0.3'],
+      // With the mark that the texts of the sheet have before their decimals.
+      [2, '12,9'],
+      [3, '0,3'],
     ]);
   });
 

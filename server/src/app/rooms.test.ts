@@ -9,7 +9,7 @@ import { derivation } from './rooms.ts';
  * What stands in the derived tables, by the edition that says so: a database of another edition is derived anew at the start. Where
  * this fails, count the edition up in rooms.ts and put its digest here.
  */
-const told = { edition: '18', digest: '5c00ebe7e9a5655e' };
+const told = { edition: '19', digest: 'e150b7312965fb97' };
 
 it('counts the edition of its derived tables up with their columns, and with what the first page reads in them', () => {
   const columns = derivation.tables.map((table) => [table.options.name, columnsOf(table)]);
