@@ -139,10 +139,10 @@ describe.sequential('the other pages', () => {
     await choose(page, 'Decimals stand after', 'A comma: 1.234 is a thousand');
     await see(page, 'Is it the unit?');
     await choose(page, 'Decimals stand after', 'A point: 1,234 is a thousand');
-    await see(page, 'It has the other decimal mark');
+    await see(page, 'It has another decimal mark');
     // What was said stays over a reload, and can be taken back.
     await page.reload({ waitUntil: 'domcontentloaded' });
-    await see(page, 'It has the other decimal mark');
+    await see(page, 'It has another decimal mark');
     await click(page, 'Take it back');
     await see(page, 'may be a thousand or a decimal');
     await click(page, 'Write 14 results down');
