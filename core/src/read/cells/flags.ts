@@ -1,5 +1,5 @@
 import { ambiguousFlags, flagMeanings, type FlagMeaning } from '../tables/flags.ts';
-import type { CellStyle } from './value.ts';
+import type { CellStyle } from './style.ts';
 
 /** A flag as it is compared: in capitals, without blanks and points. */
 export const bareFlag = (flag: string) => flag.toUpperCase().replace('≤', '<').replace('≥', '>').replace(/[.\s]/g, '');

@@ -1,10 +1,12 @@
 import type { Coded } from '../../findings/index.ts';
-import { readNumber, readStyled, unknownStyle, type NumberStyle } from '../../units/index.ts';
+import { readNumber, readStyled, unknownStyle } from '../../units/index.ts';
+import type { CellStyle } from './style.ts';
 import type { FlagMeaning } from '../tables/flags.ts';
 import { bareFlag, meaningOf } from './flags.ts';
 import { partsOfCell, type CellParts } from './parts.ts';
 
 export { bareFlag };
+export type { CellStyle } from './style.ts';
 
 /**
  * What stands in a result cell. `value` is the number; with `below` and `above` it is the bound. `below` without a
@@ -67,16 +69,6 @@ const wordFor = (text: string): CellValue['form'] | null =>
 
 /** The longest cell that can hold a result: a longer one is prose, and is not searched for a number. */
 export const longestResult = 60;
-
-/** How the cells of a file are written. */
-export interface CellStyle extends NumberStyle {
-  /** Which of the lab's limits a flag for “not detected” speaks of in this file, by {@link bareFlag}. */
-  bounds?: Readonly<Record<string, 'reported' | 'seen'>>;
-  /** A number with the other mark than most has it before its decimals: a person said so. */
-  takesOther?: boolean;
-  /** What flags mean in this file, by {@link bareFlag}; `unclear` where its own legend says something else than the table. */
-  flags?: Readonly<Record<string, FlagMeaning | 'unclear'>>;
-}
 
 const notRead: Partial<Record<string, string>> = { 'two-ways': 'thousand-or-decimal', 'other-decimal': 'other-decimal' };
 

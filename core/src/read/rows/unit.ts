@@ -58,7 +58,9 @@ export function unitOf(
 ): CalledUnit | null | Unread {
   const own = parameter(name.parameter).unit;
   // Found or not found has no unit of its own.
-  const written = /^\s*(p\/a|presence\s*\/\s*absence|presen[cç]a\s*\/\s*aus[eê]ncia)\s*$/i.test(cell('unit')) ? '' : cell('unit').replace(/^[-–—]$/, '');
+  const written = /^\s*(p\/a|presence\s*\/\s*absence|presen[cç]a\s*\/\s*aus[eê]ncia)\s*$/i.test(cell('unit'))
+    ? ''
+    : cell('unit').replace(/^[-–—]$/, '');
   const isT = isPartsPerT(written);
   const ppt = isT ? partsPerT(name.parameter, mapping, pptIs) : null;
   if (isT && !ppt) return fail('unit', 'ppt');
