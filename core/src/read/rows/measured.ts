@@ -52,7 +52,7 @@ export interface Measured {
 }
 
 /** What a row says was measured, in which of the bottles that it may belong to; or why nobody can tell. */
-export function measuredOf(several: readonly Held[], from: Reader, context: RowContext): Measured | Unread {
+export function measuredIn(several: readonly Held[], from: Reader, context: RowContext): Measured | Unread {
   const { cell, fail } = from;
   const { words, mapping } = context;
   const text = cell('parameter');

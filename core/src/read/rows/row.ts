@@ -8,7 +8,7 @@ import { swapped } from './collected.ts';
 import { toConfirm } from './confirm.ts';
 import { reader, splitUnit, type Reader, type RowContext } from './context.ts';
 import { againstLimits, formWithout, limitsOf, mayBeSlip, namedBound, type OwnLimits } from './limits.ts';
-import { measuredOf, type Measured } from './measured.ts';
+import { measuredIn, type Measured } from './measured.ts';
 import { uncertaintyOf, withShare } from './uncertainty.ts';
 import { intoOwn, unitOf } from './unit.ts';
 import { stepOfDigits } from './unusual.ts';
@@ -24,7 +24,7 @@ export function readRow(row: TableRow, context: RowContext): LabResult | Unread 
   if (row.cells.length < 2) return fail('sample', context.bottles.has(cell('sample')) ? 'few-cells' : 'note');
   const several = bottlesOf(from, context);
   if ('code' in several) return several;
-  const measured = measuredOf(several, from, context);
+  const measured = measuredIn(several, from, context);
   if ('code' in measured && measured.code === 'quality') return measured;
   const another = anotherOnes(row, from, context, several);
   if (another) return another;
