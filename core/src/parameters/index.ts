@@ -5,6 +5,7 @@ import { parameters, type ParameterRow } from './tables/parameters.ts';
 
 export { parameterKinds, type ParameterKind, type ParameterRow } from './tables/parameters.ts';
 export { molarMass, perPart } from './tables/atoms.ts';
+export { charges } from './tables/charges.ts';
 
 export type ParameterId = keyof typeof parameters;
 export const parameterIds = Object.keys(parameters) as [ParameterId, ...ParameterId[]];

@@ -1,12 +1,11 @@
 import type { BottlesByLabel } from './at-lab.ts';
-import { bareFlag, readValue } from './cells/value.ts';
+import { readValue } from './cells/value.ts';
 import type { Mapping } from './mapping.ts';
 import { labelsKnown } from './rows/labels.ts';
 import { named, unitCalled } from './cells/names.ts';
 import { byHeading, roleCalled } from './shape/heading.ts';
-import { holdsFlags, layoutOf } from './shape/layout.ts';
+import { holdsFlags, holdsRemarks, layoutOf } from './shape/layout.ts';
 import type { LabTable } from './shape/table.ts';
-import { flagMeanings, legendWords } from './tables/flags.ts';
 import { roles, type Role } from './tables/headings.ts';
 
 /** Of the columns without a role, the one whose cells most often hold what a result holds, if more than half do. */
@@ -24,18 +23,6 @@ const looked = 200;
 function shareOfResults(table: LabTable, column: number): number {
   const sample = table.rows.slice(0, looked);
   return sample.filter((row) => readValue(row.cells[column] ?? '', '').ok).length / sample.length;
-}
-
-/**
- * Whether a column has remarks that say nothing of the numbers: sentences, none of which is a flag or speaks of what flags speak of. Where
- * one does, the column stays one of flags, and each of its texts is asked about.
- */
-function holdsRemarks(table: LabTable, column: number): boolean {
-  const cells = table.rows.flatMap(({ cells: all }) => (all[column] ? [all[column]] : []));
-  const isOfNumbers = (cell: string) =>
-    Object.hasOwn(flagMeanings, bareFlag(cell)) ||
-    (['below', 'above', 'uncountable', 'estimated', 'rejected'] as const).some((one) => legendWords[one].test(cell));
-  return cells.some((cell) => /\p{L}{3,}\s+\p{L}{2,}|\p{L}{8,}/u.test(cell)) && !cells.some(isOfNumbers);
 }
 
 /** The other columns than the one of the results that are called so as well, and look like it. */

@@ -1,4 +1,4 @@
-import { molarMass, type ParameterId } from '../../parameters/index.ts';
+import { charges, molarMass, type ParameterId } from '../../parameters/index.ts';
 
 /** A substance that goes into a quantity, in its parameter's own unit. */
 export interface Part {
@@ -39,16 +39,16 @@ const hardnessOf = (of: (id: ParameterId) => number) =>
   (of('calcium') * carbonate) / molarMass('Ca') + (of('magnesium') * carbonate) / molarMass('Mg');
 
 /** Charges of ions, and the g/mol of what is in the parameter's own unit; meq/L is mg/L by mass by charge. */
-const charges: Readonly<Partial<Record<ParameterId, { mass: number; charge: number }>>> = {
-  calcium: { mass: molarMass('Ca'), charge: 2 },
-  magnesium: { mass: molarMass('Mg'), charge: 2 },
-  sodium: { mass: molarMass('Na'), charge: 1 },
-  potassium: { mass: molarMass('K'), charge: 1 },
-  ammonium: { mass: molarMass('NH4'), charge: 1 },
-  chloride: { mass: molarMass('Cl'), charge: 1 },
-  sulfate: { mass: molarMass('SO4'), charge: 2 },
-  nitrate: { mass: molarMass('NO3'), charge: 1 },
-  fluoride: { mass: molarMass('F'), charge: 1 },
+const equivalents: Readonly<Partial<Record<ParameterId, { mass: number; charge: number }>>> = {
+  calcium: { mass: molarMass('Ca'), charge: charges.calcium },
+  magnesium: { mass: molarMass('Mg'), charge: charges.magnesium },
+  sodium: { mass: molarMass('Na'), charge: charges.sodium },
+  potassium: { mass: molarMass('K'), charge: charges.potassium },
+  ammonium: { mass: molarMass('NH4'), charge: charges.ammonium },
+  chloride: { mass: molarMass('Cl'), charge: charges.chloride },
+  sulfate: { mass: molarMass('SO4'), charge: charges.sulfate },
+  nitrate: { mass: molarMass('NO3'), charge: charges.nitrate },
+  fluoride: { mass: molarMass('F'), charge: charges.fluoride },
   // As calcium carbonate: two equivalents to a mole.
   alkalinity: { mass: carbonate, charge: 2 },
 };
@@ -59,7 +59,7 @@ const charges: Readonly<Partial<Record<ParameterId, { mass: number; charge: numb
  * @example milliequivalents('calcium', 40.078) // 2
  */
 export function milliequivalents(id: ParameterId, value: number): number {
-  const ion = charges[id];
+  const ion = equivalents[id];
   if (!ion) throw new Error(`${id} has no charge in the table`);
   return (value / ion.mass) * ion.charge;
 }

@@ -1,6 +1,6 @@
-import { molarMass, parameter, type ParameterId } from '../../parameters/index.ts';
+import { charges, molarMass, parameter, type ParameterId } from '../../parameters/index.ts';
 import { convert, unit, type UnitId } from '../../units/index.ts';
-import { asCarbonate, charges, factorOf } from '../tables/forms.ts';
+import { asCarbonate, factorOf } from '../tables/forms.ts';
 import type { CalledUnit } from './units.ts';
 
 /** What takes a number as it is printed to the parameter's own unit and form; or why nobody can. */
@@ -18,7 +18,7 @@ function massOf(id: ParameterId, amount: 'mol' | 'eq', as: string | null): numbe
   if (id === 'alkalinity' || id === 'alkalinityP') return amount === 'mol' ? asCarbonate.mol.alkalinity : asCarbonate.eq;
   const { symbol } = parameter(id);
   if (!symbol || (as !== null && factorOf(id, as) !== 1)) return null;
-  const charge = charges[id];
+  const charge = (charges as Partial<Record<ParameterId, number>>)[id];
   if (amount === 'eq' && charge === undefined) return null;
   try {
     return molarMass(symbol.normalize('NFKD')) / (amount === 'eq' ? charge! : 1);

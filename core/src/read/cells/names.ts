@@ -1,11 +1,11 @@
 import { parameter, type ParameterId } from '../../parameters/index.ts';
 import { fractionWords, type Fraction } from '../tables/fractions.ts';
-import { factorOf, tokenOf, tokenOfWay } from '../tables/forms.ts';
+import { factorOf, tokenOfWay } from '../tables/forms.ts';
 import { sumCalled } from '../tables/names/groups.ts';
 import { methodWords, placeWords } from '../tables/said-beside.ts';
 import { parameterBySpelling } from '../tables/spellings.ts';
 import { fold } from './fold.ts';
-import { formulaCalled, plainUnit, unitCalled, type CalledUnit } from './units.ts';
+import { formulaCalled, unitCalled, type CalledUnit } from './units.ts';
 
 export { isPartsPerT, unitCalled, type CalledUnit } from './units.ts';
 
@@ -245,5 +245,3 @@ export function unitInHeading(heading: string): CalledUnit | '%' | null {
 
 /** The parameter a lab's wording means, or null. */
 export const parameterCalled = (name: string): ParameterId | null => named(name)?.parameter ?? null;
-
-export { plainUnit, tokenOf };

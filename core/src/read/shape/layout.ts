@@ -7,7 +7,7 @@ import type { Mapping } from '../mapping.ts';
 import { isPartsPerT, named, unitCalled } from '../cells/names.ts';
 import type { Layout } from '../tables/layouts.ts';
 import { headings, roles, type Role } from '../tables/headings.ts';
-import { flagMeanings } from '../tables/flags.ts';
+import { flagMeanings, legendWords } from '../tables/flags.ts';
 import { notAnalysed, type LabTable, type TableRow, type Unread } from './table.ts';
 import { bareFlag } from '../cells/value.ts';
 
@@ -49,13 +49,16 @@ export function holdsFlags(table: Pick<LabTable, 'rows'>, column: number): boole
   return cells.length > 0 && cells.every((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)));
 }
 
-/** Whether a column holds remarks in words and no flag. */
-function holdsWords(table: Pick<LabTable, 'rows'>, column: number): boolean {
-  const cells = table.rows.map((one) => one.cells[column] ?? '').filter((cell) => cell !== '');
-  return (
-    cells.some((cell) => /\p{L}{3,}\s+\p{L}{2,}|\p{L}{6,}/u.test(cell)) &&
-    !cells.some((cell) => Object.hasOwn(flagMeanings, bareFlag(cell)))
-  );
+/**
+ * Whether a column has remarks that say nothing of the numbers: sentences, none of which is a flag or speaks of what flags speak of. Where
+ * one does, the column stays one of flags, and each of its texts is asked about.
+ */
+export function holdsRemarks(table: Pick<LabTable, 'rows'>, column: number): boolean {
+  const cells = table.rows.flatMap(({ cells: all }) => (all[column] ? [all[column]] : []));
+  const isOfNumbers = (cell: string) =>
+    Object.hasOwn(flagMeanings, bareFlag(cell)) ||
+    (['below', 'above', 'uncountable', 'estimated', 'rejected'] as const).some((one) => legendWords[one].test(cell));
+  return cells.some((cell) => /\p{L}{3,}\s+\p{L}{2,}|\p{L}{8,}/u.test(cell)) && !cells.some(isOfNumbers);
 }
 
 type Cells = Partial<Record<Role, string>>;
@@ -89,7 +92,7 @@ function resultColumns(table: LabTable, mapping: Mapping, isResult: (heading: st
     // A heading that names the substance belongs to it wherever it stands; one that does not, to the column before it.
     const named = stem.length > 0 ? found.filter((one) => fold(table.header[one.column]!).startsWith(stem)) : [];
     const owner = named.length > 0 ? named[0] : found.findLast((one) => one.column < column);
-    if (role && owner && owner.beside[role] === undefined && !(role === 'qualifier' && holdsWords(table, column))) {
+    if (role && owner && owner.beside[role] === undefined && !(role === 'qualifier' && holdsRemarks(table, column))) {
       owner.beside[role] = column;
       continue;
     }

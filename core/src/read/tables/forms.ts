@@ -1,4 +1,5 @@
 import { molarMass, parameter, parameterIds, perPart, type ParameterId } from '../../parameters/index.ts';
+import { fold } from '../cells/fold.ts';
 
 /**
  * What else results are expressed as where a report says it, with what takes the number to the parameter's own unit and form. The forms that
@@ -33,21 +34,8 @@ export const otherForms: Readonly<Partial<Record<ParameterId, Readonly<Record<st
   freeCyanide: { cn: 1 },
 };
 
-/** The charges by which an amount in eq is one in mol. */
-export const charges: Readonly<Partial<Record<ParameterId, number>>> = {
-  ...{ calcium: 2, magnesium: 2, sodium: 1, potassium: 1, ammonium: 1, chloride: 1, sulfate: 2, nitrate: 1, nitrite: 1, bicarbonate: 1 },
-  ...{ carbonate: 2, fluoride: 1, bromide: 1 },
-};
-
 /** What one mole, and one equivalent, of hardness and alkalinity are as CaCO3, in g. Acid capacity to pH 4.3 in mmol/L is alkalinity in meq/L. */
 export const asCarbonate = { mol: { hardness: molarMass('CaCO3'), alkalinity: molarMass('CaCO3') / 2 }, eq: molarMass('CaCO3') / 2 };
-
-/** A symbol as a token: without indices, charges and blanks. */
-export const tokenOf = (symbol: string): string =>
-  symbol
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]/g, '');
 
 /** What a way of expressing that is named by a letter or a word is as a token. */
 const wayTokens: Readonly<Partial<Record<ParameterId, string>>> = {
@@ -59,11 +47,11 @@ const wayTokens: Readonly<Partial<Record<ParameterId, string>>> = {
 /** The tokens of the ways in which a parameter is expressed, with their factors. */
 function formsOf(id: ParameterId): ReadonlyMap<string, number> {
   const { symbol, expressedAs = {} } = parameter(id);
-  const own = wayTokens[id] ?? (symbol ? tokenOf(symbol) : undefined);
+  const own = wayTokens[id] ?? (symbol ? fold(symbol) : undefined);
   return new Map([
     ...Object.entries(otherForms[id] ?? {}),
     // Its own symbol says nothing else than its name.
-    ...(symbol && Object.keys(expressedAs).length === 0 ? [[tokenOf(symbol), 1] as const] : []),
+    ...(symbol && Object.keys(expressedAs).length === 0 ? [[fold(symbol), 1] as const] : []),
     ...Object.entries(expressedAs).flatMap(([way, factor]) =>
       way === 'ion' ? (own ? [[own, factor] as const] : []) : [[way.toLowerCase(), factor] as const],
     ),
@@ -76,7 +64,7 @@ export const factorOf = (id: ParameterId, as: string): number | null => byParame
 
 /** The token of a way that a person chose. */
 export const tokenOfWay = (id: ParameterId, way: string): string =>
-  way === 'ion' ? (wayTokens[id] ?? tokenOf(parameter(id).symbol ?? '')) : way.toLowerCase();
+  way === 'ion' ? (wayTokens[id] ?? fold(parameter(id).symbol ?? '')) : way.toLowerCase();
 
 /** Every formula that a unit or a name may end in. */
 export const formulas: ReadonlySet<string> = new Set([...byParameter.values()].flatMap((forms) => [...forms.keys()]));
