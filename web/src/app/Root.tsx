@@ -7,8 +7,8 @@ import useSWR, { preload, SWRConfig, useSWRConfig } from 'swr';
 import { NoConnection, onSignedOut, whereUnknown } from '../api/call.ts';
 import { useConnection } from '../api/connection.ts';
 import { answerLocally } from '../api/kept.ts';
-import { keepSending, sendAfter, sendDue } from '../book/send.ts';
-import { inOutbox, outboxRead, tryAgain } from '../book/outbox.ts';
+import { keepSending, sendAfter } from '../book/send.ts';
+import { inOutbox, outboxRead } from '../book/outbox.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { catchUp, endSession, ensureDevice, forgetChosen, goOnAs, openSession, took, whenTold, type Opened } from '../session/open.ts';
 import { forgetHere } from '../disk/index.ts';
@@ -35,8 +35,6 @@ void preload('session', openSession).catch(() => undefined);
 const wrongClock = 90_000;
 /** ms after which nobody waits for the page any more: it sees to what a day without signal needs. */
 const rest = 20_000;
-/** ms after which the first page stands: what waits from before is sent. */
-const atEase = 2000;
 
 /** Whether a link was opened that lets somebody in. */
 const isLink = () => location.pathname === joinPath;
@@ -108,21 +106,12 @@ function WithSession() {
     };
     sendAfter(settleOnce);
     whereUnknown(() => settle(true));
-    const soon = setTimeout(
-      () =>
-        void tryAgain().then(
-          () => sendDue(),
-          () => undefined,
-        ),
-      atEase,
-    );
     const resting = setTimeout(() => {
       void settleOnce().catch(() => undefined);
       if (data.told.me?.scope === null) void import('../ready/index.ts').then(({ keepReady }) => keepReady()).catch(() => undefined);
     }, rest);
     const stop = keepSending();
     return () => {
-      clearTimeout(soon);
       clearTimeout(resting);
       stop();
     };

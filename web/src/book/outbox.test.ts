@@ -3,11 +3,11 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { newId, type Entry } from '@fonte/core/book';
 import { loggerRegistered } from '@fonte/core/registers';
 import { ApiProblem, IdTaken, NoConnection, writeUnderFreeId } from '../api/call.ts';
-import { met } from '../api/connection.ts';
+import { lost, met } from '../api/connection.ts';
 import { disk } from '../disk/index.ts';
 import { rereadHeld, shownOf, take } from './held.ts';
 import { booksWaiting, inOutbox, NotKept, put, refuse, replace, subscribe, tryAgain, waiting } from './outbox.ts';
-import { send, sendDue, writeOnce } from './send.ts';
+import { keepSending, send, sendDue, writeOnce } from './send.ts';
 // What sends files is fetched when it is first needed: here it is there already.
 import './files.ts';
 
@@ -189,6 +189,36 @@ it('keeps what the server could not store, and waits longer each time before it 
   expect(vi.mocked(fetch).mock.calls.length).toBe(tried);
   await sendDue(true);
   expect(vi.mocked(fetch).mock.calls.length).toBe(tried + 1);
+});
+
+/** The page as far as sending listens to it, with a pause that has grown long since. */
+async function afterLongPause(): Promise<void> {
+  const page = { addEventListener: () => undefined, removeEventListener: () => undefined };
+  vi.stubGlobal('window', page);
+  vi.stubGlobal('document', page);
+  await put(entry(1));
+  for (let tries = 0; tries < 6; tries += 1) await expect(send(book)).rejects.toThrow();
+  answer((one) => ({ status: 201, entry: one }));
+}
+
+it('sends what waited for somebody to sign in as soon as somebody has, however long the pause had grown', async () => {
+  vi.stubGlobal('fetch', () =>
+    Promise.resolve(Response.json({ title: 'Nobody is signed in.' }, { status: 401, headers: { 'x-fonte-now': '1' } })),
+  );
+  await afterLongPause();
+  const stop = keepSending();
+  await expect.poll(onDisk, { timeout: 5000 }).toEqual([]);
+  stop();
+});
+
+it('sends as soon as the server answers anything again, however long the pause had grown', async () => {
+  noSignal();
+  await afterLongPause();
+  lost();
+  const stop = keepSending();
+  met(Date.now(), Date.now(), Date.now());
+  await expect.poll(onDisk, { timeout: 1500 }).toEqual([]);
+  stop();
 });
 
 it('is written once it is on the disk, and sent again as it was made, not anew', async () => {

@@ -1,9 +1,9 @@
 import { appendEntries, type BookEntry, type Entry } from '@fonte/core/book';
 import { ApiProblem, call, NoConnection } from '../api/call.ts';
-import { connection } from '../api/connection.ts';
+import { connection, onConnection } from '../api/connection.ts';
 import { now } from '../time/clock.ts';
 import { rereadHeld, take } from './held.ts';
-import { acknowledge, beforeOthersShow, booksWaiting, letGo, NotKept, outboxRead, put, refuse, waiting } from './outbox.ts';
+import { acknowledge, beforeOthersShow, booksWaiting, letGo, NotKept, outboxRead, put, refuse, tryAgain, waiting } from './outbox.ts';
 
 /** What became of the entries that were sent. */
 export interface Sent {
@@ -192,14 +192,29 @@ export async function sendDue(force = false): Promise<void> {
   await Promise.all(due.map((book) => send(book).catch(() => undefined)));
 }
 
-/** Keeps sending for as long as the page is open: at once when there is a signal again or the page is looked at. */
+/** ms after which the first page stands: what waits from before is sent. */
+const atEase = 2000;
+
+/**
+ * Keeps sending for as long as the page is open and somebody is signed in. A pause lasts no longer than what it was made for: it ends when
+ * somebody signs in, when the server answers again and when there is a signal again.
+ */
 export function keepSending(): () => void {
   const tick = () => void sendDue();
   const atOnce = () => void sendDue(true);
+  let wasLost = connection().isLost;
+  const stopListening = onConnection(() => {
+    const { isLost } = connection();
+    if (wasLost && !isLost) atOnce();
+    wasLost = isLost;
+  });
+  const soon = setTimeout(() => void tryAgain().then(atOnce, () => undefined), atEase);
   const timer = setInterval(tick, shortest);
   window.addEventListener('online', atOnce);
   document.addEventListener('visibilitychange', tick);
   return () => {
+    stopListening();
+    clearTimeout(soon);
     clearInterval(timer);
     window.removeEventListener('online', atOnce);
     document.removeEventListener('visibilitychange', tick);
