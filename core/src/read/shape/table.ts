@@ -3,6 +3,8 @@ import { z } from 'zod';
 import type { Data } from '../../findings/index.ts';
 import { fold } from '../cells/fold.ts';
 import { roleCalled } from './heading.ts';
+import { headsIn, namesSample, withHeads, type Heads } from './heads.ts';
+import { sideBySide } from './side-by-side.ts';
 import { named } from '../cells/names.ts';
 
 /** A row of a lab's table with the line of the file it starts on, counted from 1. */
@@ -13,6 +15,8 @@ export interface TableRow {
   places?: readonly number[];
   /** A blank line or a repeated header stands above it. */
   isAfterBreak?: true;
+  /** What lines above it say of it. */
+  heads?: Heads;
 }
 
 export interface LabTable {
@@ -135,13 +139,18 @@ function findHeader(rows: readonly TableRow[]): number {
 /** A row that may be another header: what names columns begins with a word and has no numbers of its own. */
 const mayBeHeader = ({ cells }: TableRow) => !/\d/.test(cells.find((cell) => cell !== '') ?? '') && !cells.some(isNumber);
 
-/** The rows below a header, which may be repeated, and the tables below other headers. */
-function below(header: TableRow, all: readonly TableRow[]): { rows: TableRow[]; more: Block[] } {
+/** Whether a table has a result to a row: of one that has samples side by side, a line with a name and a value is a row. */
+const hasResults = ({ header }: Block) => header.some((heading) => roleCalled(heading) === 'result');
+
+/** The rows below a header, which may be repeated, and the tables below other headers; `heads` is what is said above them all. */
+function below(header: TableRow, all: readonly TableRow[], above: Heads | null): Block[] {
   const namesOf = (row: TableRow) => row.cells.map(fold).join('|').replace(/\|+$/, '');
   const first: Block = { header: header.cells, headerLine: header.line, rows: [] };
   const blocks = new Map([[namesOf(header), first]]);
   let now = first;
   let isBreak = false;
+  let heads = above;
+  let isSaidBefore = false;
   for (const row of all) {
     if (isBlank(row)) {
       isBreak = true;
@@ -154,10 +163,19 @@ function below(header: TableRow, all: readonly TableRow[]): { rows: TableRow[]; 
       isBreak = true;
       continue;
     }
-    now.rows.push(isBreak ? { ...row, isAfterBreak: true } : row);
+    const said = hasResults(now) ? headsIn(row.cells) : null;
+    if (said && (isSaidBefore || namesSample(said))) {
+      // What begins to be said of other rows ends what was said of those above.
+      heads = isSaidBefore && heads ? new Map([...heads, ...said]) : said;
+      isSaidBefore = true;
+      isBreak = true;
+      continue;
+    }
+    isSaidBefore = false;
+    now.rows.push({ ...row, ...(isBreak ? { isAfterBreak: true } : {}), ...(heads ? { heads } : {}) });
     isBreak = false;
   }
-  return { rows: first.rows, more: [...blocks.values()].filter((one) => one !== first && one.rows.length > 0) };
+  return [...blocks.values()].flatMap(sideBySide).map((block) => (hasResults(block) ? withHeads(block) : block));
 }
 
 /**
@@ -209,13 +227,18 @@ function tableIn(all: readonly TableRow[], delimiter: string): { table: LabTable
   const at = findHeader(all);
   const header = all[at];
   if (!header) return refusal('no-columns', all[0]!.line);
-  const { rows, more } = below(header, all.slice(at + 1));
-  if (rows.length === 0) return refusal('no-rows', header.line);
   const above = all.slice(0, at).filter((row) => !isBlank(row));
+  const heads = above.reduce<Heads | null>((said, { cells }) => {
+    const more = headsIn(cells);
+    return more ? new Map([...(said ?? []), ...more]) : said;
+  }, null);
+  const [first, ...others] = below(header, all.slice(at + 1), heads);
+  if (!first || first.rows.length === 0) return refusal('no-rows', header.line);
+  const more = others.filter(({ rows }) => rows.length > 0);
   // What looks like a row of results and stands above the names of the columns is nobody's to drop.
   const isResult = (row: TableRow) => filled(row) >= 3 && row.cells.some(isNumber);
   const preamble = above.filter((row) => !isResult(row));
   const strange = above.filter(isResult);
-  const table = { delimiter, header: header.cells, headerLine: header.line, rows, preamble, strange };
+  const table = { ...first, delimiter, preamble, strange };
   return { table: more.length > 0 ? { ...table, more } : table };
 }
