@@ -4,7 +4,7 @@ import { bottleFilled } from '@fonte/core/fill';
 import { levelRead } from '@fonte/core/level';
 import { labAdded } from '@fonte/core/plan';
 import { purgeEnded, purgeReading, purgeSetUp } from '@fonte/core/purge';
-import { reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
+import { lineIn, reportPutAside, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { coordinator, handing, idOf, lab, phone, Script, technician, wellPoint } from '../../core/test/script.ts';
 import { bench, type Bench } from './bench-server.ts';
@@ -344,13 +344,24 @@ describe('a report', () => {
     expect(await draft(await sha(upload(sheet('1.234'))))).toMatchObject({ results: [], questions: [{ code: 'thousand-or-decimal' }] });
   });
 
-  it('of which several sheets hold tables is not guessed at, nor a ZIP that is no workbook', async () => {
+  it('of which several sheets hold tables is read once it is said which, each line by its sheet; a ZIP that is no workbook is not', async () => {
     const table = csv
       .trim()
       .split('\n')
       .map((line) => line.split(';'));
     const fault = async (body: Buffer) => ((await upload(body)).body as { fault: { code: string } }).fault.code;
-    expect(await fault(workbookOf({ Chemistry: table, Bacteria: table }))).toBe('several-sheets');
+    const older = table.map((cells) => cells.map((cell) => cell.replace('12,9', '99')));
+    const sha256 = await sha(upload(workbookOf({ Chemistry: table, 'Rev A1': older })));
+    expect(await draft(sha256)).toMatchObject({ refusal: { code: 'several-sheets' }, results: [], sheets: ['Chemistry', 'Rev A1'] });
+    const chosen = await draft(sha256, { columns: {}, sheets: ['Chemistry'] });
+    expect(chosen).toMatchObject({ refusal: null, mapping: { sheets: ['Chemistry'], columns: { sample: 0 } } });
+    const values = ({ results }: typeof chosen) => results.map(({ line, value }) => [line, value]);
+    const both = await draft(sha256, { columns: {}, sheets: ['Chemistry', 'Rev A1'] });
+    // What two sheets say differently of one thing is asked about, as where two lines do.
+    expect(both.questions).toMatchObject([{ code: 'two-results' }]);
+    const [line] = values(chosen)[0]!;
+    expect(both.unread.map((row) => lineIn(both.parts, row.line))).toContainEqual({ part: 'Rev A1', line });
+    expect(await draft(sha256, { columns: {}, sheets: ['Chemistry', 'Metals'] })).toMatchObject({ refusal: { code: 'several-sheets' } });
     expect(await fault(Buffer.from([0x50, 0x4b, 0x03, 0x04, 1, 2, 3]))).toBe('no-workbook');
   });
 

@@ -4,6 +4,7 @@ import { field } from '../roles/index.ts';
 import { parameter, ParameterId } from '../parameters/index.ts';
 import { Mapping } from './mapping.ts';
 import { fractions } from './tables/fractions.ts';
+import { FilePart } from './shape/sheets.ts';
 import { Unread } from './shape/table.ts';
 import { Instant } from '../time/index.ts';
 import { Typed } from '../units/index.ts';
@@ -87,6 +88,8 @@ const confirmed = {
   unread: z.number().int().min(0),
   /** The first of them, with their places. */
   rows: z.array(Unread).max(200).optional(),
+  /** The sheets or pages by which its lines are counted. */
+  parts: z.array(FilePart).max(2000).optional(),
 };
 /** At first the names of the columns were not kept. */
 const withoutHeader = z.object(confirmed);

@@ -1,6 +1,7 @@
 export * from './entries.ts';
 export * from './shape/decode.ts';
 export * from './shape/table.ts';
+export { lineIn, sayLine, type FilePart } from './shape/sheets.ts';
 export * from './cells/fold.ts';
 export * from './mapping.ts';
 export * from './propose.ts';

@@ -58,6 +58,8 @@ export const Mapping = z.object({
   replaces: answers(z.enum(['whole', 'repeated'])),
   /** That the column of the results is called a limit, and is none. */
   isLimitTheResult: z.literal(true).optional(),
+  /** The sheets of a workbook that hold the results of this report. */
+  sheets: z.array(text).min(1).max(50).optional(),
   /** Whether the lab will send another one for it. */
   status: z.enum(['preliminary', 'final']).optional(),
 });
@@ -72,10 +74,16 @@ export interface Remembered {
 /** The names of columns as they are compared and kept: cut where no heading is as long. */
 export const headerOf = (table: Pick<LabTable, 'header'>): string[] => table.header.map((name) => name.slice(0, 200));
 
-/** The latest of what is remembered that was said of the very same columns, or null. */
-export function recall(table: LabTable, remembered: readonly Remembered[]): Mapping | null {
-  const header = headerOf(table);
-  const isSame = (one: Remembered) => one.header.length === header.length && one.header.every((name, index) => name === header[index]);
+/**
+ * The latest of what is remembered that was said of the very same columns, or null.
+ * @param tableBy the table that is read with a mapping; null where it has no such sheets
+ */
+export function recall(tableBy: (mapping: Mapping) => LabTable | null, remembered: readonly Remembered[]): Mapping | null {
+  const isSame = (one: Remembered) => {
+    const table = tableBy(one.mapping);
+    const header = table ? headerOf(table) : [];
+    return table !== null && one.header.length === header.length && one.header.every((name, index) => name === header[index]);
+  };
   const found = remembered.find(isSame)?.mapping;
   return found ? ofTheLab(found) : null;
 }

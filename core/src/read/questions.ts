@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Mapping } from './mapping.ts';
 import type { Unread } from './shape/table.ts';
+import { sayLine, type FilePart } from './shape/sheets.ts';
 import { confirmCodes } from './tables/to-confirm.ts';
 import { bareFlag } from './cells/value.ts';
 
@@ -91,13 +92,14 @@ function asked(row: Unread, legend: ReadonlyMap<string, string>, labels: readonl
 }
 
 /** The first cells of rows, each once, with their lines. */
-const exampleCells = (rows: readonly Unread[]): string[] =>
-  [...new Map(rows.map(({ cell, line }) => [cell, `${cell} (line ${line})`])).values()].slice(0, examplesShown);
+const exampleCells = (rows: readonly Unread[], parts: readonly FilePart[]): string[] =>
+  [...new Map(rows.map(({ cell, line }) => [cell, `${sayLine(parts, line)}: ${cell}`])).values()].slice(0, examplesShown);
 
 /** What has to be said of a file before all of it can be read, or was said already. */
 export function questionsOf(
   { unread, apart }: { unread: readonly Unread[]; apart: readonly Unread[] },
   mapping: Mapping,
+  parts: readonly FilePart[],
   legend: ReadonlyMap<string, string>,
   labels: readonly string[],
 ): Question[] {
@@ -111,7 +113,7 @@ export function questionsOf(
   const ofRows = confirmCodes.flatMap((code): Question[] => {
     const rows = unread.filter((row) => row.code === code);
     const isAsked = rows.length > 0 || mapping.confirmed?.[code] !== undefined;
-    return isAsked ? [{ about: 'rows', code, examples: exampleCells(rows), rows: rows.length }] : [];
+    return isAsked ? [{ about: 'rows', code, examples: exampleCells(rows, parts), rows: rows.length }] : [];
   });
   const things = new Map<string, ThingAsked>();
   for (const row of unread) {

@@ -423,7 +423,7 @@ describe('reading rows', () => {
     ]);
     expect([unread, apart.map(({ code }) => code)]).toEqual([[], ['other-sample']]);
     // What holds for one file is not remembered for the next; how the lab writes is.
-    const recalled = recall(table, [{ header: table.header, mapping: said }]);
+    const recalled = recall(() => table, [{ header: table.header, mapping: said }]);
     expect(recalled).toMatchObject({ flags: { K: 'below' }, fraction: 'dissolved', conductivityAt: '20' });
     expect(recalled).not.toHaveProperty('labels');
   });

@@ -10,6 +10,7 @@ import { Mapping, recall, refuseMapping, type Remembered } from './mapping.ts';
 import { proposeMapping } from './propose.ts';
 import { missingResults } from './missing.ts';
 import { Question, questionsOf } from './questions.ts';
+import { FilePart, ofSheets, type Sheet } from './shape/sheets.ts';
 import { parseTable, Refusal, Unread, type LabTable } from './shape/table.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
@@ -45,6 +46,10 @@ export const ReportDraft = z.object({
   /** Where report and book disagree about what was read, listed up to the same number. */
   doubts: z.array(Unread),
   missing: z.array(z.object({ bottle: z.string(), parameters: z.array(ParameterId) })),
+  /** The sheets that may be read, where there are several. */
+  sheets: z.array(z.string()),
+  /** The sheets or pages whose lines are counted on their own; none where the file is one. */
+  parts: z.array(FilePart),
 });
 export type ReportDraft = z.infer<typeof ReportDraft>;
 
@@ -52,8 +57,11 @@ export type ReportDraft = z.infer<typeof ReportDraft>;
 export const OtherRound = z.object({ round: z.string(), code: z.string(), name: z.string(), labels: z.number().int() });
 export type OtherRound = z.infer<typeof OtherRound>;
 
-/** A report's table, with how it was written down; or why there is none. */
-export type ReportTable = { table: LabTable; encoding: string } | { refusal: Refusal };
+/** A report's table, or those on its sheets, with how it was written down and the parts it has; or why there is none. */
+export type ReportTable =
+  | { table: LabTable; encoding: string; parts?: readonly FilePart[] }
+  | { sheets: readonly Sheet[]; encoding: string; parts: readonly FilePart[] }
+  | { refusal: Refusal };
 
 /** Reads bytes as delimited text: decode, then split. */
 export function textTable(bytes: Uint8Array): ReportTable {
@@ -78,10 +86,18 @@ export function readReport(
   remembered: readonly Remembered[] = [],
 ): { draft: ReportDraft } | { refusal: Refusal } {
   if ('refusal' in from) return from;
-  const { table, encoding } = from;
-  const recalled = given ? null : recall(table, remembered);
-  const mapping = given ?? recalled ?? proposeMapping(table, bottles);
-  const refusal = refuseMapping(table, mapping);
+  const { encoding, parts = [] } = from;
+  const sheets = 'sheets' in from ? from.sheets : [];
+  const tableBy = (mapping: Mapping | null): LabTable | null => ('sheets' in from ? ofSheets(from.sheets, mapping?.sheets) : from.table);
+  const recalled = given ? null : recall(tableBy, remembered);
+  const said = given ?? recalled;
+  const read = tableBy(said);
+  const table = read ?? sheets[0]!.table;
+  // Which sheet the columns are of may only just have been said.
+  const { columns: _none, ...answers } = said ?? { columns: {} };
+  const isProposed = said === null || Object.keys(said.columns).length === 0;
+  const mapping = isProposed ? { ...answers, ...(read ? proposeMapping(table, bottles) : { columns: {} }) } : said;
+  const refusal = read ? refuseMapping(table, mapping) : { code: 'several-sheets', line: 1, column: 1 };
   const { results, unread, doubts, apart } = refusal ? nothing : interpret(table, mapping, bottles);
   return {
     draft: {
@@ -99,6 +115,7 @@ export function readReport(
       questions: questionsOf(
         { unread, apart },
         mapping,
+        parts,
         legendOf([...table.preamble, ...table.rows, ...(table.more ?? []).flatMap(({ rows }) => rows)]),
         [...bottles].filter(([, { isElsewhere }]) => !isElsewhere).map(([label]) => label),
       ),
@@ -114,6 +131,8 @@ export function readReport(
       ),
       doubts: doubts.slice(0, listedUnread),
       missing: refusal ? [] : missingResults(results, bottles),
+      sheets: sheets.map(({ name }) => name),
+      parts: [...parts],
     },
   };
 }

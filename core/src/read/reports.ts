@@ -16,6 +16,7 @@ import {
   type ToldForm,
 } from './entries.ts';
 import type { Mapping } from './mapping.ts';
+import type { FilePart } from './shape/sheets.ts';
 import type { Unread } from './shape/table.ts';
 
 /** A report of a lab, and what was read from it once it was. */
@@ -32,6 +33,7 @@ export interface RoundReport {
     results: LabResult[];
     unread: number;
     rows: readonly Unread[];
+    parts: readonly FilePart[];
     header: string[];
   } | null;
   putAside: { entry: string; at: number; reason: string } | null;
@@ -167,8 +169,8 @@ export const readRoom: Room<ReadBook, ReadAround, ReadView> = {
       return { ...book, told: [...book.told, { entry: entry.id, bottle, parameter: id, form, value, at: millis(told), by }] };
     }
     if (!reportRead.is(entry)) return book;
-    const { sha256, mapping, results, unread, rows = [], header } = entry.payload;
+    const { sha256, mapping, results, unread, rows = [], parts = [], header } = entry.payload;
     // Read anew, its rows are others.
-    return changed(sha256, { read: { entry: entry.id, at, mapping, results, unread, rows, header }, putAside: null, settled: null });
+    return changed(sha256, { read: { entry: entry.id, at, mapping, results, unread, rows, parts, header }, putAside: null, settled: null });
   },
 };

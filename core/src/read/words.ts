@@ -38,7 +38,7 @@ const placeWords: Words = {
   'not-text': 'This is neither CSV nor an Excel workbook (.xlsx): it holds bytes that no text has. Export the report as one of them.',
   'not-a-table': 'This is no CSV but markup or JSON. Export the report as CSV.',
   'no-workbook': 'This is no Excel workbook that can be read. Export the report as CSV.',
-  'several-sheets': ({ sheets }) => `Several sheets hold tables: ${sheets}. Save the one with the results as a file of its own.`,
+  'several-sheets': 'Several sheets hold tables. Choose the ones with the results of this report.',
   quotes: 'A quotation mark is not closed or stands in the wrong place.',
   'no-columns': 'No row with column names was found: at least three columns are needed.',
   'no-rows': 'There is a header and no row below it.',

@@ -142,12 +142,12 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
           { path: 'mapping', message: 'No row was understood.' },
         ]);
       const now = Math.max(clock(), lastAt(await books.round(round)) + 1);
-      const { results, unreadCount: unread, unread: rows } = draft;
+      const { results, unreadCount: unread, unread: rows, parts } = draft;
       const header = headerOf(draft);
       const entry = writeEntry(
         { book: round, ...writerOf(who), now, offset: 0 },
         reportRead,
-        { sha256: hash, mapping, results, unread, rows, header },
+        { sha256: hash, mapping, results, unread, rows, header, ...(parts.length > 0 ? { parts } : {}) },
         { id },
       );
       const [written] = await books.appendOwn({ ...entry, at: instantAt(now, 0) });

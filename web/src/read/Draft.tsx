@@ -2,9 +2,11 @@ import { newId } from '@fonte/core/book';
 import { parameter } from '@fonte/core/parameters';
 import {
   draftReport,
+  lineIn,
   overlapsOf,
   readReportWith,
   reportRead,
+  sayLine,
   sayPlace,
   unsaidOverlap,
   type Mapping,
@@ -32,8 +34,15 @@ import './read.css';
 import { Columns } from './Columns.tsx';
 import { FileQuestions } from './FileQuestions.tsx';
 import { Results } from './Results.tsx';
+import { Sheets } from './Sheets.tsx';
 import { Standing } from './Standing.tsx';
 import { Layout } from './Layout.tsx';
+
+/** What was said of a file, with the columns that are proposed where none were said. */
+function withColumns(said: Mapping | undefined, proposed: Mapping): Mapping {
+  if (!said) return proposed;
+  return Object.keys(said.columns).length > 0 ? said : { ...proposed, ...said, columns: proposed.columns };
+}
 
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
@@ -60,7 +69,7 @@ export function Draft({ report }: { report: RoundReport }) {
   if (error) return <Failed error={error} retry={() => void mutate()} />;
   if (!answered) return <Loading what="the report" />;
   // What was said last, also while the server reads the file anew: an answer given meanwhile takes none back.
-  const draft = { ...answered, mapping: mapping ?? answered.mapping };
+  const draft = { ...answered, mapping: withColumns(mapping, answered.mapping) };
 
   const assign = (column: number, role: Role | '') => {
     const kept = Object.entries(draft.mapping.columns).filter(([name, index]) => index !== column && name !== role);
@@ -83,13 +92,19 @@ export function Draft({ report }: { report: RoundReport }) {
     });
   return (
     <>
-      <Columns draft={draft} assign={assign} />
-      <Layout draft={draft} answer={setMapping} />
+      <Sheets draft={draft} choose={setMapping} />
+      {draft.refusal?.code !== 'several-sheets' && (
+        <>
+          <Columns draft={draft} assign={assign} />
+          <Layout draft={draft} answer={setMapping} />
+        </>
+      )}
       {draft.refusal && (
         <p className="finding stop" role="alert">
           <Mark kind="stop" />
           <span>
-            {sayPlace(draft.refusal)} <span className="small">Line {draft.refusal.line}.</span>{' '}
+            {sayPlace(draft.refusal)}{' '}
+            {draft.refusal.code !== 'several-sheets' && <span className="small">{sayLine(draft.parts, draft.refusal.line)}.</span>}{' '}
             {draft.refusal.code === 'limit-as-result' && (
               <Button onClick={() => answer({ isLimitTheResult: true })}>It holds the results all the same</Button>
             )}
@@ -163,6 +178,10 @@ function GoneWith({ draft, report: { sha256 } }: { draft: ReportDraft; report: R
   );
 }
 
+/** The column that says on which sheet or page a row stands. */
+const partColumn = ({ parts }: ReportDraft) =>
+  parts.length > 0 ? [{ title: 'On', render: (row: { line: number }) => lineIn(parts, row.line).part }] : [];
+
 function Unread({ draft }: { draft: ReportDraft }) {
   const missing = draft.missing.filter((line) => line.parameters.length > 0);
   return (
@@ -178,7 +197,8 @@ function Unread({ draft }: { draft: ReportDraft }) {
             rows={draft.unread.slice(0, 30)}
             rowKey={(row) => `${row.line} ${row.column} ${row.code}`}
             columns={[
-              { title: 'Line', isNumber: true, render: (row) => row.line },
+              ...partColumn(draft),
+              { title: 'Line', isNumber: true, render: (row) => lineIn(draft.parts, row.line).line },
               { title: 'Column', isNumber: true, render: (row) => row.column },
               { title: 'It says', render: (row) => row.cell || '(empty)' },
               { title: 'Why not', render: (row) => sayPlace(row) },
@@ -196,7 +216,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <ul className="plain">
             {draft.doubts.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column} ${row.code}`}>
-                Line {row.line}: “{row.cell}”. {sayPlace(row)}
+                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayPlace(row)}
               </li>
             ))}
           </ul>
@@ -208,7 +228,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <ul>
             {draft.apart.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column}`}>
-                Line {row.line}: “{row.cell}”. {sayPlace(row)}
+                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayPlace(row)}
               </li>
             ))}
           </ul>

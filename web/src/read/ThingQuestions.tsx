@@ -1,5 +1,6 @@
 import {
   flagMeaningNames,
+  sayLine,
   thingQuestions,
   type FlagMeaning,
   type Mapping,
@@ -37,7 +38,7 @@ const none = 'None of ours';
 /** How each sort of question is put, and how its choices are called. */
 const words: Record<
   ThingQuestion,
-  { asks: (thing: string) => string; choice: (value: string) => string; label: (thing: string) => string }
+  { asks: (thing: string) => string; choice: (value: string, draft: ReportDraft) => string; label: (thing: string) => string }
 > = {
   'unknown-parameter': {
     asks: (name) => `What is “${name}”?`,
@@ -71,7 +72,10 @@ const words: Record<
   },
   'two-results': {
     asks: (key) => `${measured(key)} is reported twice, and differently. Which line holds?`,
-    choice: (line) => `Line ${line}`,
+    choice: (line, { parts, unread, apart }) => {
+      const row = [...unread, ...apart].find((one) => one.line === Number(line));
+      return `${sayLine(parts, Number(line))}${row ? `: ${row.cell}` : ''}`;
+    },
     label: (key) => `${measured(key)} is taken from`,
   },
 };
@@ -116,7 +120,7 @@ export function ThingQuestions({ draft, answer }: { draft: ReportDraft; answer: 
                 placeholder="Choose"
                 showSearch={{ optionFilterProp: 'label' }}
                 onChange={(value: string) => put(one, value)}
-                options={[...new Set(choices)].map((value) => ({ value, label: choice(value) }))}
+                options={[...new Set(choices)].map((value) => ({ value, label: choice(value, draft) }))}
                 popupMatchSelectWidth={false}
               />
               {said !== undefined && (

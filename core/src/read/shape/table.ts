@@ -211,10 +211,10 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
 
 /**
  * The table that rows of cells hold, from a format that has rows and cells of its own; each row is a line. `hasNumbers` where its
- * numbers are no texts.
+ * numbers are no texts; `from` is the line of the file that the first row is, counted from 1.
  */
-export function tableOfRows(rows: readonly string[][], hasNumbers = false): { table: LabTable } | { refusal: Refusal } {
-  const all = rows.map((cells, index): TableRow => ({ line: index + 1, cells: cells.map((cell) => cell.trim()) }));
+export function tableOfRows(rows: readonly string[][], hasNumbers = false, from = 1): { table: LabTable } | { refusal: Refusal } {
+  const all = rows.map((cells, index): TableRow => ({ line: from + index, cells: cells.map((cell) => cell.trim()) }));
   if (all.every(isBlank)) return refusal('empty');
   const found = tableIn(all, '');
   return 'table' in found && hasNumbers ? { table: { ...found.table, hasNumbers } } : found;

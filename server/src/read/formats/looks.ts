@@ -11,8 +11,12 @@ export interface Looks {
   note: string | null;
 }
 
-/** The looks of a cell by its row and column, both from 0; undefined for a plain one. */
-export type SheetLooks = (row: number, column: number) => Looks | undefined;
+/** How a sheet looks. */
+export interface SheetLooks {
+  isHidden: boolean;
+  /** The looks of a cell by its row and column, both from 0; undefined for a plain one. */
+  at: (row: number, column: number) => Looks | undefined;
+}
 
 /** Number formats that are not written into the file. Source: ECMA-376 part 1, 18.8.30 (those of numbers). */
 const builtIn: Readonly<Record<number, string>> = { 1: '0', 2: '0.00', 3: '#,##0', 4: '#,##0.00', 9: '0%', 10: '0.00%', 11: '0.00E+00' };
@@ -73,7 +77,7 @@ export function looksOf(packed: Uint8Array): Map<string, SheetLooks> {
   return new Map(
     tags(text('xl/workbook.xml'), 'sheet').map(({ of }) => {
       const file = within('xl', targets.get(of['r:id'] ?? of['id']) ?? '');
-      return [of['name'] ?? '', looksIn(text(file), styles, notesOf(file, text))];
+      return [of['name'] ?? '', { isHidden: /hidden$/i.test(of['state'] ?? ''), at: looksIn(text(file), styles, notesOf(file, text)) }];
     }),
   );
 }
@@ -95,7 +99,7 @@ function notesOf(file: string, text: (name: string) => string): Map<string, stri
   );
 }
 
-function looksIn(sheet: string, styles: ReturnType<typeof stylesOf>, notes: ReadonlyMap<string, string>): SheetLooks {
+function looksIn(sheet: string, styles: ReturnType<typeof stylesOf>, notes: ReadonlyMap<string, string>): SheetLooks['at'] {
   const found = new Map<string, Looks>();
   const hidden = tags(tags(sheet, 'cols')[0]?.within ?? '', 'col')
     .filter(({ of }) => isOn(of['hidden']))

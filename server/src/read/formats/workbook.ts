@@ -43,16 +43,29 @@ function asItsTexts(rows: string[][], data: readonly (readonly unknown[])[]): st
   return rows.map((row, line) => row.map((text, column) => (typeof data[line]?.[column] === 'number' ? text.replace('.', ',') : text)));
 }
 
-const severalSheets = (names: readonly string[]): ReportTable => ({
-  refusal: {
-    code: 'several-sheets',
-    data: { sheets: names.map((name) => `“${name.slice(0, 40)}”`).join(', ') },
-    line: 1,
-    column: 1,
-  },
-});
+interface ParsedSheet {
+  name: string;
+  lines: number;
+  /** Parses it as lines of the file from this one on. */
+  parse: (from: number) => ReturnType<typeof tableOfRows>;
+}
 
-/** An Excel workbook (.xlsx) of which one sheet holds a table. Which of several is meant is not guessed. */
+/** A workbook whose lines are counted over all its sheets: which of them are read is asked about. */
+function severalSheets(all: readonly ParsedSheet[]): ReportTable {
+  let from = 1;
+  const parts = all.map(({ name, lines }) => {
+    const part = { name, from };
+    from += lines;
+    return part;
+  });
+  const sheets = all.flatMap(({ name, parse }, index) => {
+    const parsed = parse(parts[index]!.from);
+    return 'table' in parsed ? [{ name, table: parsed.table }] : [];
+  });
+  return { sheets, encoding: 'xlsx', parts };
+}
+
+/** An Excel workbook (.xlsx). Which of several sheets that hold tables are meant is not guessed. */
 export const workbook: ReportFormat = {
   endings: ['.xlsx'],
   accepts: (bytes) => zip.every((byte, index) => bytes[index] === byte),
@@ -60,20 +73,17 @@ export const workbook: ReportFormat = {
     try {
       if (!unpacksWithin(bytes)) return tooMuch;
       const looks = looksOf(bytes);
-      const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => ({
-        name: sheet,
+      const sheets = (await readWorkbook(Buffer.from(bytes))).map(({ sheet, data }) => {
+        const look = looks.get(sheet);
+        const rows = data.map((row, line) => row.map((cell, column) => textOf(cell, look?.at(line, column))));
         // A text that may be a thousand or a decimal is asked about; a number of the sheet is one already.
-        parsed: tableOfRows(
-          asItsTexts(
-            data.map((row, line) => row.map((cell, column) => textOf(cell, looks.get(sheet)?.(line, column)))),
-            data,
-          ),
-          !texts(data).some((text) => /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(text)),
-        ),
-      }));
-      const tables = sheets.flatMap(({ name, parsed }) => ('table' in parsed ? [{ name, table: parsed.table }] : []));
-      if (tables.length > 1) return severalSheets(tables.map(({ name }) => name));
-      if (tables[0]) return { table: tables[0].table, encoding: 'xlsx' };
+        const hasNumbers = !texts(data).some((text) => /^[<>]?\s*\d{1,3}[.,]\d{3}$/.test(text));
+        const parse = (from: number) => tableOfRows(asItsTexts(rows, data), hasNumbers, from);
+        return { name: look?.isHidden ? `${sheet} (hidden)` : sheet, lines: rows.length, parse, parsed: parse(1) };
+      });
+      const [first, ...others] = sheets.filter(({ parsed }) => 'table' in parsed);
+      if (first && 'table' in first.parsed && others.length === 0) return { table: first.parsed.table, encoding: 'xlsx' };
+      if (first) return severalSheets(sheets);
       const refused = sheets[0]?.parsed;
       return refused && 'refusal' in refused ? refused : noWorkbook;
     } catch {
