@@ -29,6 +29,9 @@ export async function bundleAll(outdir, sourcemap = false) {
     entryPoints: { 'read-child': here('src/read/child.ts') },
     outdir,
     minify: true,
+    // What few files need stands in pieces of its own.
+    splitting: true,
+    chunkNames: 'read-[hash]',
     // What some packages ask for when they are bundled.
     banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
   });

@@ -66,7 +66,7 @@ export function ReportPage() {
               Fetch from the lab
             </Button>
             <Upload
-              accept=".csv,.txt,.tsv,.xlsx,text/csv,text/plain"
+              accept=".csv,.txt,.tsv,.xlsx,.pdf,text/csv,text/plain,application/pdf"
               showUploadList={false}
               beforeUpload={(chosen) => {
                 void take(chosen);

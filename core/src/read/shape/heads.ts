@@ -8,13 +8,16 @@ const ofTable: readonly Role[] = ['sample', 'collected', 'collectedTime', 'analy
 /** What lines above a table say of all its rows, by the names they give it: `Sample ID` → `261123A-WL2-N`. */
 export type Heads = ReadonlyMap<string, { name: string; value: string }>;
 
-const isNamed = (name: string) => {
+const isNamed = (name: string): boolean => {
   const role = roleCalled(name);
   return role !== null && ofTable.includes(role);
 };
 
 /** A name and its value in one cell: `Sample: 261123A-WL2-N`. */
 const inOne = /^([^:：=]{2,40}?)\s*[:：=]\s*(\S.{0,199})$/u;
+
+/** Whether a text is a name and its value: `Sample: 261123A-WL2-N`. */
+export const saysOf = (text: string): boolean => isNamed(inOne.exec(text)?.[1] ?? '');
 
 /**
  * What a line says of the rows below it: `Sample: X`, or names and values in cells of their own. Null where it is a line of something else: then
@@ -62,13 +65,15 @@ export function withHeads<T extends Headed>(table: T): T {
     for (const [key, { name }] of heads ?? []) if (!own.has(roleCalled(name))) names.set(key, names.get(key) ?? name);
   if (names.size === 0) return table;
   const width = Math.max(table.header.length, ...table.rows.map(({ cells }) => cells.length));
+  // A remark is said of no sample.
+  const isRemark = (cells: readonly string[]) => cells.filter((cell) => cell !== '').length < 2;
   const padded = (cells: readonly string[]) => [...cells, ...Array.from({ length: width - cells.length }, () => '')];
   return {
     ...table,
     header: [...padded(table.header), ...names.values()],
     rows: table.rows.map((row) => ({
       ...row,
-      cells: [...padded(row.cells), ...[...names.keys()].map((key) => row.heads?.get(key)?.value ?? '')],
+      cells: [...padded(row.cells), ...[...names.keys()].map((key) => (isRemark(row.cells) ? '' : (row.heads?.get(key)?.value ?? '')))],
     })),
   };
 }

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { z } from 'zod';
 import type { Data } from '../../findings/index.ts';
 import { fold } from '../cells/fold.ts';
-import { roleCalled } from './heading.ts';
+import { roleCalled, roleWhole } from './heading.ts';
 import { headsIn, namesSample, withHeads, type Heads } from './heads.ts';
 import { sideBySide } from './side-by-side.ts';
 import { named } from '../cells/names.ts';
@@ -107,7 +107,7 @@ export const notAnalysed =
 const isNumber = (cell: string) => /^[<>≤≥]?\s*\d+([.,]\d+)?$/.test(cell);
 
 /** How much a row looks like column names: the roles and parameters that its cells name, each once. */
-function headerScore({ cells }: TableRow): number {
+export function headerScore(cells: readonly string[]): number {
   if (cells.some(isNumber)) return 0;
   const seen = new Set<string>();
   for (const cell of cells) {
@@ -119,6 +119,12 @@ function headerScore({ cells }: TableRow): number {
   return seen.size;
 }
 
+/** Two columns are a table where one says what was measured and the other the result. */
+function isPair({ cells }: TableRow): boolean {
+  const called = cells.flatMap((cell) => (cell === '' ? [] : [roleWhole(cell)]));
+  return called.length === 2 && called.includes('parameter') && called.includes('result');
+}
+
 /** A row that names so many roles and parameters is a header, whatever stands below it. */
 const surelyHeader = 3;
 
@@ -128,7 +134,7 @@ const surelyHeader = 3;
  */
 function findHeader(rows: readonly TableRow[]): number {
   const head = rows.slice(0, preambleRows);
-  const scores = head.map((row) => (filled(row) >= 3 ? headerScore(row) : 0));
+  const scores = head.map((row) => (filled(row) >= 3 || isPair(row) ? headerScore(row.cells) : 0));
   const sure = scores.findIndex((score) => score >= surelyHeader);
   if (sure >= 0) return sure;
   if (scores.includes(2)) return scores.indexOf(2);
@@ -157,7 +163,7 @@ function below(header: TableRow, all: readonly TableRow[], above: Heads | null):
       continue;
     }
     const isFirst = row.cells[0] === header.cells[0] && namesOf(row) === namesOf(header);
-    if (isFirst || (mayBeHeader(row) && headerScore(row) >= 3)) {
+    if (isFirst || (mayBeHeader(row) && headerScore(row.cells) >= 3)) {
       now = blocks.get(namesOf(row)) ?? { header: row.cells, headerLine: row.line, rows: [] };
       blocks.set(namesOf(row), now);
       isBreak = true;
