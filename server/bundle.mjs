@@ -29,9 +29,8 @@ export async function bundleAll(outdir, sourcemap = false) {
     entryPoints: { 'read-child': here('src/read/child.ts') },
     outdir,
     minify: true,
-    // What few files need stands in pieces of its own.
-    splitting: true,
-    chunkNames: 'read-[hash]',
+    // Only a PDF needs it, and it is as large as the rest.
+    external: ['unpdf/pdfjs'],
     // What some packages ask for when they are bundled.
     banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
   });

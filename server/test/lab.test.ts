@@ -258,7 +258,8 @@ describe('a report', () => {
 
   it.each([
     ['blanks', '  \n', 'empty'],
-    ['no CSV', Buffer.from('%PDF-1.7 \u0000'), 'not-text'],
+    ['no CSV', Buffer.from('\u00d0\u00cf \u0000'), 'not-text'],
+    ['half a PDF', Buffer.from('%PDF-1.7 \u0000'), 'no-pdf'],
     ['one column', 'hello\nworld', 'no-columns'],
     ['an open quote', 'a,b,c\n1,"2,3\n', 'quotes'],
   ])('that is %s is kept, and says with line and column why it cannot be read', async (_, body, code) => {

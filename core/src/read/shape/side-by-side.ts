@@ -1,6 +1,6 @@
 import { fold } from '../cells/fold.ts';
 import { roleWhole } from './heading.ts';
-import type { Block, TableRow } from './table.ts';
+import type { Block, TableRow } from './block.ts';
 
 /**
  * Where tables begin that stand side by side under one row of headings: a heading of the same role comes again, and each stretch up to the next

@@ -3,21 +3,12 @@ import { z } from 'zod';
 import type { Data } from '../../findings/index.ts';
 import { fold } from '../cells/fold.ts';
 import { roleCalled, roleWhole } from './heading.ts';
+import type { Block, TableRow } from './block.ts';
 import { headsIn, namesSample, withHeads, type Heads } from './heads.ts';
 import { sideBySide } from './side-by-side.ts';
 import { named } from '../cells/names.ts';
 
-/** A row of a lab's table with the line of the file it starts on, counted from 1. */
-export interface TableRow {
-  line: number;
-  cells: string[];
-  /** Which column of the file each cell stands in, counted from 0; its own place where this is left out. */
-  places?: readonly number[];
-  /** A blank line or a repeated header stands above it. */
-  isAfterBreak?: true;
-  /** What lines above it say of it. */
-  heads?: Heads;
-}
+export type { Block, TableRow } from './block.ts';
 
 export interface LabTable {
   delimiter: string;
@@ -32,13 +23,6 @@ export interface LabTable {
   more?: readonly Block[];
   /** The file itself knows its numbers: they came as such, and were written down here with a point. */
   hasNumbers?: true;
-}
-
-/** A table under a header of its own. */
-export interface Block {
-  header: string[];
-  headerLine: number;
-  rows: TableRow[];
 }
 
 /** What the words of a code need. */
