@@ -12,6 +12,7 @@ export { fractionCalled, named, parameterCalled, unitCalled } from './cells/name
 export * from './questions.ts';
 export * from './at-lab.ts';
 export { basisNames, basisQuestions, type Basis } from './tables/bases.ts';
+export { reportFileTypes, type ReportFormatId } from './tables/file-types.ts';
 export { layouts, type Layout } from './tables/layouts.ts';
 export { fractions, type Fraction } from './tables/fractions.ts';
 export { flagMeaningNames, type FlagMeaning } from './tables/flags.ts';

@@ -1,5 +1,5 @@
 import { addressOf } from '@fonte/core/endpoints';
-import { fetchReports, isToRead, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
+import { fetchReports, isToRead, reportFileTypes, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
 import { bottlesAtLab, openAtLab } from '@fonte/core/round';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
@@ -66,7 +66,7 @@ export function ReportPage() {
               Fetch from the lab
             </Button>
             <Upload
-              accept=".csv,.txt,.tsv,.xlsx,.pdf,text/csv,text/plain,application/pdf"
+              accept={Object.values(reportFileTypes).flat().join(',')}
               showUploadList={false}
               beforeUpload={(chosen) => {
                 void take(chosen);

@@ -2,4 +2,4 @@ import { textTable } from '@fonte/core/read';
 import type { ReportFormat } from './format.ts';
 
 /** Text with `;`, `,`, tabs or `|` between its cells. */
-export const delimited: ReportFormat = { endings: ['.csv', '.txt', '.tsv'], accepts: () => true, table: textTable };
+export const delimited: ReportFormat = { accepts: () => true, table: textTable };

@@ -2,8 +2,6 @@ import type { ReportTable } from '@fonte/core/read';
 
 /** A way in which labs write reports down: how its files begin, and how they become a table. */
 export interface ReportFormat {
-  /** Endings of its file names, for the choice of a file. */
-  endings: readonly string[];
   accepts: (bytes: Uint8Array) => boolean;
   table: (bytes: Uint8Array) => ReportTable | Promise<ReportTable>;
 }

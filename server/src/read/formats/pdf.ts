@@ -129,7 +129,6 @@ async function pagesOf(bytes: Uint8Array): Promise<PlacedPage[] | ReportTable> {
 
 /** A PDF with text in it, by the places of its texts. */
 export const pdf: ReportFormat = {
-  endings: ['.pdf'],
   // Some programs write a line or two before it.
   accepts: (bytes) => new TextDecoder('latin1').decode(bytes.subarray(0, 1024)).includes('%PDF-'),
   table: async (bytes) => {

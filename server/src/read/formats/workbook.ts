@@ -67,7 +67,6 @@ function severalSheets(all: readonly ParsedSheet[]): ReportTable {
 
 /** An Excel workbook (.xlsx). Which of several sheets that hold tables are meant is not guessed. */
 export const workbook: ReportFormat = {
-  endings: ['.xlsx'],
   accepts: (bytes) => zip.every((byte, index) => bytes[index] === byte),
   table: async (bytes) => {
     try {
