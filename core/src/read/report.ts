@@ -10,7 +10,7 @@ import { Mapping, recall, refuseMapping, type Remembered } from './mapping.ts';
 import { proposeMapping } from './propose.ts';
 import { missingResults } from './missing.ts';
 import { Question, questionsOf } from './questions.ts';
-import { FilePart, LinePlace, ofSheets, type Sheet } from './shape/sheets.ts';
+import { FilePart, ofSheets, type Sheet } from './shape/sheets.ts';
 import { parseTable, Refusal, Unread, type LabTable } from './shape/table.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
@@ -50,8 +50,6 @@ export const ReportDraft = z.object({
   sheets: z.array(z.string()),
   /** The sheets or pages whose lines are counted on their own; none where the file is one. */
   parts: z.array(FilePart),
-  /** Where on the pages of a PDF the lines are printed that results and rows not understood stand on. */
-  places: z.array(LinePlace),
 });
 export type ReportDraft = z.infer<typeof ReportDraft>;
 
@@ -61,7 +59,7 @@ export type OtherRound = z.infer<typeof OtherRound>;
 
 /** A report's table, or those on its sheets, with how it was written down and the parts it has; or why there is none. */
 export type ReportTable =
-  | { table: LabTable; encoding: string; parts?: readonly FilePart[]; places?: readonly LinePlace[] }
+  | { table: LabTable; encoding: string; parts?: readonly FilePart[] }
   | { sheets: readonly Sheet[]; encoding: string; parts: readonly FilePart[] }
   | { refusal: Refusal };
 
@@ -70,13 +68,6 @@ export function textTable(bytes: Uint8Array): ReportTable {
   const { text, encoding } = decodeText(bytes);
   const parsed = parseTable(text);
   return 'refusal' in parsed ? parsed : { ...parsed, encoding };
-}
-
-/** Where lines are printed, of a file that has pages. */
-function placesOf(from: ReportTable, rows: readonly { line: number }[]): LinePlace[] {
-  if (!('places' in from) || !from.places) return [];
-  const lines = new Set(rows.map(({ line }) => line));
-  return from.places.filter(({ line }) => lines.has(line));
 }
 
 /** So many lines above the header are shown. */
@@ -142,7 +133,6 @@ export function readReport(
       missing: refusal ? [] : missingResults(results, bottles),
       sheets: sheets.map(({ name }) => name),
       parts: [...parts],
-      places: placesOf(from, [...results, ...unread.slice(0, listedUnread), ...doubts, ...apart.slice(0, listedUnread)]),
     },
   };
 }

@@ -1,3 +1,4 @@
+import { deflateSync } from 'node:zlib';
 import { afterAll, expect, it } from 'vitest';
 import { packed, workbookOf, workbookParts } from '../../test/workbook.ts';
 import { FileReader } from './reader.ts';
@@ -18,7 +19,30 @@ const sheetOf = (cells: string, before = '') => `${before}<worksheet ${main}><sh
 const named = (count: number) =>
   Array.from({ length: count }, (_, at) => `<sheet name="S${at}" sheetId="${at + 1}" r:id="rId1"/>`).join('');
 
+/** A PDF of these objects, the first its catalogue. */
+function pdfOf(objects: readonly (string | Buffer)[]): Buffer {
+  const parts = objects.map((object, at) =>
+    Buffer.concat([Buffer.from(`${at + 1} 0 obj\n`), Buffer.from(object), Buffer.from('\nendobj\n')]),
+  );
+  return Buffer.concat([Buffer.from('%PDF-1.4\n'), ...parts, Buffer.from('trailer<</Root 1 0 R>>\n%%EOF')]);
+}
+/** A page whose content unpacks to so many texts. */
+function pdfOfTexts(count: number): Buffer {
+  const content = deflateSync(Buffer.from(`BT /F 9 Tf ${'1 0 0 1 9 9 Tm (12.5) Tj '.repeat(count)}ET`));
+  return pdfOf([
+    '<</Type/Catalog/Pages 2 0 R>>',
+    '<</Type/Pages/Kids[3 0 R]/Count 1>>',
+    '<</Type/Page/Parent 2 0 R/MediaBox[0 0 595 842]/Contents 4 0 R/Resources<</Font<</F 5 0 R>>>>>>',
+    Buffer.concat([Buffer.from(`<</Length ${content.length}/Filter/FlateDecode>>stream\n`), content, Buffer.from('\nendstream')]),
+    '<</Type/Font/Subtype/Type1/BaseFont/Helvetica>>',
+  ]);
+}
+
 const bombs: Record<string, () => Buffer> = {
+  'a PDF of four million texts': () => pdfOfTexts(4_000_000),
+  'a PDF whose pages are within themselves': () => pdfOf(['<</Type/Catalog/Pages 2 0 R>>', '<</Type/Pages/Kids[2 0 R 2 0 R]/Count 2>>']),
+  'a PDF that says it has a thousand million pages': () =>
+    pdfOf(['<</Type/Catalog/Pages 2 0 R>>', '<</Type/Pages/Kids[]/Count 1000000000>>']),
   'a hundred thousand bytes that unpack to a hundred million': () =>
     packed({ ...parts, [strings]: `<sst ${main}>${'<si><t>water</t></si>'.repeat(5_000_000)}</sst>` }),
   'workbooks in a workbook': () =>

@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import puppeteer from 'puppeteer-core';
 
 /*
- * Prints the files beside this one, by two programs that know nothing of the reader: `npx tsx server/test/pdf/make.ts`. What stands in them is
+ * Prints the files beside this one, by two programs that know nothing of the reader: `npx tsx server/test/pdf/make.ts [one name]`. What stands in them is
  * typed here; what must be read of them is typed in the test.
  */
 const page = (inner: string, css = '') =>
@@ -44,6 +44,17 @@ const html: Record<string, string> = {
     ),
     'td{padding:6px}',
   ),
+  sideways: page(
+    `${table(
+      ['Sample', 'Parameter', 'Result', 'Unit'],
+      [
+        ['A-G', 'Nitrate as NO3', '12.5', 'mg/L'],
+        ['A-G', 'Chloride', '&lt;5', 'mg/L'],
+        ['B-G', 'Conductivity at 25 °C', '781', 'µS/cm'],
+      ],
+    )}<div style="position:fixed;left:200px;top:300px;transform:rotate(-40deg);font-size:50pt">PRELIMINARY</div>`,
+    'html{writing-mode:vertical-rl} td,th{padding:6px 2px}',
+  ),
   picture: page(
     '<img src="data:image/svg+xml;utf8,<svg xmlns=%22http://www.w3.org/2000/svg%22 width=%2290%22 height=%2290%22><circle r=%2240%22 cx=%2245%22 cy=%2245%22/></svg>">',
   ),
@@ -51,7 +62,10 @@ const html: Record<string, string> = {
 
 const browser = await puppeteer.launch({ executablePath: '/usr/lib/chromium/chromium-headless-shell', args: ['--no-sandbox'] });
 const tab = await browser.newPage();
+const [only] = process.argv.slice(2);
+const isAsked = (name: string) => only === undefined || name === only;
 for (const [name, content] of Object.entries(html)) {
+  if (!isAsked(name)) continue;
   await tab.setContent(content);
   await tab.pdf({ path: new URL(`./${name}.pdf`, import.meta.url).pathname, format: 'A4', landscape: name === 'side' });
 }
@@ -87,5 +101,5 @@ const write = (name: string, more: object) =>
       resolve();
     });
   });
-await write('ruled', {});
-await write('locked', { userPassword: 'goats' });
+if (isAsked('ruled')) await write('ruled', {});
+if (isAsked('locked')) await write('locked', { userPassword: 'goats' });

@@ -1,3 +1,4 @@
+import { possibleDays } from '../cells/dates.ts';
 import { named, unitCalled } from '../cells/names.ts';
 import { readValue } from '../cells/value.ts';
 import { saysOf } from '../shape/heads.ts';
@@ -14,12 +15,14 @@ export interface Header {
 
 /** A table has so many columns at least, and so many of its headings are known: more below another one, unless it is the same again. */
 const [leastColumns, leastKnown, leastAgain] = [2, 2, 3];
-const isSame = (a: Header, b: Header) => a.cells.map(({ text }) => text).join('|') === b.cells.map(({ text }) => text).join('|');
 /**
  * So many lines a heading runs over at most, each so close to the last in parts of the size of letters, and no further than the two before by
  * much: rows stand further apart.
  */
 const [mostLines, tight, evenly] = [4, 1.38, 1.08];
+
+const textOf = ({ cells }: Header) => cells.map(({ text }) => text).join('|');
+const isSame = (a: Header, b: Header) => textOf(a) === textOf(b);
 
 const overlaps = (a: Chunk, b: Chunk) => Math.min(a.right, b.right) - Math.max(a.x, b.x) > 0;
 
@@ -48,10 +51,9 @@ function stacked(lines: readonly Line[]): Chunk[] | null {
   return cells.sort((a, b) => a.x - b.x);
 }
 
-const isDay = /^\d{1,4}[./-]\d{1,2}[./-]\d{1,4}\b/;
-
 /** Whether a line may be part of a heading: it holds nothing that is measured, no day, and says nothing of a sample. */
-const mayHead = ({ chunks }: Line) => chunks.every(({ text }) => !readValue(text, '').ok && !isDay.test(text) && !saysOf(text));
+const mayHead = ({ chunks }: Line) =>
+  chunks.every(({ text }) => !readValue(text, '').ok && possibleDays(text).length === 0 && !saysOf(text));
 
 /** Whether a text may be the rest of a heading: a unit, a name, a temperature, a label that was cut; of words without figures any may. */
 const mayBeRest = (text: string, above: string) =>

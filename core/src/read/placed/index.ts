@@ -3,16 +3,13 @@ import { tableOfRows } from '../shape/table.ts';
 import { boundariesOf, columnOf, isTabular, reachingOver } from './columns.ts';
 import { headersOf, type Header } from './header.ts';
 import { linesOf, type Line, type PlacedText } from './lines.ts';
-import type { FilePart, LinePlace } from '../shape/sheets.ts';
-import { lineOfItsOwn, looseRow, rowsOf, type Columns, type PlacedRow } from './rows.ts';
+import type { FilePart } from '../shape/sheets.ts';
+import { lineOfItsOwn, looseRow, rowsOf, type Columns } from './rows.ts';
 
 export type { PlacedText } from './lines.ts';
 
-/** A page: its texts, and its height in the unit of their places. */
-export interface PlacedPage {
-  texts: readonly PlacedText[];
-  height: number;
-}
+/** The texts of a page. */
+export type PlacedPage = readonly PlacedText[];
 
 /** Lines of a page that belong together: below headings, or none. */
 interface Stretch {
@@ -23,7 +20,6 @@ interface Stretch {
 /** A table with its headings, on the page where they stand and on those it goes on to. */
 interface Going {
   header: Header;
-  headLines: readonly Line[];
   stretches: Stretch[];
 }
 
@@ -40,45 +36,41 @@ function columnsOf({ header, stretches }: Going): Columns {
 }
 
 /** Whether the lines of a further page without headings go on with a table: every heading keeps its column, and no line reaches over one. */
-function goesOn(table: Going, stretch: Stretch): boolean {
+function isContinuedBy(table: Going, stretch: Stretch): boolean {
   const { boundaries, headings } = columnsOf({ ...table, stretches: [...table.stretches, stretch] });
-  const named = (all: readonly string[]) => all.filter((heading) => heading !== '').length;
+  const headed = (all: readonly string[]) => all.filter((heading) => heading !== '').length;
   const isOther = stretch.lines.some((line) => isTabular(line) && reachingOver(line.chunks, boundaries) > 0);
-  return !isOther && named(headings) === named(columnsOf(table).headings);
+  return !isOther && headed(headings) === headed(columnsOf(table).headings);
 }
 
 /** What pages hold, in order: lines of their own, and tables that may go on over several. */
 function stretchesOf(pages: readonly PlacedPage[]): (Stretch | Going)[] {
   const found: (Stretch | Going)[] = [];
-  pages.forEach(({ texts }, index) => {
+  pages.forEach((texts, index) => {
     const page = index + 1;
     const lines = linesOf(texts);
     if (lines.length === 0) return;
     const headers = headersOf(lines);
     const above = { page, lines: lines.slice(0, headers[0]?.at ?? lines.length) };
     const last = found.at(-1);
-    if (headers.length === 0 && last && 'header' in last && goesOn(last, above)) last.stretches.push(above);
+    if (headers.length === 0 && last && 'header' in last && isContinuedBy(last, above)) last.stretches.push(above);
     else if (above.lines.length > 0) found.push(above);
     headers.forEach((header, at) => {
-      const headLines = lines.slice(header.at, header.at + header.lines);
       const below = lines.slice(header.at + header.lines, headers[at + 1]?.at ?? lines.length);
-      found.push({ header, headLines, stretches: [{ page, lines: below }] });
+      found.push({ header, stretches: [{ page, lines: below }] });
     });
   });
   return found;
 }
 
 /** The rows of a stretch with their pages. */
-function rowsIn(part: Stretch | Going, isBelow: boolean): { page: number; rows: PlacedRow[] }[] {
+function rowsIn(part: Stretch | Going, isBelow: boolean): { page: number; rows: string[][] }[] {
   if (!('header' in part)) return [{ page: part.page, rows: part.lines.map(isBelow ? lineOfItsOwn : looseRow) }];
   const columns = columnsOf(part);
-  const head = headingRow(part.headLines, columns);
-  return part.stretches.map(({ page, lines }, index) => ({ page, rows: [...(index === 0 ? [head] : []), ...rowsOf(lines, columns)] }));
-}
-
-function headingRow(lines: readonly Line[], { headings }: Columns): PlacedRow {
-  const [first, last] = [lines[0]!, lines.at(-1)!];
-  return { cells: [...headings], top: first.y - first.size, bottom: last.y + last.size * 0.3 };
+  return part.stretches.map(({ page, lines }, index) => ({
+    page,
+    rows: [...(index === 0 ? [[...columns.headings]] : []), ...rowsOf(lines, columns)],
+  }));
 }
 
 /**
@@ -87,20 +79,15 @@ function headingRow(lines: readonly Line[], { headings }: Columns): PlacedRow {
  */
 export function tableOfPages(pages: readonly PlacedPage[], encoding: string): ReportTable {
   const rows: string[][] = [];
-  const places: LinePlace[] = [];
   const parts: FilePart[] = [];
   let isBelow = false;
   for (const part of stretchesOf(pages)) {
     for (const { page, rows: found } of rowsIn(part, isBelow)) {
       if (parts.at(-1)?.name !== `Page ${page}`) parts.push({ name: `Page ${page}`, from: rows.length + 1 });
-      const { height } = pages[page - 1]!;
-      for (const { cells, top, bottom } of found) {
-        rows.push(cells);
-        places.push({ line: rows.length, page, top: top / height, bottom: bottom / height });
-      }
+      rows.push(...found);
     }
     isBelow ||= 'header' in part;
   }
   const parsed = tableOfRows(rows);
-  return 'refusal' in parsed ? parsed : { table: parsed.table, encoding, parts: pages.length > 1 ? parts : [], places };
+  return 'refusal' in parsed ? parsed : { table: parsed.table, encoding, parts: pages.length > 1 ? parts : [] };
 }

@@ -5,45 +5,36 @@ import { cellsOf, reachingOver, type Boundaries } from './columns.ts';
 import type { Line } from './lines.ts';
 import { isFilled, isNear, rowGap, sharesByGaps, sharesByTexts, withoutHalves, withRest, type Kinds, type TableLine } from './wrapped.ts';
 
-/** A row of a table, or a line outside of one, with the stretch of the page it takes. */
-export interface PlacedRow {
-  cells: string[];
-  top: number;
-  bottom: number;
-}
-
 /** The columns of a table that goes on, over pages too. */
 export interface Columns {
   boundaries: Boundaries;
   headings: readonly string[];
 }
 
-const stretchOf = ({ y, size }: Line) => ({ top: y - size, bottom: y + size * 0.3 });
-
 /** A line above a table: its texts as they stand. */
-export const looseRow = (line: Line): PlacedRow => ({ cells: line.chunks.map((chunk) => chunk.text), ...stretchOf(line) });
+export const looseRow = (line: Line): string[] => line.chunks.map((chunk) => chunk.text);
 
 /** A line below headings that is none of their rows: nothing of it may be taken for a cell of them. */
-export function lineOfItsOwn(line: Line): PlacedRow {
-  const row = looseRow(line);
-  return headsIn(row.cells) ? row : { ...row, cells: [row.cells.join('; ')] };
+export function lineOfItsOwn(line: Line): string[] {
+  const cells = looseRow(line);
+  return headsIn(cells) ? cells : [cells.join('; ')];
 }
 
 /** A line with so many of the cells that rows have is a row, also without a result. */
 const mostly = 0.7;
 
 /** Lines of one row as one, from above. */
-function together(lines: readonly TableLine[]): PlacedRow {
+function together(lines: readonly TableLine[]): string[] {
   const cells = lines
     .slice(1)
     .reduce((all, { cells: more }) => all.map((cell, column) => withRest(cell, more[column] ?? '')), lines[0]!.cells);
   const rest = cells.filter(isFilled);
   // What stays alone is a heading of rows, or a remark.
-  return { cells: rest.length === 1 ? rest : cells, top: stretchOf(lines[0]!.line).top, bottom: stretchOf(lines.at(-1)!.line).bottom };
+  return rest.length === 1 ? rest : cells;
 }
 
 /** Rows of lines that follow each other in a table. */
-function rowsAmong(all: readonly TableLine[], kinds: Kinds): PlacedRow[] {
+function rowsAmong(all: readonly TableLine[], kinds: Kinds): string[][] {
   const lines = withoutHalves(all, kinds);
   const usual = rowGap(lines);
   const groups: TableLine[][] = [];
@@ -88,14 +79,14 @@ function rowsAmong(all: readonly TableLine[], kinds: Kinds): PlacedRow[] {
  * The rows of a table by its columns. A row has one line with its result, or with most of its cells; lines beside it are the rest of its texts
  * where they stand closer to it than rows do to each other, or where their words say so. Lines of something else stand as they are.
  */
-export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns): PlacedRow[] {
+export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns): string[][] {
   const names = headings.findIndex((heading) => roleCalled(heading) === 'parameter');
   const results = headings.findIndex((heading) => roleCalled(heading) === 'result');
   const all = lines.map((line) => {
     const isProse = line.chunks.length <= 2 && reachingOver(line.chunks, boundaries) > 0;
     return {
       line,
-      cells: isProse || headsIn(looseRow(line).cells) ? null : cellsOf(line.chunks, boundaries).map((cell) => cell?.text ?? ''),
+      cells: isProse || headsIn(looseRow(line)) ? null : cellsOf(line.chunks, boundaries).map((cell) => cell?.text ?? ''),
     };
   });
   const most = Math.max(0, ...all.map(({ cells }) => cells?.filter(isFilled).length ?? 0));
@@ -105,7 +96,7 @@ export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns
   const hasResult = (cells: readonly string[]) =>
     results >= 0 ? isFilled(cells[results] ?? '') : cells.some((cell, column) => mayHoldResults[column] && isNumber(cell));
   const isFull = (cells: readonly string[]) => cells.filter(isFilled).length > Math.max(1, most * mostly);
-  const rows: PlacedRow[] = [];
+  const rows: string[][] = [];
   let part: TableLine[] = [];
   const close = () => {
     rows.push(...rowsAmong(part, { names, results }));

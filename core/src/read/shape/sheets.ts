@@ -6,10 +6,6 @@ import type { Block, LabTable } from './table.ts';
 export const FilePart = z.object({ name: z.string(), from: z.number().int() });
 export type FilePart = z.infer<typeof FilePart>;
 
-/** Where a line of a file is printed: its page, counted from 1, and its stretch of it in parts of its height, from above. */
-export const LinePlace = z.object({ line: z.number().int(), page: z.number().int(), top: z.number(), bottom: z.number() });
-export type LinePlace = z.infer<typeof LinePlace>;
-
 /** A table on a sheet of its own. */
 export interface Sheet {
   name: string;

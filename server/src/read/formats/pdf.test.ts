@@ -30,15 +30,6 @@ it('reads a table whose texts are wrapped and stand at the foot of their rows, o
   expect(draft.unread).toEqual([]);
 });
 
-it('tells where on which page a result is printed', async () => {
-  const draft = await read('wrapped');
-  const at = ({ line }: { line: number }) => draft.places.find((one) => one.line === line)!;
-  const tops = draft.results.map((result) => at(result).top);
-  expect(tops).toEqual([...tops].sort((a, b) => a - b));
-  for (const result of draft.results) expect(at(result)).toMatchObject({ page: 1 });
-  expect(draft.results.map((result) => at(result)).every(({ top, bottom }) => top > 0.1 && top < bottom && bottom < 0.5)).toBe(true);
-});
-
 it('reads columns whose headings stand upright', async () => {
   expect(shown(await read('upright'))).toEqual([
     'A-G nitrate 12.5',
@@ -48,6 +39,12 @@ it('reads columns whose headings stand upright', async () => {
     'B-G chloride 31',
     'B-G conductivity 781',
   ]);
+});
+
+it('reads a page that lies on its side, and what is stamped across it', async () => {
+  const draft = await read('sideways');
+  expect(shown(draft)).toEqual(['A-G nitrate 12.5', 'A-G chloride <5', 'B-G conductivity 781']);
+  expect(draft.status).toBe('preliminary');
 });
 
 it('reads tables side by side', async () => {

@@ -12,87 +12,113 @@ const refused = (code: string, data?: Record<string, number>): ReportTable => ({
 /** What pdf.js tells of a piece of text. */
 type Item = Extract<Awaited<ReturnType<PDFPageProxy['getTextContent']>>['items'][number], { str: string }>;
 
-interface Placed extends PlacedText {
-  /** How it is turned, in quarters of a turn, clockwise. */
-  turn: number;
+type Point = readonly [x: number, y: number];
+
+/** A piece of text by the points between which it is read, on the page as it is seen: x to the right, y down. */
+interface Piece {
+  text: string;
+  from: Point;
+  to: Point;
+  size: number;
 }
 
-/** Where a piece stands on the page as it is seen: y runs down. */
-function placed({ str, transform, width }: Item, viewport: PageViewport): Placed {
-  const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = transform as number[];
-  const at = (x: number, y: number) => {
-    const [va = 1, vb = 0, vc = 0, vd = 1, ve = 0, vf = 0] = viewport.transform as number[];
-    return [va * x + vc * y + ve, vb * x + vd * y + vf] as const;
-  };
-  const [x, y] = at(e, f);
+type Matrix = readonly [number, number, number, number, number, number];
+const moved = ([a, b, c, d, e, f]: Matrix, [x, y]: Point): Point => [a * x + c * y + e, b * x + d * y + f];
+
+function pieceOf({ str, transform, width }: Item, viewport: PageViewport): Piece {
+  const [a, b, c, d, e, f] = transform as unknown as Matrix;
   const length = Math.hypot(a, b) || 1;
-  const [endX, endY] = at(e + (a / length) * width, f + (b / length) * width);
-  const turn = (Math.round(Math.atan2(endY - y, endX - x) / (Math.PI / 2)) + 4) % 4;
-  const size = Math.hypot(c, d) || length;
-  // Along the way it is read: x to the right of the reader, y down from there.
-  const turned = [
-    { x, right: endX, y },
-    { x: y, right: endY, y: -x },
-    { x: -x, right: -endX, y: -y },
-    { x: -y, right: -endY, y: x },
-  ][turn]!;
-  return { text: str, ...turned, size, turn };
+  const end: Point = [e + (a / length) * width, f + (b / length) * width];
+  const seen = (point: Point) => moved(viewport.transform as unknown as Matrix, point);
+  return { text: str, from: seen([e, f]), to: seen(end), size: Math.hypot(c, d) || length };
 }
+
+/** How a piece is turned, in quarters of a turn clockwise; null for one that is aslant or upside down, as a stamp across the page. */
+function turnOf({ from, to }: Piece): 0 | 1 | 3 | null {
+  const quarters = Math.atan2(to[1] - from[1], to[0] - from[0]) / (Math.PI / 2);
+  const nearest = Math.round(quarters);
+  if (Math.abs(quarters - nearest) > 0.05) return null;
+  return nearest === 0 ? 0 : nearest === 1 ? 1 : nearest === -1 ? 3 : null;
+}
+
+/** A piece with the page turned back by so many quarters of a turn. */
+function turnedBack(piece: Piece, turn: 0 | 1 | 3): Piece {
+  const back = ([x, y]: Point): Point => (turn === 1 ? [y, -x] : turn === 3 ? [-y, x] : [x, y]);
+  return { ...piece, from: back(piece.from), to: back(piece.to) };
+}
+
+const flatText = ({ text, from, to, size }: Piece): PlacedText => ({ text, x: from[0], right: to[0], y: from[1], size });
 
 /** Letters are as high as this part of their size; the rest is blank between lines. */
 const lettersHigh = 0.75;
 
-/** Whether two stretches have a part in common. */
-const meet = (a: { top: number; foot: number }, b: { top: number; foot: number }) => a.top < b.foot && b.top < a.foot;
+/** A heading that stands upright, as it takes the page: its letters lie to the left of its line where it is read upwards. */
+interface Upright {
+  text: string;
+  size: number;
+  x: number;
+  right: number;
+  top: number;
+  foot: number;
+}
+
+function uprightText({ text, from, to, size }: Piece, turn: 1 | 3): Upright {
+  const [x] = from;
+  const across = turn === 3 ? { x: x - size * lettersHigh, right: x } : { x, right: x + size * lettersHigh };
+  return { text, size, ...across, top: Math.min(from[1], to[1]), foot: Math.max(from[1], to[1]) };
+}
 
 /**
  * Headings that stand upright over a table, as texts as wide as their letters are high at the foot of their row; what stands beside them in
  * that row is brought to the same foot.
  */
-function withUpright(flat: readonly PlacedText[], upright: readonly Placed[]): PlacedText[] {
-  const all = upright.map(({ text, x, right, y, size, turn }) =>
-    // Read upwards it begins at its foot, with its letters to the left of its line; read downwards the other way round.
-    turn === 3
-      ? { text, size, left: y - size * lettersHigh, right: y, top: -right, foot: -x }
-      : { text, size, left: -y, right: -y + size * lettersHigh, top: x, foot: right },
-  );
+function withUpright(flat: readonly PlacedText[], upright: readonly Upright[]): PlacedText[] {
   const bands: { top: number; foot: number }[] = [];
-  for (const one of [...all].sort((a, b) => a.top - b.top)) {
+  for (const { top, foot } of [...upright].sort((a, b) => a.top - b.top)) {
     const last = bands.at(-1);
-    if (last && meet(last, one)) last.foot = Math.max(last.foot, one.foot);
-    else bands.push({ top: one.top, foot: one.foot });
+    if (last && top < last.foot) last.foot = Math.max(last.foot, foot);
+    else bands.push({ top, foot });
   }
   const footOf = (y: number) => bands.find(({ top, foot }) => y >= top && y <= foot + 1)?.foot ?? y;
   return [
-    ...flat.map((one) => ({ ...one, y: footOf(one.y) })),
-    ...all.map(({ text, size, left, right, foot }) => ({ text, size, x: left, right, y: footOf(foot) })),
+    ...flat.map((text) => ({ ...text, y: footOf(text.y) })),
+    ...upright.map(({ text, size, x, right, foot }) => ({ text, size, x, right, y: footOf(foot) })),
   ];
 }
 
-/** A piece with the page turned so that most of it is read from left to right. */
-function turnedBack(piece: Placed, turn: number): Placed {
-  return { ...piece, turn: (piece.turn - turn + 4) % 4 };
+/** Pieces, each once: what is printed twice to look bold is one. */
+function eachOnce(pieces: readonly Piece[]): Piece[] {
+  const seen = new Map<string, Piece[]>();
+  return pieces.filter((piece) => {
+    const same = seen.get(piece.text) ?? [];
+    const isThere = ({ from }: Piece) => Math.hypot(from[0] - piece.from[0], from[1] - piece.from[1]) < piece.size * 0.25;
+    if (same.some(isThere)) return false;
+    seen.set(piece.text, [...same, piece]);
+    return true;
+  });
 }
 
-/** The texts of a page the way most of it is read, each once: what is printed twice to look bold is one. */
-function textsOf(items: readonly Item[], viewport: PageViewport): PlacedText[] {
-  const seen = new Map<string, PlacedText[]>();
-  const all = items.flatMap((item): Placed[] => {
-    if (item.str.trim() === '') return [];
-    const one = placed(item, viewport);
-    const same = seen.get(one.text) ?? [];
-    if (same.some(({ x, y }) => Math.abs(x - one.x) < one.size * 0.2 && Math.abs(y - one.y) < one.size * 0.2)) return [];
-    seen.set(one.text, [...same, one]);
-    return [one];
-  });
-  const counts = [0, 1, 2, 3].map((turn) => all.filter((one) => one.turn === turn).length);
+/** The texts of a page, turned so that it is read from left to right. A stamp across it comes first, as lines of their own above the rest. */
+function textsOf(items: readonly Item[], viewport: PageViewport): PlacedPage {
+  const pieces = eachOnce(items.filter(({ str }) => str.trim() !== '').map((item) => pieceOf(item, viewport)));
+  const turned = pieces.map((piece) => ({ piece, turn: turnOf(piece) }));
+  const count = (wanted: number) => turned.filter(({ turn }) => turn === wanted).length;
   // Long headings may stand upright over few numbers.
-  const turn = counts[0]! >= all.length * 0.3 ? 0 : counts.indexOf(Math.max(...counts));
-  const pieces = all.map((piece) => turnedBack(piece, turn));
-  const flat = pieces.flatMap(({ turn: own, ...piece }) => (own === 0 ? [piece] : []));
-  const upright = pieces.filter((piece) => piece.turn % 2 === 1);
-  // On a page that lies on its side what stands upright is known by its own place only: it is left out.
-  return turn === 0 ? withUpright(flat, upright) : flat;
+  const pageTurn = count(0) >= pieces.length * 0.3 ? 0 : count(1) > count(3) ? 1 : 3;
+  const flat: PlacedText[] = [];
+  const upright: Upright[] = [];
+  const stamps: Piece[] = [];
+  for (const { piece, turn } of turned) {
+    const seen = turnedBack(piece, pageTurn);
+    const seenTurn = turn === null ? null : turnOf(seen);
+    if (seenTurn === 0) flat.push(flatText(seen));
+    else if (seenTurn === 1 || seenTurn === 3) upright.push(uprightText(seen, seenTurn));
+    else stamps.push(piece);
+  }
+  const texts = withUpright(flat, upright);
+  const top = Math.min(0, ...texts.map(({ y }) => y));
+  const above = stamps.map(({ text, size }, index) => ({ text, x: 0, right: 1, y: top - (stamps.length - index) * 3 * size, size }));
+  return [...above, ...texts];
 }
 
 async function pagesOf(bytes: Uint8Array): Promise<PlacedPage[] | ReportTable> {
@@ -112,13 +138,9 @@ async function pagesOf(bytes: Uint8Array): Promise<PlacedPage[] | ReportTable> {
     const pages: PlacedPage[] = [];
     for (let number = 1; number <= file.numPages; number += 1) {
       const page = await file.getPage(number);
-      const viewport = page.getViewport({ scale: 1 });
       const { items } = await page.getTextContent();
-      const texts = textsOf(
-        items.flatMap((item) => ('str' in item ? [item] : [])),
-        viewport,
-      );
-      pages.push({ texts, height: viewport.height });
+      const texts = items.flatMap((item) => ('str' in item ? [item] : []));
+      pages.push(textsOf(texts, page.getViewport({ scale: 1 })));
       page.cleanup();
     }
     return pages;
@@ -135,7 +157,7 @@ export const pdf: ReportFormat = {
     try {
       const pages = await pagesOf(bytes);
       if (!Array.isArray(pages)) return pages;
-      return pages.every(({ texts }) => texts.length === 0) ? refused('pdf-picture') : tableOfPages(pages, 'pdf');
+      return pages.every((texts) => texts.length === 0) ? refused('pdf-picture') : tableOfPages(pages, 'pdf');
     } catch (failure) {
       return refused((failure as Error).name === 'PasswordException' ? 'pdf-locked' : 'no-pdf');
     }
