@@ -1,7 +1,11 @@
-import type { Browser, Page } from 'puppeteer-core';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { workbookOf } from '../server/test/workbook.ts';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, overflow, phone, see, shows, type, plainPage } from './browser.ts';
+import { choose, click, desk, openBrowser, option, overflow, phone, see, shows, tick, type, plainPage } from './browser.ts';
 import { start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 
@@ -139,5 +143,58 @@ describe.sequential('several reports of one round', () => {
     await see(page, '± 1.5');
     await see(page, 'It harms unborn and small children');
     await see(page, 'by Mon 30 Nov, 23:59');
+  });
+});
+
+describe.sequential('a report in a file that is no text', () => {
+  /** Takes a file of bytes in, and waits for its name. */
+  const give = async (name: string, bytes: Uint8Array) => {
+    const path = join(mkdtempSync(join(tmpdir(), 'fonte-report-')), name);
+    writeFileSync(path, bytes);
+    const input = (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>;
+    expect(await input.evaluate((one) => one.accept)).toContain(name.slice(name.lastIndexOf('.')));
+    await input.uploadFile(path);
+    await see(page, name);
+  };
+  const header = ['Sample', 'Analyte', 'Result', 'Unit'];
+
+  it('asks which sheets hold the results, says of each line on which it is, and keeps the answer over a reload', async () => {
+    await open('report', 'Take in a file');
+    await give(
+      'sheets.xlsx',
+      workbookOf({
+        Metals: [header, [metals, 'Lead', 2, 'µg/L'], [metals, 'Copper', 310, 'µg/L']],
+        'Rev A1': [header, [metals, 'Lead', 99, 'µg/L']],
+      }),
+    );
+    await see(page, 'Several sheets have tables.');
+    await tick(page, 'Metals');
+    await see(page, 'Write 2 results down');
+    await tick(page, 'Rev A1');
+    await see(page, 'Metals, line 2 and Rev A1, line 2 differ about the same thing.');
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await see(page, 'Metals, line 2 and Rev A1, line 2 differ');
+    await tick(page, 'Rev A1');
+    await see(page, 'Write 2 results down');
+    expect(await seriousBarriers(page)).toEqual([]);
+    await page.setViewport(phone);
+    await see(page, 'Sheets with the results of this report.');
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+  });
+
+  it('is read from a PDF, and says of one without text what to do', async () => {
+    const printer = await plainPage(browser);
+    await printer.setContent(
+      `<p>Sample ID: ${metals}</p><table cellpadding="6"><tr><th>Analyte<th>Result<th>Unit</tr><tr><td>Nickel<td>4<td>µg/L</tr></table>`,
+    );
+    const made = await printer.pdf();
+    await printer.setContent('<hr>');
+    const blank = await printer.pdf();
+    await printer.close();
+    await give('printed.pdf', made);
+    await see(page, 'Write 1 result down');
+    await give('scan.pdf', blank);
+    await see(page, 'This PDF holds pictures of pages and no text. Type the results in.');
+    expect(await shows(page, 'Line 0')).toBe(false);
   });
 });

@@ -259,7 +259,6 @@ describe('a report', () => {
   it.each([
     ['blanks', '  \n', 'empty'],
     ['no CSV', Buffer.from('\u00d0\u00cf \u0000'), 'not-text'],
-    ['half a PDF', Buffer.from('%PDF-1.7 \u0000'), 'no-pdf'],
     ['one column', 'hello\nworld', 'no-columns'],
     ['an open quote', 'a,b,c\n1,"2,3\n', 'quotes'],
   ])('that is %s is kept, and says with line and column why it cannot be read', async (_, body, code) => {
@@ -272,6 +271,14 @@ describe('a report', () => {
     expect((await at.books.round(at.script.book)).reports).toMatchObject([{ sha256, fault: { code }, read: null }]);
     await at.post(at.script.write(reportPutAside, { sha256, reason: 'not a table at all' }));
     expect((await at.books.round(at.script.book)).reports[0]!.putAside?.reason).toBe('not a table at all');
+  });
+
+  it('that is half a PDF is kept, and says that it is damaged, which has no line', async () => {
+    const answer = await upload(Buffer.from('%PDF-1.7 \u0000'));
+    const { sha256, fault } = answer.body as { sha256: string; fault: { code: string } };
+    expect(fault.code).toBe('no-pdf');
+    const { title } = (await at.api.post(url(`/${sha256}/draft`)).send({})).body as { title: string };
+    expect(title).toBe('This PDF is damaged and cannot be read. Ask the lab for it again, or type the results in.');
   });
 
   it('of no bytes is refused', async () => {

@@ -97,7 +97,7 @@ export function readReport(
   const { columns: _none, ...answers } = said ?? { columns: {} };
   const isProposed = said === null || Object.keys(said.columns).length === 0;
   const mapping = isProposed ? { ...answers, ...(read ? proposeMapping(table, bottles) : { columns: {} }) } : said;
-  const refusal = read ? refuseMapping(table, mapping) : { code: 'several-sheets', line: 1, column: 1 };
+  const refusal = read ? refuseMapping(table, mapping) : { code: 'several-sheets', line: 0, column: 0 };
   const { results, unread, doubts, apart } = refusal ? nothing : interpret(table, mapping, bottles);
   return {
     draft: {

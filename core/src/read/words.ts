@@ -1,5 +1,7 @@
 import { say, type Coded, type Data, type Words } from '../findings/index.ts';
 import { parameter, type ParameterId } from '../parameters/index.ts';
+import { sayLine, type FilePart } from './shape/sheets.ts';
+import type { Unread } from './shape/table.ts';
 import { showTyped, unitLabel, type UnitId } from '../units/index.ts';
 import { inBook, type Says } from '../book/index.ts';
 import {
@@ -42,7 +44,7 @@ const placeWords: Words = {
   'too-many-pages': ({ most }) => `This PDF has more than ${most} pages.`,
   'not-a-table': 'This is no CSV but markup or JSON. Export the report as CSV.',
   'no-workbook': 'This is no Excel workbook that can be read. Export the report as CSV.',
-  'several-sheets': 'Several sheets hold tables. Choose the ones with the results of this report.',
+  'several-sheets': 'Several sheets have tables. Choose the ones with the results of this report.',
   quotes: 'A quotation mark is not closed or stands in the wrong place.',
   'no-columns': 'No row with column names was found: at least three columns are needed.',
   'no-rows': 'There is a header and no row below it.',
@@ -57,7 +59,7 @@ const placeWords: Words = {
   'unknown-label': 'No bottle of this round that the lab has carries this label.',
   'unknown-parameter': 'Not a parameter that is known here.',
   'other-bottle': ({ bottle }) => `Cannot be told from a bottle for ${bottle}.`,
-  'two-results': ({ lines }) => `Lines ${lines} differ about the same thing. Choose one above.`,
+  'two-results': ({ lines, places }) => `${places ?? `Lines ${lines}`} differ about the same thing. Choose one above.`,
   'same-again': 'The same result once more.',
   'not-chosen': 'Another line was chosen.',
   'not-analysed': 'Not analysed, or not yet.',
@@ -118,6 +120,22 @@ const placeWords: Words = {
 
 /** What is wrong with a file or a place in it, as a sentence. */
 export const sayPlace = (place: Coded): string => say(placeWords, place);
+
+/** Why a row was not understood, with other lines by their sheet or page where the file has several. */
+export function sayRow(parts: readonly FilePart[], row: Unread): string {
+  const { lines } = row.data ?? {};
+  if (lines === undefined || parts.length === 0) return sayPlace(row);
+  const places = String(lines)
+    .split(', ')
+    .map((line) => sayLine(parts, Number(line)))
+    .join(' and ');
+  return sayPlace({ ...row, data: { ...row.data, places } });
+}
+
+/** What is wrong with a file, as a sentence, and where: not of a file in which nothing has a place. */
+export function sayFault({ line, column, ...fault }: Coded & { line: number; column: number }): string {
+  return line > 0 ? `${sayPlace(fault)} Line ${line}, column ${column}.` : sayPlace(fault);
+}
 
 const sourceNames = { lab: 'From the lab', upload: 'Taken in as a file', typed: 'Typed off paper' } as const;
 

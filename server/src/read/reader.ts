@@ -25,7 +25,7 @@ export const usualLimits: ReadLimits = { time: 20_000, memory: 384, processes: 2
 
 /** The file took more time or memory to read than any report does. */
 const tooMuch: Read = {
-  refusal: { code: 'too-much', line: 1, column: 1 },
+  refusal: { code: 'too-much', line: 0, column: 0 },
 };
 
 /**

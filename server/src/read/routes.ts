@@ -9,6 +9,7 @@ import {
   reportFile,
   reportRead,
   reportReceived,
+  sayFault,
   sayPlace,
   takeReport,
   type Mapping,
@@ -74,9 +75,8 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
     const remembered = mapping ? [] : await rememberedOf(store, state);
     const read = await reader.read(await keptFile(store, hash), bottlesForReport(state), mapping, remembered);
     if ('draft' in read) return read.draft;
-    const { code, line, column } = read.refusal;
-    const message = `${sayPlace(read.refusal)} Line ${line}, column ${column}.`;
-    throw new Problem(422, `report-${code}`, message, [{ path: 'file', message }]);
+    const message = sayFault(read.refusal);
+    throw new Problem(422, `report-${read.refusal.code}`, message, [{ path: 'file', message }]);
   };
 
   return [

@@ -19,8 +19,9 @@ export function Columns({ draft, assign }: { draft: ReportDraft; assign: (column
     <section className="stack">
       <h2>Which column is what</h2>
       <p className="soft small">
-        {draft.rowCount} rows, {draft.encoding}, split at “{draft.delimiter === '\t' ? 'tab' : draft.delimiter}”. The reporting limit is not
-        the result.
+        {draft.rowCount} rows, {draft.encoding}
+        {draft.delimiter !== '' && `, split at “${draft.delimiter === '\t' ? 'tab' : draft.delimiter}”`}. The reporting limit is not the
+        result.
       </p>
       {draft.isRemembered && (
         <p className="word tone-live" role="status">

@@ -8,6 +8,7 @@ import {
   reportRead,
   sayLine,
   sayPlace,
+  sayRow,
   unsaidOverlap,
   type Mapping,
   type OtherRound,
@@ -99,12 +100,11 @@ export function Draft({ report }: { report: RoundReport }) {
           <Layout draft={draft} answer={setMapping} />
         </>
       )}
-      {draft.refusal && (
+      {draft.refusal && draft.refusal.code !== 'several-sheets' && (
         <p className="finding stop" role="alert">
           <Mark kind="stop" />
           <span>
-            {sayPlace(draft.refusal)}{' '}
-            {draft.refusal.code !== 'several-sheets' && <span className="small">{sayLine(draft.parts, draft.refusal.line)}.</span>}{' '}
+            {sayPlace(draft.refusal)} <span className="small">{sayLine(draft.parts, draft.refusal.line)}.</span>{' '}
             {draft.refusal.code === 'limit-as-result' && (
               <Button onClick={() => answer({ isLimitTheResult: true })}>It holds the results all the same</Button>
             )}
@@ -201,7 +201,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
               { title: 'Line', isNumber: true, render: (row) => lineIn(draft.parts, row.line).line },
               { title: 'Column', isNumber: true, render: (row) => row.column },
               { title: 'It says', render: (row) => row.cell || '(empty)' },
-              { title: 'Why not', render: (row) => sayPlace(row) },
+              { title: 'Why not', render: (row) => sayRow(draft.parts, row) },
             ]}
           />
           {draft.unreadCount > 30 && <p className="soft">and {draft.unreadCount - 30} more</p>}
@@ -216,7 +216,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <ul className="plain">
             {draft.doubts.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column} ${row.code}`}>
-                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayPlace(row)}
+                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayRow(draft.parts, row)}
               </li>
             ))}
           </ul>
@@ -228,7 +228,7 @@ function Unread({ draft }: { draft: ReportDraft }) {
           <ul>
             {draft.apart.slice(0, 30).map((row) => (
               <li key={`${row.line} ${row.column}`}>
-                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayPlace(row)}
+                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayRow(draft.parts, row)}
               </li>
             ))}
           </ul>

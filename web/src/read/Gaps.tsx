@@ -1,5 +1,5 @@
 import { parameter } from '@fonte/core/parameters';
-import { resultsGivenUp, resultTold, rowsSettled, sayLine, sayPlace, sayTold, type RoundReport } from '@fonte/core/read';
+import { resultsGivenUp, resultTold, rowsSettled, sayLine, sayRow, sayTold, type RoundReport } from '@fonte/core/read';
 import type { OpenBottle, VerdictGaps } from '@fonte/core/round';
 import { unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
@@ -99,7 +99,7 @@ export function Rows({ report: { sha256, name, read, settled }, isHere = false }
           <ul className="small">
             {rows.slice(0, shown).map((row) => (
               <li key={`${row.line} ${row.column} ${row.code}`}>
-                {sayLine(read!.parts, row.line)}: “{row.cell}”. {sayPlace(row)}
+                {sayLine(read!.parts, row.line)}: “{row.cell}”. {sayRow(read!.parts, row)}
               </li>
             ))}
           </ul>

@@ -1,23 +1,25 @@
-import type { Mapping, ReportDraft } from '@fonte/core/read';
+import { sayPlace, type Mapping, type ReportDraft } from '@fonte/core/read';
 import { Checkbox } from 'antd';
+import { Mark } from '../theme/Mark.tsx';
 
 /** Of a workbook with several tables, the sheets that hold the results. */
-export function Sheets({ draft: { sheets, mapping }, choose }: { draft: ReportDraft; choose: (mapping: Mapping) => void }) {
+export function Sheets({ draft: { sheets, mapping, refusal }, choose }: { draft: ReportDraft; choose: (mapping: Mapping) => void }) {
   if (sheets.length === 0) return null;
   // The columns of another sheet may be others.
   const { sheets: chosen = [], columns: _columns, ...answers } = mapping;
+  const isOpen = refusal?.code === 'several-sheets';
+  const answer = (names: readonly string[]) =>
+    choose({ ...answers, columns: {}, ...(names.length > 0 ? { sheets: sheets.filter((name) => names.includes(name)) } : {}) });
   return (
-    <fieldset className="plain">
-      <legend className="strong">Sheets with the results of this report</legend>
-      <Checkbox.Group
-        className="stack"
-        value={chosen}
-        options={sheets}
-        onChange={(all) =>
-          choose({ ...answers, columns: {}, ...(all.length > 0 ? { sheets: sheets.filter((name) => all.includes(name)) } : {}) })
-        }
-      />
-      <p className="small soft">Leave out covers, older versions and the lab’s own calibration.</p>
-    </fieldset>
+    <div className={`finding ${isOpen ? 'question' : 'note'}`}>
+      <Mark kind={isOpen ? 'question' : 'note'} />
+      <p>
+        <span className="strong">{isOpen ? sayPlace(refusal) : 'Sheets with the results of this report.'}</span> Leave out covers, older
+        versions and the lab’s own calibration.
+      </p>
+      <p>
+        <Checkbox.Group aria-label="Sheets with the results" value={[...chosen]} options={sheets} onChange={answer} />
+      </p>
+    </div>
   );
 }

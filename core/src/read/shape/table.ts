@@ -31,7 +31,7 @@ const CodeData = z
   .readonly()
   .optional();
 
-/** Why a file or a place in it cannot be read: a code, with line and column counted from 1 where there is one. */
+/** Why a file or a place in it cannot be read: a code, with line and column counted from 1; both are 0 where nothing in it has a place. */
 export const Refusal = z.object({ code: z.string(), data: CodeData, line: z.number(), column: z.number() });
 export type Refusal = z.infer<typeof Refusal>;
 

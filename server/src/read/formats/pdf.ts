@@ -6,7 +6,7 @@ import type { ReportFormat } from './format.ts';
 const mostPages = 300;
 
 const refused = (code: string, data?: Record<string, number>): ReportTable => ({
-  refusal: { code, line: 1, column: 1, ...(data ? { data } : {}) },
+  refusal: { code, line: 0, column: 0, ...(data ? { data } : {}) },
 });
 
 /** What pdf.js tells of a piece of text. */

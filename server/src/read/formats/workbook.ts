@@ -8,11 +8,11 @@ import { unpacksWithin } from './unpack.ts';
 const zip = [0x50, 0x4b, 0x03, 0x04];
 
 const noWorkbook: ReportTable = {
-  refusal: { code: 'no-workbook', line: 1, column: 1 },
+  refusal: { code: 'no-workbook', line: 0, column: 0 },
 };
 
 const tooMuch: ReportTable = {
-  refusal: { code: 'too-much', line: 1, column: 1 },
+  refusal: { code: 'too-much', line: 0, column: 0 },
 };
 
 /** A cell as its text: a number as it is shown, a date as `2026-11-23`. */
