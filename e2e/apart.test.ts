@@ -9,7 +9,7 @@ import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signed } from '../core/test/keys.ts';
 import { tapPoint, wellPoint } from '../core/test/script.ts';
-import { choose, click, openBrowser, option, phone, see, shows, type } from './browser.ts';
+import { choose, click, openBrowser, option, phone, see, shows, type, signal } from './browser.ts';
 import { patience, polling } from './find.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
@@ -132,7 +132,7 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await page.goto(`${server.address}/points/new`);
     await see(page, 'Kind');
-    await page.setOfflineMode(true);
+    await signal(page, false);
     await choose(page, 'Kind', 'Tap');
     await option(page, 'Which kind', 'House tap');
     await type(page, 'Name', 'Fountain');
@@ -146,7 +146,7 @@ describe.sequential('a code that somebody else took meanwhile', () => {
     await see(page, '1 entry only on this device');
     const other = { ...tapPoint, id: newId(Date.now()), code: 'FO1', name: 'Font' };
     expect((await hand([writeEntry(pen(other.id), pointRegistered, other)])).results[0]!.status).toBe(201);
-    await page.setOfflineMode(false);
+    await signal(page, true);
     // The background may be at it: its request has a minute.
     await page.waitForFunction(() => document.body.innerText.includes('1 entry was refused'), { timeout: 90_000, polling: 200 });
     // What was refused is tried again soon after the page stands, and is refused again: nobody's dialog closes by it.
@@ -185,12 +185,12 @@ describe.sequential('a browser that keeps nothing', () => {
     await walk.readLevel(page, '7.400');
     await see(page, '7.400');
     await expect.poll(levels).toBe(2);
-    await page.setOfflineMode(true);
+    await signal(page, false);
     await walk.readLevel(page, '7.402');
     await see(page, 'cannot keep');
     expect(await page.$eval('.typed.big input', (one) => one.value)).toBe('7.402');
     expect(await shows(page, '1 entry only on this device')).toBe(false);
-    await page.setOfflineMode(false);
+    await signal(page, true);
     await click(page, 'Write it down');
     await expect.poll(levels).toBe(3);
     await page.close();

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, phone, press, see, type } from './browser.ts';
+import { click, desk, openBrowser, phone, press, see, type, signal } from './browser.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import * as walk from './walk.ts';
 import { patience } from './find.ts';
@@ -49,11 +49,11 @@ const verify = (...args: string[]) => spawnSync(process.execPath, [join(root, 's
 
 describe.sequential('two devices that disagree', () => {
   it('lose nothing: a set that was read after the other ended the purge is taken, and set aside on both', async () => {
-    await colleague.setOfflineMode(true);
+    await signal(colleague, false);
     await walk.endPurge(page);
     await walk.readSet(colleague, 5, { ...walk.goodSets[3]!, pumped: '79' });
     await see(colleague, '1 entry only on this device');
-    await colleague.setOfflineMode(false);
+    await signal(colleague, true);
     for (const one of [page, colleague]) {
       await one.bringToFront();
       await click(one, 'Tannery and market hall', 'link');

@@ -48,6 +48,16 @@ export async function plainPage(from: Browser | BrowserContext): Promise<Page> {
   return page;
 }
 
+/**
+ * Takes the signal from a page, or gives it back. The service worker goes another way than its page and would send in between where a page is
+ * loaded anew: on a device without a signal the browser does not call it.
+ */
+export async function signal(page: Page, isThere: boolean): Promise<void> {
+  const state = isThere ? 'granted' : 'denied';
+  await page.browserContext().setPermission(new URL(page.url()).origin, { permission: { name: 'background-sync' }, state });
+  await page.setOfflineMode(!isThere);
+}
+
 /** Waits for text anywhere on the page; a pattern where a clock that goes on meanwhile is part of it. */
 export async function see(page: Page, text: string | RegExp): Promise<void> {
   const isPattern = typeof text !== 'string';

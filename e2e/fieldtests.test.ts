@@ -42,7 +42,7 @@ describe.sequential('A photometer', () => {
   it('runs its clock on the first page, over a reload, and asks why where it is read too early', async () => {
     await page.goto(server.address, { waitUntil: 'domcontentloaded' });
     await see(page, 'Read: Total chlorine, 0 to 2 mg/L');
-    await page.click('.tile.live');
+    await walk.openLive(page);
     await see(page, 'to go');
     await type(page, 'Total chlorine, 0 to 2 mg/L reads', '0.31');
     await see(page, 'Read before its time');

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { click, freshProfile, openBrowser, phone, see, type } from './browser.ts';
+import { click, freshProfile, openBrowser, phone, see, type, signal } from './browser.ts';
 import { ensureBuilt, root, start, type Running } from './harness.ts';
 import { setUpOnPage } from './people.ts';
 import * as walk from './walk.ts';
@@ -99,10 +99,10 @@ describe.sequential('over HTTPS, by the proxy’s shipped configuration', () => 
     await page.waitForFunction(() => navigator.serviceWorker.ready.then(({ active }) => active !== null));
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Duarte Sá');
-    await page.setOfflineMode(true);
+    await signal(page, false);
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Marta Leal');
-    await page.setOfflineMode(false);
+    await signal(page, true);
   });
 
   it('shows the camera', async () => {

@@ -11,7 +11,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signed } from '../core/test/keys.ts';
 import { tapPoint } from '../core/test/script.ts';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, phone, see, shows, type } from './browser.ts';
+import { choose, click, desk, openBrowser, option, phone, see, shows, type, signal } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -140,7 +140,7 @@ describe.sequential('a kit', () => {
     expect([await wider(), await shows(home, 'Rounds'), await shows(home, 'Field book')]).toEqual([0, false, false]);
     expect(await seriousBarriers(home)).toEqual([]);
     await home.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await home.setOfflineMode(true);
+    await signal(home, false);
     await click(home, 'Begin');
     await see(home, 'Take the cold tap you drink from');
     for (const item of ['We drink from this tap', 'No softener or filter before it', 'The little sieve at its end is on'])
@@ -167,7 +167,7 @@ describe.sequential('a kit', () => {
   });
 
   it('reaches the office when there is a signal again, and the page of the household stays as it was', async () => {
-    await home.setOfflineMode(false);
+    await signal(home, true);
     await expect.poll(async () => (await inBook()).at(-1)?.kind, { timeout: 90_000 }).toBe('kit-put-out');
     expect((await inBook()).filter(({ doubt }) => doubt === 'from-household').length).toBeGreaterThan(5);
     await home.reload({ waitUntil: 'domcontentloaded' });

@@ -1,7 +1,7 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick, type, overflow } from './browser.ts';
+import { choose, click, desk, openBrowser, option, phone, pick, see, shows, tick, type, overflow, signal } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -190,12 +190,12 @@ describe.sequential('the other pages', () => {
     // What the other tab wrote may still be on its way.
     await walk.handedIn(page);
     const before = await entriesOf(round);
-    await page.setOfflineMode(true);
+    await signal(page, false);
     await walk.readLevel(page, '7.512');
     await see(page, '1 entry only on this device');
     await see(page, 'the last was 7.512 m');
     expect((await entriesOf(round)) - before).toBe(0);
-    await page.setOfflineMode(false);
+    await signal(page, true);
     await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: patience });
     expect((await entriesOf(round)) - before).toBe(1);
   });
@@ -259,14 +259,14 @@ describe.sequential('the other pages', () => {
     await alone.setViewport(desk);
     await alone.goto(server.address, { waitUntil: 'domcontentloaded' });
     await see(alone, 'Also open');
-    await alone.setOfflineMode(true);
+    await signal(alone, false);
     await click(alone, 'Settings');
     await see(alone, 'No connection: the settings cannot be opened now.');
     await click(alone, 'Bench', 'link');
     await see(alone, 'This page cannot be fetched without a connection');
     await click(alone, 'Today', 'link');
     await see(alone, 'Also open');
-    await alone.setOfflineMode(false);
+    await signal(alone, true);
     await click(alone, 'Settings');
     await see(alone, 'Settings on this device');
     await context.close();

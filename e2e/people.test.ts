@@ -11,7 +11,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { signed } from '../core/test/keys.ts';
 import { tapPoint, wellPoint } from '../core/test/script.ts';
 import { seriousBarriers } from './axe.ts';
-import { click, desk, openBrowser, phone, see, shows, type } from './browser.ts';
+import { click, desk, openBrowser, phone, see, shows, type, signal } from './browser.ts';
 import { ensureBuilt, start, type Running } from './harness.ts';
 import { firstCaller, passphrase, type Caller } from './people.ts';
 import * as walk from './walk.ts';
@@ -154,7 +154,7 @@ describe.sequential('two people who share a tablet', () => {
 
   it('change by PIN, also without a signal; a guessed one is locked', async () => {
     await walk.handedIn(tablet);
-    await tablet.setOfflineMode(true);
+    await signal(tablet, false);
     await click(tablet, 'RV');
     await click(tablet, 'Inês Faria, technician');
     await type(tablet, 'PIN of Inês Faria', '9999');
@@ -166,7 +166,7 @@ describe.sequential('two people who share a tablet', () => {
     await levelPage(tablet);
     await walk.readLevel(tablet, '7.401');
     await see(tablet, '1 entry only on this device');
-    await tablet.setOfflineMode(false);
+    await signal(tablet, true);
     await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });
     expect((await inBook(round)).at(-1)).toMatchObject({ kind: 'level-read', author: ines.id });
     await tablet.reload({ waitUntil: 'domcontentloaded' });
@@ -182,7 +182,7 @@ describe.sequential('two people who share a tablet', () => {
 
   it('are signed out from elsewhere, and lose nothing: what they write meanwhile waits until somebody signs in', async () => {
     await walk.handedIn(tablet);
-    await tablet.setOfflineMode(true);
+    await signal(tablet, false);
     await levelPage(tablet);
     await walk.readLevel(tablet, '7.399');
     await see(tablet, '1 entry only on this device');
@@ -197,7 +197,7 @@ describe.sequential('two people who share a tablet', () => {
     await type(elsewhere, 'The new one', secrets.ines);
     await click(elsewhere, 'Change it');
     await walk.closed(elsewhere);
-    await tablet.setOfflineMode(false);
+    await signal(tablet, true);
     await see(tablet, '1 entry is only on this device. Nothing is lost');
     await comeIn(tablet, 'Inês Faria', secrets.ines);
     const last = async () => (await inBook(round)).at(-1);
@@ -217,7 +217,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     await tablet.bringToFront();
     await levelPage(tablet);
     await see(tablet, '7.399');
-    await Promise.all([tablet.setOfflineMode(true), phoneOfRui.setOfflineMode(true)]);
+    await Promise.all([signal(tablet, false), signal(phoneOfRui, false)]);
     await walk.readLevel(tablet, '7.411');
     await see(tablet, '1 entry only on this device');
     await phoneOfRui.bringToFront();
@@ -225,7 +225,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     await type(phoneOfRui, 'Why', 'storm from the west');
     await click(phoneOfRui, 'Abandon it');
     await see(phoneOfRui, '1 entry only on this device');
-    await Promise.all([tablet.setOfflineMode(false), phoneOfRui.setOfflineMode(false)]);
+    await Promise.all([signal(tablet, true), signal(phoneOfRui, true)]);
     for (const page of [tablet, phoneOfRui]) {
       await page.bringToFront();
       await page.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });
@@ -248,7 +248,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     await walk.closed(tablet);
     await see(tablet, 'Abandon this round');
     await walk.handedIn(tablet);
-    await tablet.setOfflineMode(true);
+    await signal(tablet, false);
     await tablet.goto(`${address}/rounds/${round}/at/${visits.tap}/pictures`);
     await see(tablet, 'No picture of this visit yet');
     await walk.takePicture(tablet, 'outlet from below');
@@ -270,7 +270,7 @@ describe.sequential('two devices that were a day apart on one round', () => {
     const { sha256 } = last.payload as { sha256: string };
     expect((await caller.ask(`/api/rounds/${round}/pictures/${sha256}`)).status).toBe(200);
     // The tablet comes back after all: the same entry once.
-    await tablet.setOfflineMode(false);
+    await signal(tablet, true);
     await see(tablet, 'Nothing is only on this device');
     expect((await inBook(round)).filter(({ id }) => id === last.id)).toHaveLength(1);
   });
@@ -310,7 +310,7 @@ describe.sequential('a reader', () => {
     writeFileSync(file, await (await caller.ask(`/api/books/${round}/export`)).text());
     await page.goto(`${address}/verify`, { waitUntil: 'domcontentloaded' });
     await installed(page);
-    await page.setOfflineMode(true);
+    await signal(page, false);
     const drop = async (path: string) =>
       ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(path);
     await drop(file);
@@ -325,21 +325,21 @@ describe.sequential('a reader', () => {
     await drop(forged);
     await see(page, 'forged.book.json is not what was written');
     await see(page, 'level reading: what it says was changed.');
-    await page.setOfflineMode(false);
+    await signal(page, true);
   });
 
   it('signs out without a signal: the device forgets who it was, and the server hears of it at the next contact', async () => {
     await page.goto(address, { waitUntil: 'domcontentloaded' });
     await see(page, 'Next: With House at the bend');
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await page.setOfflineMode(true);
+    await signal(page, false);
     await click(page, 'Teresa Pinho');
     await click(page, 'Sign out on this device');
     await page.waitForFunction(() => !document.body.innerText.includes('Teresa Pinho'), { timeout: patience, polling: 100 });
     await page.reload({ waitUntil: 'domcontentloaded' });
     await new Promise((resolve) => setTimeout(resolve, 2000));
     expect(await shows(page, 'Teresa Pinho')).toBe(false);
-    await page.setOfflineMode(false);
+    await signal(page, true);
     await page.reload({ waitUntil: 'domcontentloaded' });
     await see(page, 'Sign in');
     expect(await shows(page, 'Teresa Pinho')).toBe(false);
@@ -402,7 +402,7 @@ describe.sequential('a coordinator', () => {
     await tablet.bringToFront();
     await tablet.goto(`${address}/rounds/${round}/at/${visits.tap}/pictures`, { waitUntil: 'domcontentloaded' });
     await walk.handedIn(tablet);
-    await tablet.setOfflineMode(true);
+    await signal(tablet, false);
     await walk.takePicture(tablet, 'late picture');
     await see(tablet, '1 entry only on this device');
     await phoneOfRui.bringToFront();
@@ -419,7 +419,7 @@ describe.sequential('a coordinator', () => {
     await click(phoneOfRui, 'It is lost');
     await see(phoneOfRui, 'Lost since');
     await tablet.bringToFront();
-    await tablet.setOfflineMode(false);
+    await signal(tablet, true);
     await see(tablet, '1 entry is only on this device. Nothing is lost');
     await comeIn(tablet, 'Inês Faria', secrets.ines);
     await tablet.waitForFunction(() => !document.body.innerText.includes('only on this device'), { timeout: 30_000, polling: 200 });

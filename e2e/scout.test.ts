@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { describe, expect, it } from 'vitest';
 import { seriousBarriers } from './axe.ts';
-import { addressAt, click, option, overflow, phone, see, shows, type } from './browser.ts';
+import { addressAt, click, option, overflow, phone, see, shows, type, signal } from './browser.ts';
 import type { Running } from './harness.ts';
 import { demoCaller, type Caller } from './people.ts';
 import { onDemo } from './stage.ts';
@@ -29,7 +29,7 @@ describe.sequential('A point that is looked at without a round', () => {
     await click(page, 'Write it down');
     await see(page, 'Take a picture, or write down what you see.');
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await page.setOfflineMode(true);
+    await signal(page, false);
     // The first one is blurred: nothing of it stays here, as the file for a colleague shows below.
     await walk.choosePicture(page);
     await click(page, 'Leave it out');
@@ -69,7 +69,7 @@ describe.sequential('A point that is looked at without a round', () => {
   });
 
   it('changes the way in, and nothing else of the point', async () => {
-    await page.setOfflineMode(false);
+    await signal(page, true);
     await click(page, 'Write down what you see there', 'link');
     await type(page, 'The way in, what to bring', 'By the yard, bring the short ladder');
     await click(page, 'Keep the way');

@@ -95,7 +95,7 @@ describe.sequential('one tap, lead and bacteria, visited twice', () => {
     await see(page, 'Look round before you touch anything');
     await open('/', 'Running');
     expect(await seriousBarriers(page)).toEqual([]);
-    await page.click('.tile.live');
+    await walk.openLive(page);
     for (let time = 0; time < 3; time += 1) await walk.skip(page, '10 min');
     await see(page, 'left: long enough');
     await click(page, 'Done');

@@ -23,6 +23,13 @@ export async function skip(page: Page, by: '1 min' | '10 min' | '1 h' | '1 d'): 
   await page.waitForFunction(() => ![...document.querySelectorAll('.skip button')].some((one) => (one as HTMLButtonElement).disabled));
 }
 
+/** From the first page to what runs: not by its place, which moves as the page draws, and until that page stands there. */
+export async function openLive(page: Page): Promise<void> {
+  const tile = await page.waitForSelector('.tile.live');
+  await tile!.evaluate((one) => (one as HTMLElement).click());
+  await page.waitForFunction(() => location.pathname !== '/', { timeout: patience, polling });
+}
+
 /** Lets some minutes pass on the demo's clock: the page is told with the last of them. */
 export async function pass(page: Page, minutes: number): Promise<void> {
   const body = JSON.stringify({ seconds: (minutes - 1) * 60 });
