@@ -59,7 +59,7 @@ describe.sequential('several reports of one round', () => {
     await page.setViewport(desk);
     // Another size of the window draws the page anew.
     await page.waitForFunction(() => [...document.querySelectorAll('summary')].some((one) => one.textContent === 'Put this file aside'));
-    await page.$$eval('summary', (all) => all.findLast((one) => one.textContent === 'Put this file aside')!.click());
+    await page.$$eval('summary', (all) => all.find((one) => one.textContent === 'Put this file aside')!.click());
     await type(page, 'Why', 'of no use here');
     await click(page, 'Put it aside');
     await page.waitForFunction(() => !document.body.innerText.includes('A row for each sample'));
@@ -196,5 +196,23 @@ describe.sequential('a report in a file that is no text', () => {
     await give('scan.pdf', blank);
     await see(page, 'This PDF holds pictures of pages and no text. Type the results in.');
     expect(await shows(page, 'Line 0')).toBe(false);
+  });
+
+  it('is read from lines that are pasted, which a reload does not lose', async () => {
+    await page.setViewport(desk);
+    await open('report', 'Take in a file');
+    await click(page, 'Paste text');
+    await click(page, 'Read it');
+    await see(page, 'Paste the text first.');
+    await type(page, 'Text of the report', `Dear Rui,\nSample: ${metals}\nCadmium: < 0,5 µg/L\nSelenium 3 µg/L (repeated)\n`);
+    await page.reload({ waitUntil: 'domcontentloaded' });
+    await page.waitForFunction(() => document.querySelector<HTMLTextAreaElement>('#pasted')?.value.includes('Cadmium'));
+    expect(await seriousBarriers(page)).toEqual([]);
+    await page.setViewport(phone);
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
+    await click(page, 'Read it');
+    await see(page, 'Pasted text.txt');
+    await see(page, 'Write 2 results down');
+    expect(await overflow(page)).toBeLessThanOrEqual(0);
   });
 });

@@ -29,8 +29,8 @@ export async function bundleAll(outdir, sourcemap = false) {
     entryPoints: { 'read-child': here('src/read/child.ts') },
     outdir,
     minify: true,
-    // Only a PDF needs it, and it is as large as the rest.
-    external: ['unpdf/pdfjs'],
+    // Only a PDF or a message needs them, and they are as large as the rest.
+    external: ['unpdf/pdfjs', 'postal-mime', 'html-to-text'],
     // What some packages ask for when they are bundled.
     banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
   });

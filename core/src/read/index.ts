@@ -1,7 +1,7 @@
 export * from './entries.ts';
 export * from './shape/decode.ts';
 export * from './shape/table.ts';
-export { lineIn, sayLine, type FilePart } from './shape/sheets.ts';
+export { isOfSheets, lineIn, sayLine, shiftedTable, type FilePart, type ReportTable, type Sheet } from './shape/sheets.ts';
 export { tableOfPages, type PlacedPage, type PlacedText } from './placed/index.ts';
 export * from './cells/fold.ts';
 export * from './mapping.ts';

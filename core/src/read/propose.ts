@@ -78,6 +78,9 @@ function resultColumns(table: LabTable, columns: Mapping['columns']): Pick<Mappi
  */
 export function proposeMapping(table: LabTable, bottles: BottlesByLabel = new Map()): Mapping {
   const columns = byHeading(table.header);
+  // A bottle may be called like a column: its label is none.
+  const known = labelsKnown(bottles);
+  for (const role of roles) if (columns[role] !== undefined && known(table.header[columns[role]] ?? '') !== null) delete columns[role];
   const sample = labelColumn(table, bottles, columns.sample);
   if (sample !== undefined && sample !== columns.sample) {
     for (const role of roles) if (columns[role] === sample) delete columns[role];

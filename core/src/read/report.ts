@@ -10,8 +10,10 @@ import { Mapping, recall, refuseMapping, type Remembered } from './mapping.ts';
 import { proposeMapping } from './propose.ts';
 import { missingResults } from './missing.ts';
 import { Question, questionsOf } from './questions.ts';
-import { FilePart, ofSheets, type Sheet } from './shape/sheets.ts';
-import { parseTable, Refusal, Unread, type LabTable } from './shape/table.ts';
+import { tableOfText } from './placed/text.ts';
+import { tableOfStatements } from './shape/statements.ts';
+import { FilePart, isOfSheets, ofSheets, type ReportTable } from './shape/sheets.ts';
+import { headerScore, parseTable, Refusal, Unread, type LabTable } from './shape/table.ts';
 
 /** Rows shown beside the choice of columns, and places listed that were not understood. */
 export const previewRows = 5;
@@ -57,17 +59,22 @@ export type ReportDraft = z.infer<typeof ReportDraft>;
 export const OtherRound = z.object({ round: z.string(), code: z.string(), name: z.string(), labels: z.number().int() });
 export type OtherRound = z.infer<typeof OtherRound>;
 
-/** A report's table, or those on its sheets, with how it was written down and the parts it has; or why there is none. */
-export type ReportTable =
-  | { table: LabTable; encoding: string; parts?: readonly FilePart[] }
-  | { sheets: readonly Sheet[]; encoding: string; parts: readonly FilePart[] }
-  | { refusal: Refusal };
+/** Headings of a table are so many that are known, at least: else the text is read in another way. */
+const leastKnown = 2;
 
-/** Reads bytes as delimited text: decode, then split. */
+/** Reads bytes as text: cells between marks, else between blanks, else lines that say what was measured. */
 export function textTable(bytes: Uint8Array): ReportTable {
   const { text, encoding } = decodeText(bytes);
   const parsed = parseTable(text);
-  return 'refusal' in parsed ? parsed : { ...parsed, encoding };
+  const isKnown = (from: ReportTable) => 'table' in from && headerScore(from.table.header) >= leastKnown;
+  const delimited = 'refusal' in parsed ? parsed : { ...parsed, encoding };
+  // A legend may have marks between its words where the table has none.
+  const mayBeOther = !('refusal' in parsed) || ['no-columns', 'no-rows', 'quotes'].includes(parsed.refusal.code);
+  if (isKnown(delimited) || !mayBeOther) return delimited;
+  const aligned = tableOfText(text, encoding);
+  if (isKnown(aligned)) return aligned;
+  const said = tableOfStatements(text);
+  return said ? { table: said, encoding } : delimited;
 }
 
 /** So many lines above the header are shown. */
@@ -87,8 +94,8 @@ export function readReport(
 ): { draft: ReportDraft } | { refusal: Refusal } {
   if ('refusal' in from) return from;
   const { encoding, parts = [] } = from;
-  const sheets = 'sheets' in from ? from.sheets : [];
-  const tableBy = (mapping: Mapping | null): LabTable | null => ('sheets' in from ? ofSheets(from.sheets, mapping?.sheets) : from.table);
+  const sheets = isOfSheets(from) ? from.sheets : [];
+  const tableBy = (mapping: Mapping | null): LabTable | null => (isOfSheets(from) ? ofSheets(from.sheets, mapping?.sheets) : from.table);
   const recalled = given ? null : recall(tableBy, remembered);
   const said = given ?? recalled;
   const read = tableBy(said);

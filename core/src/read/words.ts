@@ -37,7 +37,10 @@ const placeWords: Words = {
   'too-many-columns': ({ most }) => `There are more than ${most} columns.`,
   'cell-too-long': ({ most }) => `A cell holds more than ${most} letters.`,
   'too-much': 'Reading this file takes more time or memory than a report should.',
-  'not-text': 'This is not CSV, an Excel workbook (.xlsx) or a PDF. It holds bytes that no text has. Export the report as one of them.',
+  'not-text':
+    'This is not CSV, an Excel workbook (.xlsx), a PDF or a message (.eml). It holds bytes that no text has. Save the report as one of them.',
+  'no-message': 'This message is damaged and cannot be read. Save what is attached to it, and take that in.',
+  'nothing-in-message': 'No table was found in this message or in what is attached to it. Type the results in, or ask the lab for a file.',
   'no-pdf': 'This PDF is damaged and cannot be read. Ask the lab for it again, or type the results in.',
   'pdf-locked': 'This PDF needs a password. Save it without one, or type the results in.',
   'pdf-picture': 'This PDF holds pictures of pages and no text. Type the results in.',

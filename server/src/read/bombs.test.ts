@@ -38,7 +38,16 @@ function pdfOfTexts(count: number): Buffer {
   ]);
 }
 
+const messageHead = 'From: a@b.example\r\nMIME-Version: 1.0\r\n';
+
 const bombs: Record<string, () => Buffer> = {
+  'a message of a hundred thousand parts within each other': () =>
+    Buffer.from(
+      messageHead +
+        Array.from({ length: 100_000 }, (_, at) => `Content-Type: multipart/mixed; boundary=b${at}\r\n\r\n--b${at}\r\n`).join(''),
+    ),
+  'a message with a table drawn in tables, a hundred thousand deep': () =>
+    Buffer.from(`${messageHead}Content-Type: text/html\r\n\r\n${'<table><tr><td>'.repeat(100_000)}1`),
   'a PDF of four million texts': () => pdfOfTexts(4_000_000),
   'a PDF whose pages are within themselves': () => pdfOf(['<</Type/Catalog/Pages 2 0 R>>', '<</Type/Pages/Kids[2 0 R 2 0 R]/Count 2>>']),
   'a PDF that says it has a thousand million pages': () =>

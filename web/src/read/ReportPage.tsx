@@ -17,30 +17,31 @@ import { useEntryForm } from '../form/useEntryForm.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { showMoment } from '../time/show.ts';
 import { May } from '../session/May.tsx';
+import { readDraft } from '../units/drafts.ts';
 import { Draft } from './Draft.tsx';
 import { Rows } from './Gaps.tsx';
 import { CallTaken } from './Told.tsx';
+import { PasteIn } from './PasteIn.tsx';
 import { TypeIn } from './TypeIn.tsx';
 
-/** Reports as they come: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
+/** Reports as they come, the last one first: fetched from the lab or taken in as a file, then read by a person's choice of columns. */
 export function ReportPage() {
   const { id, round, refresh } = useRound();
   const { busy, run, say } = useAction();
   const fetching = useAction();
   const [hasNone, setHasNone] = useState(false);
-  const [typing, setTyping] = useState(false);
+  const [byHand, setByHand] = useState<'type' | 'paste' | null>(() => (readDraft(`pasted.${id}`) === null ? null : 'paste'));
+  const shut = () => setByHand(null);
   const fetchIt = () =>
     fetching.run(async () => {
       const { reports } = await call(fetchReports, { in: { round: id } });
       setHasNone(reports.length === 0);
       await refresh();
     });
-  const take = (chosen: File) =>
-    run(async () => {
-      const query = { name: chosen.name.slice(0, 200) };
-      await call(takeReport, { in: { round: id }, query, body: chosen });
-      await refresh();
-    });
+  const take = async (...chosen: File[]) => {
+    for (const file of chosen) await call(takeReport, { in: { round: id }, query: { name: file.name.slice(0, 200) }, body: file });
+    await refresh();
+  };
   const atLab = bottlesAtLab(round).size;
   return (
     <div className="stack-wide">
@@ -68,8 +69,9 @@ export function ReportPage() {
             <Upload
               accept={Object.values(reportFileTypes).flat().join(',')}
               showUploadList={false}
-              beforeUpload={(chosen) => {
-                void take(chosen);
+              multiple
+              beforeUpload={(chosen, all) => {
+                if (chosen === all[0]) void run(() => take(...all));
                 return false;
               }}
             >
@@ -77,7 +79,10 @@ export function ReportPage() {
                 Take in a file
               </Button>
             </Upload>
-            <Button size="large" disabled={atLab === 0} onClick={() => setTyping(true)}>
+            <Button size="large" onClick={() => setByHand('paste')}>
+              Paste text
+            </Button>
+            <Button size="large" disabled={atLab === 0} onClick={() => setByHand('type')}>
               Type results in
             </Button>
             <CallTaken of={openAtLab(round)} />
@@ -85,14 +90,15 @@ export function ReportPage() {
         </May>
       </div>
       <Said say={say ?? fetching.say} />
-      {typing && <TypeIn done={() => setTyping(false)} />}
+      {byHand === 'type' && <TypeIn done={shut} />}
+      {byHand === 'paste' && <PasteIn keep={id} take={take} done={shut} />}
       {hasNone && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
       {round.reports.length === 0 && atLab === 0 && (
         <Empty title="No bottle is at the lab">
           <p>A report can be read once bottles are handed over.</p>
         </Empty>
       )}
-      {round.reports.map((report) => (
+      {round.reports.toReversed().map((report) => (
         <Report key={report.sha256} report={report} />
       ))}
     </div>

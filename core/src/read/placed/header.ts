@@ -4,6 +4,7 @@ import { readValue } from '../cells/value.ts';
 import { saysOf } from '../shape/heads.ts';
 import { headerScore } from '../shape/table.ts';
 import type { Chunk, Line } from './lines.ts';
+import { withRest } from './wrapped.ts';
 
 /** A row of headings that may run over several lines. */
 export interface Header {
@@ -40,7 +41,7 @@ function stacked(lines: readonly Line[]): Chunk[] | null {
         const cell = next[index]!;
         next[index] = {
           ...cell,
-          text: `${cell.text} ${chunk.text}`,
+          text: withRest(cell.text, chunk.text),
           x: Math.min(cell.x, chunk.x),
           right: Math.max(cell.right, chunk.right),
         };

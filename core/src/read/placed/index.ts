@@ -1,10 +1,9 @@
-import type { ReportTable } from '../report.ts';
 import { tableOfRows } from '../shape/table.ts';
 import { boundariesOf, columnOf, isTabular, reachingOver } from './columns.ts';
 import { headersOf, type Header } from './header.ts';
 import { linesOf, type Line, type PlacedText } from './lines.ts';
-import type { FilePart } from '../shape/sheets.ts';
-import { lineOfItsOwn, looseRow, rowsOf, type Columns } from './rows.ts';
+import type { FilePart, ReportTable } from '../shape/sheets.ts';
+import { lineOfItsOwn, looseRow, rowsOf, type Columns, type PlacedRow } from './rows.ts';
 
 export type { PlacedText } from './lines.ts';
 
@@ -64,13 +63,23 @@ function stretchesOf(pages: readonly PlacedPage[]): (Stretch | Going)[] {
 }
 
 /** The rows of a stretch with their pages. */
-function rowsIn(part: Stretch | Going, isBelow: boolean): { page: number; rows: string[][] }[] {
+function rowsIn(part: Stretch | Going, isBelow: boolean): { page: number; rows: PlacedRow[] }[] {
   if (!('header' in part)) return [{ page: part.page, rows: part.lines.map(isBelow ? lineOfItsOwn : looseRow) }];
   const columns = columnsOf(part);
   return part.stretches.map(({ page, lines }, index) => ({
     page,
-    rows: [...(index === 0 ? [[...columns.headings]] : []), ...rowsOf(lines, columns)],
+    rows: [...(index === 0 ? [{ y: part.header.cells[0]!.y, cells: [...columns.headings] }] : []), ...rowsOf(lines, columns)],
   }));
+}
+
+/** The rows that text by its place on pages holds, with their pages, counted from 1. */
+export function placedRows(pages: readonly PlacedPage[]): (PlacedRow & { page: number })[] {
+  let isBelow = false;
+  return stretchesOf(pages).flatMap((part) => {
+    const found = rowsIn(part, isBelow);
+    isBelow ||= 'header' in part;
+    return found.flatMap(({ page, rows }) => rows.map((row) => ({ ...row, page })));
+  });
 }
 
 /**
@@ -78,16 +87,11 @@ function rowsIn(part: Stretch | Going, isBelow: boolean): { page: number; rows: 
  * everything else as lines of its own, as above a table of a file.
  */
 export function tableOfPages(pages: readonly PlacedPage[], encoding: string): ReportTable {
-  const rows: string[][] = [];
+  const rows = placedRows(pages);
   const parts: FilePart[] = [];
-  let isBelow = false;
-  for (const part of stretchesOf(pages)) {
-    for (const { page, rows: found } of rowsIn(part, isBelow)) {
-      if (parts.at(-1)?.name !== `Page ${page}`) parts.push({ name: `Page ${page}`, from: rows.length + 1 });
-      rows.push(...found);
-    }
-    isBelow ||= 'header' in part;
-  }
-  const parsed = tableOfRows(rows);
+  rows.forEach(({ page }, index) => {
+    if (parts.at(-1)?.name !== `Page ${page}`) parts.push({ name: `Page ${page}`, from: index + 1 });
+  });
+  const parsed = tableOfRows(rows.map(({ cells }) => cells));
   return 'refusal' in parsed ? parsed : { table: parsed.table, encoding, parts: pages.length > 1 ? parts : [] };
 }

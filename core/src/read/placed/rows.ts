@@ -3,7 +3,18 @@ import { roleCalled } from '../shape/heading.ts';
 import { headsIn } from '../shape/heads.ts';
 import { cellsOf, reachingOver, type Boundaries } from './columns.ts';
 import type { Line } from './lines.ts';
-import { isFilled, isNear, rowGap, sharesByGaps, sharesByTexts, withoutHalves, withRest, type Kinds, type TableLine } from './wrapped.ts';
+import {
+  areTwoRows,
+  isFilled,
+  isNear,
+  rowGap,
+  sharesByGaps,
+  sharesByTexts,
+  withoutHalves,
+  withRest,
+  type Kinds,
+  type TableLine,
+} from './wrapped.ts';
 
 /** The columns of a table that goes on, over pages too. */
 export interface Columns {
@@ -11,30 +22,38 @@ export interface Columns {
   headings: readonly string[];
 }
 
+/** A row, and where its first line stands on its page. */
+export interface PlacedRow {
+  y: number;
+  cells: string[];
+}
+
+const textsOf = (line: Line): string[] => line.chunks.map((chunk) => chunk.text);
+
 /** A line above a table: its texts as they stand. */
-export const looseRow = (line: Line): string[] => line.chunks.map((chunk) => chunk.text);
+export const looseRow = (line: Line): PlacedRow => ({ y: line.y, cells: textsOf(line) });
 
 /** A line below headings that is none of their rows: nothing of it may be taken for a cell of them. */
-export function lineOfItsOwn(line: Line): string[] {
-  const cells = looseRow(line);
-  return headsIn(cells) ? cells : [cells.join('; ')];
+export function lineOfItsOwn(line: Line): PlacedRow {
+  const cells = textsOf(line);
+  return { y: line.y, cells: headsIn(cells) ? cells : [cells.join('; ')] };
 }
 
 /** A line with so many of the cells that rows have is a row, also without a result. */
 const mostly = 0.7;
 
 /** Lines of one row as one, from above. */
-function together(lines: readonly TableLine[]): string[] {
+function together(lines: readonly TableLine[]): PlacedRow {
   const cells = lines
     .slice(1)
     .reduce((all, { cells: more }) => all.map((cell, column) => withRest(cell, more[column] ?? '')), lines[0]!.cells);
   const rest = cells.filter(isFilled);
   // What stays alone is a heading of rows, or a remark.
-  return rest.length === 1 ? rest : cells;
+  return { y: lines[0]!.line.y, cells: rest.length === 1 ? rest : cells };
 }
 
 /** Rows of lines that follow each other in a table. */
-function rowsAmong(all: readonly TableLine[], kinds: Kinds): string[][] {
+function rowsAmong(all: readonly TableLine[], kinds: Kinds): PlacedRow[] {
   const lines = withoutHalves(all, kinds);
   const usual = rowGap(lines);
   const groups: TableLine[][] = [];
@@ -50,7 +69,7 @@ function rowsAmong(all: readonly TableLine[], kinds: Kinds): string[][] {
   while (at < lines.length) {
     if (lines[at]!.isAnchor) {
       // Two lines of units, or a result in two lines: nothing between them stands as far apart as rows.
-      if (isSameRow(before, at)) groups.at(-1)!.push(...lines.slice(before + 1, at + 1));
+      if (isSameRow(before, at) && !areTwoRows(lines[before]!, lines[at]!, kinds)) groups.at(-1)!.push(...lines.slice(before + 1, at + 1));
       else groups.push([...current, lines[at]!]);
       current = [];
       before = at;
@@ -79,14 +98,14 @@ function rowsAmong(all: readonly TableLine[], kinds: Kinds): string[][] {
  * The rows of a table by its columns. A row has one line with its result, or with most of its cells; lines beside it are the rest of its texts
  * where they stand closer to it than rows do to each other, or where their words say so. Lines of something else stand as they are.
  */
-export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns): string[][] {
+export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns): PlacedRow[] {
   const names = headings.findIndex((heading) => roleCalled(heading) === 'parameter');
   const results = headings.findIndex((heading) => roleCalled(heading) === 'result');
   const all = lines.map((line) => {
     const isProse = line.chunks.length <= 2 && reachingOver(line.chunks, boundaries) > 0;
     return {
       line,
-      cells: isProse || headsIn(looseRow(line)) ? null : cellsOf(line.chunks, boundaries).map((cell) => cell?.text ?? ''),
+      cells: isProse || headsIn(textsOf(line)) ? null : cellsOf(line.chunks, boundaries).map((cell) => cell?.text ?? ''),
     };
   });
   const most = Math.max(0, ...all.map(({ cells }) => cells?.filter(isFilled).length ?? 0));
@@ -96,7 +115,7 @@ export function rowsOf(lines: readonly Line[], { boundaries, headings }: Columns
   const hasResult = (cells: readonly string[]) =>
     results >= 0 ? isFilled(cells[results] ?? '') : cells.some((cell, column) => mayHoldResults[column] && isNumber(cell));
   const isFull = (cells: readonly string[]) => cells.filter(isFilled).length > Math.max(1, most * mostly);
-  const rows: string[][] = [];
+  const rows: PlacedRow[] = [];
   let part: TableLine[] = [];
   const close = () => {
     rows.push(...rowsAmong(part, { names, results }));

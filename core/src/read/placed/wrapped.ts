@@ -33,6 +33,14 @@ function isRest(above: string, below: string): boolean {
   return named(below) === null && named(withRest(above, below)) !== null;
 }
 
+/** Whether two lines have each a result and a name of its own: then they are two rows, however close they stand. */
+export function areTwoRows(above: TableLine, below: TableLine, { names, results }: Kinds): boolean {
+  const of = ({ cells }: TableLine, column: number) => cells[Math.max(0, column)] ?? '';
+  const [first, second] = [of(above, names), of(below, names)];
+  const haveResults = results < 0 || [above, below].every((line) => isFilled(of(line, results)));
+  return haveResults && isFilled(first) && isFilled(second) && !isRest(first, second);
+}
+
 /** A gap between lines of one row is smaller than that between rows by so much at least. */
 const clearly = 0.94;
 /** Lines that overlap are no rows of their own. */

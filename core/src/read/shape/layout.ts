@@ -195,8 +195,9 @@ function fromTransposed(table: LabTable, mapping: Mapping, bottles: BottlesByLab
   const body = { ...table, rows: results };
   const labelOf = (column: number) => ofSamples.sample?.[column] ?? table.header[column]!;
   // A column of flags alone is a sample only where it is called by a label of ours: there all may be “not detected”.
+  const isOurs = labelsKnown(bottles);
   const isSample = (heading: string, column: number) =>
-    heading !== '' && besideRole(heading) === null && (labelsKnown(bottles)(labelOf(column)) !== null || !holdsFlags(body, column));
+    heading !== '' && (isOurs(labelOf(column)) !== null || (besideRole(heading) === null && !holdsFlags(body, column)));
   const { found, unread } = resultColumns(body, mapping, isSample);
   const rows = results.flatMap(({ line, cells }) =>
     found.flatMap(({ column, beside }) => {

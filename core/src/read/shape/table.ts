@@ -204,10 +204,14 @@ export function parseTable(text: string): { table: LabTable } | { refusal: Refus
  * numbers are no texts; `from` is the line of the file that the first row is, counted from 1.
  */
 export function tableOfRows(rows: readonly string[][], hasNumbers = false, from = 1): { table: LabTable } | { refusal: Refusal } {
-  const all = rows.map((cells, index): TableRow => ({ line: from + index, cells: cells.map((cell) => cell.trim()) }));
-  if (all.every(isBlank)) return refusal('empty');
-  const found = tableIn(all, '');
+  const found = tableOfLines(rows.map((cells, index) => ({ line: from + index, cells })));
   return 'table' in found && hasNumbers ? { table: { ...found.table, hasNumbers } } : found;
+}
+
+/** The table that rows of cells hold, each with the line of its file on which it stands. */
+export function tableOfLines(rows: readonly TableRow[]): { table: LabTable } | { refusal: Refusal } {
+  const all = rows.map((row): TableRow => ({ ...row, cells: row.cells.map((cell) => cell.trim()) }));
+  return all.every(isBlank) ? refusal('empty') : tableIn(all, '');
 }
 
 /** Finds the header among rows, and what stands below it. */
