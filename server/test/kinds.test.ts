@@ -106,6 +106,18 @@ const byHand: Readonly<Record<string, unknown>> = {
     source: 'Sampling plan, 4.2',
   },
   'limit-set-registered@1': permit,
+  'report-brought@1': {
+    id: idOf(85),
+    name: 'House at the bend',
+    file: { sha256: 'c'.repeat(64), name: 'kitchen.csv' },
+    sampled: '2026-11-20',
+    kind: 'private-well',
+    water: 'private',
+    whose: 'Household at the bend',
+    limits,
+    sample: 'Kitchen',
+    mapping: { columns: { sample: 0, parameter: 1, result: 2, unit: 3 }, nitrogenAs: 'ion', names: { Ignotium: '' } },
+  },
   'device-registered@1': { id: idOf(84), name: 'Yellow tablet', key: `B${'a'.repeat(86)}`, people: [], revoked: null },
 };
 

@@ -11,3 +11,4 @@ export { setsForWater, waterOf } from './uses.ts';
 export { compareSets, type ComparedValue } from './compare.ts';
 export { setsOfZone } from './countries.ts';
 export { limitSetNamed, questionOwnLimits, setOfOwn } from './own.ts';
+export { judgeBrought, type BroughtVerdict } from './brought.ts';

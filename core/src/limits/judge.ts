@@ -24,7 +24,7 @@ export const verdictStates: readonly VerdictState[] = [
 
 /**
  * Why a result under a value is no proof that the water meets it: the sample was special or spoilt, what hangs on particles was
- * filtered off, or the pipes had been flushed of what comes from them. A number over a value is over it all the same.
+ * filtered off, the pipes had been flushed of what comes from them, or somebody else took it. A number over a value is over it all the same.
  */
 export const weaknesses = [
   'invalid',
@@ -36,6 +36,7 @@ export const weaknesses = [
   'told',
   'screened',
   'doubted',
+  'brought',
   'late',
   'own-bench',
 ] as const;

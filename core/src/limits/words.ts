@@ -57,6 +57,7 @@ const weaknessWords: Readonly<Record<Weakness, string>> = {
   late: 'Measured too late or not quite in order, as the lab says: a number under the value proves nothing. Sample again where it counts.',
   'own-bench': 'Counted on the own bench: it tells how the water is, and counts for compliance only where your authority says so.',
   screened: 'Screened at the point: near a value or over it, or where it counts, an accredited lab decides.',
+  brought: 'Under the value, of a sample that somebody else took: nothing here shows how, so it proves nothing.',
   doubted: 'In doubt, by how it was read: a number under the value proves nothing.',
 };
 

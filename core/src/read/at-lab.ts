@@ -14,7 +14,7 @@ export interface BottleAtLab {
   isAnyOf?: true;
   /** The label of the sample that several vials make together: a report may name either. */
   set?: string;
-  /** `YYYY-MM-DD`. */
+  /** `YYYY-MM-DD`; empty where nobody said it yet. */
   filledOn: string;
   /** `HH:MM`. */
   filledTime?: string;

@@ -4,6 +4,7 @@ import { doing, reading } from '../endpoints/index.ts';
 import { ParameterId } from '../parameters/index.ts';
 import { LabResult, ReadFault } from './entries.ts';
 import { Mapping } from './mapping.ts';
+import { BroughtAsked, BroughtDraft } from './brought.ts';
 import { OtherRound, ReportDraft } from './report.ts';
 import { field, members } from '../roles/index.ts';
 
@@ -66,4 +67,31 @@ export const resultRecord = reading('/api/points/:point/results', {
   summary: 'The results of a point through time, oldest first',
   by: members,
   answer: z.array(ResultOfRecord),
+});
+
+/** Kept before the entry that names it is written, so that a book never names what nobody has. */
+export const keepBrought = doing('/api/report-files', {
+  summary: 'Keep a report that somebody brought under its hash',
+  by: field,
+  body: 'file',
+  answer: z.object({ sha256: z.string() }),
+});
+
+export const tryBrought = doing('/api/reports/try', {
+  summary: 'What a report that somebody brought says if it is read so; nothing is written',
+  by: members,
+  body: BroughtAsked.extend({ sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
+  answer: BroughtDraft,
+});
+
+export const readBroughtReport = reading('/api/reports/:id/read', {
+  summary: 'What a report that was brought says, read as it was written down',
+  by: members,
+  answer: BroughtDraft,
+});
+
+export const broughtFile = reading('/api/reports/:id/file', {
+  summary: 'The kept file of a report that was brought, to be saved',
+  by: members,
+  answer: 'file',
 });

@@ -20,6 +20,7 @@ export { confirmCodes, type ConfirmCode } from './tables/to-confirm.ts';
 export * from './missing.ts';
 export * from './expected.ts';
 export * from './report.ts';
+export * from './brought.ts';
 export * from './reports.ts';
 export * from './standing.ts';
 export * from './words.ts';

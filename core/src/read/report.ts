@@ -82,13 +82,16 @@ const shownAbove = 12;
 
 const nothing: ReturnType<typeof interpret> = { results: [], unread: [], doubts: [], apart: [] };
 
+/** The bottles that a table itself names, and the table with their names in it. */
+export type BottlesOf = (table: LabTable) => { table: LabTable; bottles: BottlesByLabel };
+
 /**
  * Reads a lab's report from its table: recall or propose columns unless a mapping is given, convert. Returns the draft, or the refusal of
  * a file that is no table at all.
  */
 export function readReport(
   from: ReportTable,
-  bottles: BottlesByLabel,
+  known: BottlesByLabel | BottlesOf,
   given?: Mapping,
   remembered: readonly Remembered[] = [],
 ): { draft: ReportDraft } | { refusal: Refusal } {
@@ -99,7 +102,8 @@ export function readReport(
   const recalled = given ? null : recall(tableBy, remembered);
   const said = given ?? recalled;
   const read = tableBy(said);
-  const table = read ?? sheets[0]!.table;
+  const whole = read ?? sheets[0]!.table;
+  const { table, bottles } = typeof known === 'function' ? known(whole) : { table: whole, bottles: known };
   // Which sheet the columns are of may only just have been said.
   const { columns: _none, ...answers } = said ?? { columns: {} };
   const isProposed = said === null || Object.keys(said.columns).length === 0;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { reading } from '../endpoints/index.ts';
 import { Programme } from '../due/index.ts';
+import { BroughtReport } from './brought.ts';
 import { OwnCriterion } from './criterion.ts';
 import { Device } from './device.ts';
 import { Box, Instrument, Lot } from './gear.ts';
@@ -38,6 +39,7 @@ export const registerLists = {
   criteria: list('criteria', OwnCriterion),
   limits: list('limits', OwnLimitSet),
   loggers: list('loggers', LoggerRecord),
+  reports: list('reports', BroughtReport),
   people: list('people', Person),
   devices: list('devices', Device),
 } as const;
@@ -52,6 +54,7 @@ export const registered = {
   criteria: one('criteria', OwnCriterion),
   limits: one('limits', OwnLimitSet),
   loggers: one('loggers', LoggerRecord),
+  reports: one('reports', BroughtReport),
   people: one('people', Person),
   devices: one('devices', Device),
 } as const;

@@ -10,6 +10,7 @@ export * from './gear.ts';
 export * from './criterion.ts';
 export * from './limit-set.ts';
 export * from './logger.ts';
+export * from './brought.ts';
 export * from './things.ts';
 export * from './words.ts';
 export * from './endpoints.ts';

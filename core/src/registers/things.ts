@@ -6,6 +6,7 @@ import { boxRegistered, instrumentRegistered, lotRegistered } from './gear.ts';
 import { labRegistered } from './lab.ts';
 import { limitSetRegistered } from './limit-set.ts';
 import { loggerRegistered } from './logger.ts';
+import { reportBrought } from './brought.ts';
 import { personRegistered } from './people.ts';
 import { pointRegistered } from './point.ts';
 
@@ -20,6 +21,7 @@ export const registers = {
   criteria: criterionRegistered,
   limits: limitSetRegistered,
   loggers: loggerRegistered,
+  reports: reportBrought,
   people: personRegistered,
   devices: deviceRegistered,
 } as const;

@@ -9,6 +9,7 @@ import { boxRegistered, instrumentKind, instrumentRegistered, lotRegistered } fr
 import { labRegistered } from './lab.ts';
 import { limitSetRegistered } from './limit-set.ts';
 import { loggerRegistered } from './logger.ts';
+import { reportBrought } from './brought.ts';
 import { personRegistered } from './people.ts';
 
 export const registerSays: readonly Says[] = [
@@ -32,6 +33,10 @@ export const registerSays: readonly Says[] = [
     return `${name}: ${values}${base ? ` beside ${base}` : ''}. ${source}.`;
   }),
   inBook(loggerRegistered, ({ name, mark, water, air }) => `${name}: ${water.name}${air ? ` with ${air.name}` : ''}, below ${mark}.`),
+  inBook(
+    reportBrought,
+    ({ name, sampled, file, outOfUse }) => `${name}, sampled on ${sampled}: ${file.name}.${outOfUse ? ` Put aside: ${outOfUse}` : ''}`,
+  ),
   inBook(
     personRegistered,
     ({ name, initials, role, left }) => `${name} (${initials}), ${role}${left ? `. Access ended: ${left.reason}` : ''}.`,

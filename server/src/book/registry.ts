@@ -2,6 +2,7 @@ import { canonicalJson } from '@fonte/core/book';
 import type { Programme } from '@fonte/core/due';
 import type {
   Box,
+  BroughtReport,
   Device,
   Instrument,
   Lab,
@@ -27,6 +28,7 @@ interface Registered {
   criteria: OwnCriterion;
   limits: OwnLimitSet;
   loggers: LoggerRecord;
+  reports: BroughtReport;
   people: Person;
   devices: Device;
 }

@@ -1,4 +1,4 @@
-import { readReport, type BottlesByLabel, type Mapping, type Remembered } from '@fonte/core/read';
+import { readBrought, readReport, type BottlesByLabel, type BroughtAsked, type Mapping, type Remembered } from '@fonte/core/read';
 import {
   coldRecord,
   loggerAnswer,
@@ -28,6 +28,11 @@ export interface ReadJob {
 /** Reads one report. */
 export async function report({ bytes, bottles, mapping, remembered }: ReadJob): Promise<ReturnType<typeof readReport>> {
   return readReport(await tableIn(bytes), bottles, mapping, remembered);
+}
+
+/** Reads a report of a sample that nobody here took. */
+export async function brought({ bytes, asked }: { bytes: Uint8Array; asked: BroughtAsked }): Promise<ReturnType<typeof readBrought>> {
+  return readBrought(await tableIn(bytes), asked);
 }
 
 /** Looks through a file of a logger. */

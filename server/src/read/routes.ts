@@ -26,6 +26,7 @@ import { keptFile } from '../book/named.ts';
 import { keepFile } from '../files/files.ts';
 import { atOnce, Problem, route, SentFile, writerOf, type Route } from '../http/index.ts';
 import { deskOf, type LabServices } from '../lab/index.ts';
+import { broughtRoutes } from './brought.ts';
 import { elsewhereOf } from './elsewhere.ts';
 import type { FileReader } from './reader.ts';
 import { resultsAt } from './record.ts';
@@ -40,7 +41,8 @@ export interface ReadServices extends LabServices {
   reader: FileReader;
 }
 
-export function readRoutes({ books, desks, store, reader, clock }: ReadServices): Route[] {
+export function readRoutes(services: ReadServices): Route[] {
+  const { books, desks, store, reader, clock } = services;
   interface Arrival {
     name: string;
     bytes: Uint8Array;
@@ -80,6 +82,7 @@ export function readRoutes({ books, desks, store, reader, clock }: ReadServices)
   };
 
   return [
+    ...broughtRoutes(services, largestReport),
     route(fetchReports, async ({ in: { round: id } }) => {
       const round = await books.round(id);
       // Of labs without a desk the report comes as a file; where none has one, nothing can be fetched at all.

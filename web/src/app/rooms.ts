@@ -19,6 +19,7 @@ import { purgeRoom } from '../purge/room.ts';
 import { readRoom } from '../read/room.ts';
 import { readyRoom } from '../ready/room.ts';
 import { registersRoom } from '../registers/room.ts';
+import { reportsRoom } from '../reports/room.ts';
 import { roundRoom } from '../round/room.ts';
 import { tapRoom } from '../tap/room.ts';
 import { todayRoom } from '../today/room.ts';
@@ -30,6 +31,7 @@ export const rooms: readonly WebRoom[] = [
   dueRoom,
   planRoom,
   registersRoom,
+  reportsRoom,
   accessRoom,
   readyRoom,
   benchRoom,

@@ -1,4 +1,5 @@
 import { boundsOf, type JudgedResult } from '@fonte/core/limits';
+import './verdict.css';
 
 const [width, height] = [300, 34];
 

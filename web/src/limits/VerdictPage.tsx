@@ -1,10 +1,9 @@
 import { sayRecordOfBox } from '@fonte/core/custody';
 import { sayCount, sayCultureDoubt, sayLimits, type CultureBook } from '@fonte/core/culture';
-import { groupsConcerned, sayBecause, sayMissing, type SumVerdict, waterOf } from '@fonte/core/limits';
-import { inText, parameter } from '@fonte/core/parameters';
+import { waterOf } from '@fonte/core/limits';
+import { parameter } from '@fonte/core/parameters';
 import { measuredOf } from '@fonte/core/read';
 import { benchCount, recordOfBottle, type RoundResult, type RoundVerdict, type VisitVerdict } from '@fonte/core/round';
-import { showExact, showNumber, unitLabel } from '@fonte/core/units';
 import { Link } from 'react-router';
 import { saySample } from '@fonte/core/tap';
 import { FollowUps } from '../act/index.ts';
@@ -15,17 +14,17 @@ import { Empty } from '../feedback/Feedback.tsx';
 import { useRound } from '../book/useRound.ts';
 import { Mark } from '../theme/Mark.tsx';
 import { verdictWords as words } from './verdictWords.ts';
-import { How } from '../working/Figure.tsx';
 import { Blanks, Refused } from './Beside.tsx';
 import { aboutResult } from './aboutResult.ts';
 import { headline } from './headline.ts';
 import { OnSite } from './OnSite.tsx';
+import { Others } from './Others.tsx';
+import { SomePeople, Sum } from './Sums.tsx';
 import { WorkedOut } from './WorkedOut.tsx';
 import { JudgeAnew } from './JudgeAnew.tsx';
 import { useLeadingLimits } from '../editions/leading.ts';
 import { ledBy } from './leading.ts';
 import { LimitScale } from './LimitScale.tsx';
-import './verdict.css';
 
 /** The verdict in one sentence, bacteria first; then each result on its own scale. */
 export function VerdictPage() {
@@ -116,7 +115,7 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
           <span>Registered as a monitoring well: the values for drinking water are a comparison.</span>
         </p>
       )}
-      <SomePeople of={verdict} />
+      {verdict.use === 'supply' && <SomePeople of={verdict.judged} />}
       <ul className="judged plain">
         {verdict.sums
           .filter((sum) => sum.state !== 'meets')
@@ -138,57 +137,6 @@ function AtPoint({ verdict, ofRound }: { verdict: VisitVerdict; ofRound: RoundVe
   );
 }
 
-/** Who has to be told of a number that others may drink. */
-function SomePeople({ of: { use, judged } }: { of: VisitVerdict }) {
-  const groups = use === 'supply' ? groupsConcerned(judged.map(({ result }) => result)) : [];
-  if (groups.length === 0) return null;
-  return (
-    <ul className="plain stack" aria-label="For some people">
-      {groups.map(({ parameter: id, over, unit, who, says, source }) => (
-        <li key={id} className="finding question small">
-          <Mark kind="question" />
-          <span>
-            <span className="strong">{who}:</span> {inText(id)} is over {showExact(over)} {unitLabel(unit)}. {says}{' '}
-            <span className="soft">{shownSource(source)}</span>
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-/** A sum as far as it is known: from what was found to what may be there; against its own value, or as a share of 1. */
-function SumNumber({ sum: { low, high, of } }: { sum: SumVerdict }) {
-  const most = of?.most ?? 1;
-  const shown = (share: number) => (of ? showExact(share * most) : showNumber(share, 2));
-  const known =
-    shown(low) === shown(high) ? shown(high) : Number.isFinite(high) ? `${shown(low)} to ${shown(high)}` : `${shown(low)} or more`;
-  return (
-    <span className="number">
-      {known}
-      <span className="unit">{of ? unitLabel(of.unit) : 'of 1'}</span>
-    </span>
-  );
-}
-
-function Sum({ sum }: { sum: SumVerdict }) {
-  const [word, kind, tone] = words[sum.state];
-  return (
-    <li className={sum.state}>
-      <span className="strong">{sum.rule.name}</span>
-      <SumNumber sum={sum} />
-      <span />
-      <span className={`word tone-${tone}`}>
-        <Mark kind={kind} />
-        {word}
-      </span>
-      <span className="small soft">
-        {sayMissing(sum)} {sum.rule.place}. <How working={sum.working} label="How it came about" />
-      </span>
-    </li>
-  );
-}
-
 /** A count of the own bench as it was made: a most probable number, not what a judgement makes of it. */
 function asCounted(cultures: CultureBook, { bottle, parameter: of }: RoundResult['result']): { text: string; unit: string } {
   const found = benchCount(cultures, bottle);
@@ -197,7 +145,7 @@ function asCounted(cultures: CultureBook, { bottle, parameter: of }: RoundResult
 
 function Line({ one }: { one: RoundResult }) {
   const { round } = useRound();
-  const { result, verdict, others, sample } = one;
+  const { result, verdict, sample } = one;
   const [word, kind, tone] = words[verdict.state];
   const { text, unit } = one.bench === undefined ? asPrinted(result) : asCounted(round.cultures, result);
   const bottle = round.bottles.find(({ id }) => id === result.bottle);
@@ -232,17 +180,7 @@ function Line({ one }: { one: RoundResult }) {
             : `Told ${showMoment(one.known, round.plan.zone)}.`}
         {result.labLimit ? ` The lab’s own limit: ${result.labLimit}.` : ''}
       </span>
-      {others.length > 0 && (
-        <ul className="others plain small">
-          {others.map(({ set, verdict: other }) => (
-            <li key={refOf(set)} className={`tone-${words[other.state][2]}`}>
-              <Mark kind={words[other.state][1]} size={13} />
-              {set.name}: {words[other.state][0].toLowerCase()}
-              {other.state === 'no-value' ? '' : `. ${sayBecause(result.parameter, other.because)}`}
-            </li>
-          ))}
-        </ul>
-      )}
+      <Others of={one} />
     </li>
   );
 }

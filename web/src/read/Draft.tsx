@@ -1,19 +1,13 @@
 import { newId } from '@fonte/core/book';
-import { parameter } from '@fonte/core/parameters';
 import {
   draftReport,
-  lineIn,
   overlapsOf,
   readReportWith,
   reportRead,
-  sayLine,
-  sayPlace,
-  sayRow,
   unsaidOverlap,
   type Mapping,
   type OtherRound,
   type ReportDraft,
-  type Role,
   type RoundReport,
 } from '@fonte/core/read';
 import { Button } from 'antd';
@@ -22,7 +16,6 @@ import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { call } from '../api/call.ts';
 import { sayConsequence } from '../book/consequences.ts';
-import { DataTable } from '../feedback/DataTable.tsx';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
@@ -31,19 +24,8 @@ import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
 import { now } from '../time/clock.ts';
 import { useDraft } from '../units/useDraft.ts';
-import './read.css';
-import { Columns } from './Columns.tsx';
-import { FileQuestions } from './FileQuestions.tsx';
-import { Results } from './Results.tsx';
-import { Sheets } from './Sheets.tsx';
+import { ReadAs, withColumns } from './ReadAs.tsx';
 import { Standing } from './Standing.tsx';
-import { Layout } from './Layout.tsx';
-
-/** What was said of a file, with the columns that are proposed where none were said. */
-function withColumns(said: Mapping | undefined, proposed: Mapping): Mapping {
-  if (!said) return proposed;
-  return Object.keys(said.columns).length > 0 ? said : { ...proposed, ...said, columns: proposed.columns };
-}
 
 /** Which column is what, what that makes of the rows, and what could not be understood. */
 export function Draft({ report }: { report: RoundReport }) {
@@ -72,10 +54,6 @@ export function Draft({ report }: { report: RoundReport }) {
   // What was said last, also while the server reads the file anew: an answer given meanwhile takes none back.
   const draft = { ...answered, mapping: withColumns(mapping, answered.mapping) };
 
-  const assign = (column: number, role: Role | '') => {
-    const kept = Object.entries(draft.mapping.columns).filter(([name, index]) => index !== column && name !== role);
-    setMapping({ ...draft.mapping, columns: Object.fromEntries(role === '' ? kept : [...kept, [role, column]]) });
-  };
   const answer = (change: Partial<Mapping>) => setMapping({ ...draft.mapping, ...change });
   const unsaid = unsaidOverlap(overlapsOf(draft.results, round.reports, report.sha256), draft.mapping.replaces);
   const isStatusOpen = draft.status === 'preliminary' && !draft.mapping.status;
@@ -93,29 +71,10 @@ export function Draft({ report }: { report: RoundReport }) {
     });
   return (
     <>
-      <Sheets draft={draft} choose={setMapping} />
-      {draft.refusal?.code !== 'several-sheets' && (
-        <>
-          <Columns draft={draft} assign={assign} />
-          <Layout draft={draft} answer={setMapping} />
-        </>
-      )}
-      {draft.refusal && draft.refusal.code !== 'several-sheets' && (
-        <p className="finding stop" role="alert">
-          <Mark kind="stop" />
-          <span>
-            {sayPlace(draft.refusal)} <span className="small">{sayLine(draft.parts, draft.refusal.line)}.</span>{' '}
-            {draft.refusal.code === 'limit-as-result' && (
-              <Button onClick={() => answer({ isLimitTheResult: true })}>It holds the results all the same</Button>
-            )}
-          </span>
-        </p>
-      )}
-      <FileQuestions draft={draft} answer={answer} />
-      <Standing draft={draft} report={report} reports={round.reports} answer={answer} />
-      <Elsewhere rounds={answered.elsewhere} />
-      <Unread draft={draft} />
-      <Results draft={draft} />
+      <ReadAs draft={draft} change={setMapping}>
+        <Standing draft={draft} report={report} reports={round.reports} answer={answer} />
+        <Elsewhere rounds={answered.elsewhere} />
+      </ReadAs>
       <GoneWith draft={draft} report={report} />
       <Said say={say} />
       <div>
@@ -175,77 +134,5 @@ function GoneWith({ draft, report: { sha256 } }: { draft: ReportDraft; report: R
         </ul>
       </div>
     </div>
-  );
-}
-
-/** The column that says on which sheet or page a row stands. */
-const partColumn = ({ parts }: ReportDraft) =>
-  parts.length > 0 ? [{ title: 'On', render: (row: { line: number }) => lineIn(parts, row.line).part }] : [];
-
-function Unread({ draft }: { draft: ReportDraft }) {
-  const missing = draft.missing.filter((line) => line.parameters.length > 0);
-  return (
-    <>
-      {draft.unreadCount > 0 && (
-        <section className="stack">
-          <h2 className="word tone-question">
-            <Mark kind="question" />
-            Not understood: {draft.unreadCount} of {draft.rowCount} rows
-          </h2>
-          <DataTable
-            label="Rows not understood"
-            rows={draft.unread.slice(0, 30)}
-            rowKey={(row) => `${row.line} ${row.column} ${row.code}`}
-            columns={[
-              ...partColumn(draft),
-              { title: 'Line', isNumber: true, render: (row) => lineIn(draft.parts, row.line).line },
-              { title: 'Column', isNumber: true, render: (row) => row.column },
-              { title: 'It says', render: (row) => row.cell || '(empty)' },
-              { title: 'Why not', render: (row) => sayRow(draft.parts, row) },
-            ]}
-          />
-          {draft.unreadCount > 30 && <p className="soft">and {draft.unreadCount - 30} more</p>}
-        </section>
-      )}
-      {draft.doubts.length > 0 && (
-        <details className="finding question" open={draft.doubts.length < 6}>
-          <summary className="strong">
-            Look at these again: {draft.doubts.length === 1 ? '1 row is' : `${draft.doubts.length} rows are`} unusual, or at odds with the
-            book
-          </summary>
-          <ul className="plain">
-            {draft.doubts.slice(0, 30).map((row) => (
-              <li key={`${row.line} ${row.column} ${row.code}`}>
-                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayRow(draft.parts, row)}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      {draft.apartCount > 0 && (
-        <details>
-          <summary>Set apart, no results of this round: {draft.apartCount === 1 ? '1 row' : `${draft.apartCount} rows`}</summary>
-          <ul>
-            {draft.apart.slice(0, 30).map((row) => (
-              <li key={`${row.line} ${row.column}`}>
-                {sayLine(draft.parts, row.line)}: “{row.cell}”. {sayRow(draft.parts, row)}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      {missing.length > 0 && (
-        <details>
-          <summary>Asked for and not in the report: {missing.reduce((sum, line) => sum + line.parameters.length, 0)}</summary>
-          <ul>
-            {missing.map((line) => (
-              <li key={line.bottle}>
-                {line.bottle}: {line.parameters.map((one) => parameter(one).name).join(', ')}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </>
   );
 }

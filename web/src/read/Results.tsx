@@ -14,7 +14,8 @@ function readAs(result: LabResult): string {
   return `${text}${by} ${result.value === null ? '' : unit || unitLabel(own)}${result.estimated ? ' (estimate)' : ''}`.trim();
 }
 
-export function Results({ draft }: { draft: ReportDraft }) {
+/** What of a report would be written down; `of` is what it calls what it measured. */
+export function Results({ draft, of }: { draft: ReportDraft; of: 'Bottle' | 'Sample' }) {
   if (draft.results.length === 0) return null;
   return (
     <section className="stack">
@@ -24,7 +25,7 @@ export function Results({ draft }: { draft: ReportDraft }) {
         rows={draft.results}
         rowKey={measuredOf}
         columns={[
-          { title: 'Bottle', render: (result) => result.bottle },
+          { title: of, render: (result) => result.bottle },
           { title: 'What', render: (result) => `${parameter(result.parameter).name}${result.fraction ? `, ${result.fraction}` : ''}` },
           { title: 'The lab writes', isNumber: true, render: ({ written }) => `${written.result} ${written.unit}` },
           { title: 'Read as', isNumber: true, render: (result) => <span className="strong">{readAs(result)}</span> },

@@ -26,6 +26,7 @@ const names: Record<RegisterName, [one: string, many: string]> = {
   criteria: ['stability criterion', 'stability criteria'],
   limits: ['limit set', 'limit sets'],
   loggers: ['logger record', 'logger records'],
+  reports: ['report brought', 'reports brought'],
   labs: ['lab', 'labs'],
   people: ['person', 'people'],
   devices: ['device', 'devices'],

@@ -14,6 +14,7 @@ const names: Record<RegisterName, { title: string; one: string }> = {
   criteria: { title: 'Stability criteria', one: 'a criterion' },
   limits: { title: 'Limit sets', one: 'a limit set' },
   loggers: { title: 'Logger records', one: 'a logger record' },
+  reports: { title: 'Reports brought', one: 'a report' },
   people: { title: 'People', one: 'a person' },
   devices: { title: 'Devices', one: 'a device' },
 };

@@ -14,7 +14,7 @@ export function useRegister<S extends z.ZodType<{ id: string }>>(
   register: RegisterName,
   kind: EntryKind<string, S>,
   /** Where one goes on afterwards. */
-  after = `/${register}`,
+  after: string | ((said: z.output<S>) => string) = `/${register}`,
 ) {
   const { me, renew } = useSession();
   const navigate = useNavigate();
@@ -24,7 +24,7 @@ export function useRegister<S extends z.ZodType<{ id: string }>>(
     kept();
     await mutate((key) => typeof key === 'string' && key.includes(`/api/${register}`));
     if (register === 'people') await renew();
-    await navigate(after);
+    await navigate(typeof after === 'string' ? after : after(said));
   };
 }
 

@@ -24,7 +24,8 @@ export function doubtCollected(row: TableRow, { mapping, words, bottles }: RowCo
   const { cell, fail } = reader(row, mapping);
   const { filledOn, filledTime } = bottles.get(label)!;
   const written = cell('collected');
-  if (written !== '' && !words.days(written).includes(filledOn)) return fail('collected', 'other-day', { day: filledOn });
+  if (written !== '' && filledOn !== '' && !words.days(written).includes(filledOn))
+    return fail('collected', 'other-day', { day: filledOn });
   const time = words.time(cell('collectedTime')) ?? words.time(written);
   if (!time || !filledTime || time === filledTime) return null;
   return fail(cell('collectedTime') === '' ? 'collected' : 'collectedTime', 'other-time', { time: filledTime });

@@ -103,7 +103,7 @@ export function whoseSamples(
     if (Object.hasOwn(said, name)) return bottles.has(said[name]!) ? { is: 'ours', label: said[name]! } : { is: 'other' };
     const own = known(name);
     if (own) return own;
-    if (qualitySamples.test(fold(name))) return { is: 'quality' };
+    if (isQualitySample(name)) return { is: 'quality' };
     const text = fold(name);
     const isSlip = (one: string) =>
       text.length >= leastLetters && Math.abs(one.length - text.length) <= slip && distance(one, text) <= slip;
@@ -122,6 +122,9 @@ export function whoseSamples(
   for (const name of all) told.set(name, tell(name));
   return (name) => told.get(name) ?? tell(name);
 }
+
+/** Whether the name of a sample is one that labs give to their own quality control. */
+export const isQualitySample = (name: string): boolean => qualitySamples.test(fold(name));
 
 /** Whether a row is a number that the lab took for its own quality control, by the kind of sample or by what was measured. */
 export const isQuality = (kind: string, name: string): boolean => qualityKinds.test(fold(kind)) || qualityNames.test(name.toLowerCase());

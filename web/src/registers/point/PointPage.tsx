@@ -13,6 +13,7 @@ import { siteZone, showMoment } from '../../time/show.ts';
 import { May } from '../../session/May.tsx';
 import { Seen } from '../scout/Seen.tsx';
 import { Levels } from './Levels.tsx';
+import { Brought } from './Brought.tsx';
 import { Facts } from './Facts.tsx';
 import { KnownPoint } from './KnownPoint.tsx';
 import { Pictures } from './Pictures.tsx';
@@ -68,6 +69,7 @@ function Known({ point }: { point: Point }) {
         </div>
       </div>
       <Results point={point.id} />
+      <Brought point={point.id} />
     </div>
   );
 }

@@ -1,0 +1,4 @@
+export { LimitScale } from './LimitScale.tsx';
+export { Others } from './Others.tsx';
+export { SomePeople, Sum } from './Sums.tsx';
+export { verdictWords } from './verdictWords.ts';
