@@ -11,8 +11,8 @@ import { typedOut } from './strangers/typed-out.ts';
 const floors = { right: 500, of: 504, answered: 502, typed: 378 };
 /** What a person would answer to what a file asks, where its truth says it. */
 const answers: Readonly<Record<string, Mapping>> = { 'en-x03-sheets-superseded.xlsx': { columns: {}, sheets: ['Results'] } };
-/** Read though two readings exist: an interval that excludes its number, a unit a thousand off in one row, a blank among digits. */
-const silentKnown = ['en-07', 'en-13', 'fr-04'];
+/** Read though a person may ask: a blank parts thousands (ISO 80000-1), also where one number of a file has it. */
+const silentKnown = ['fr-04'];
 
 describe('reports of strangers', async () => {
   const scores: Score[] = [];
@@ -64,5 +64,5 @@ describe('reports of strangers', async () => {
       right += one.right;
     }
     expect(right).toBeGreaterThanOrEqual(floors.typed);
-  });
+  }, 120_000);
 });

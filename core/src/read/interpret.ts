@@ -6,7 +6,7 @@ import { doubtCollected } from './rows/collected.ts';
 import { byFilling, fileWords, reader, type RowContext } from './rows/context.ts';
 import { labelsKnown, visitsByCode, whoseSamples } from './rows/labels.ts';
 import { apartCodes, readRow } from './rows/row.ts';
-import { headedUnits, pptSaid, styleOf } from './rows/style.ts';
+import { headedUnits, inSeveralUnits, pptSaid, styleOf } from './rows/style.ts';
 import { keyOf, oneOf, partsOverWholes, withFractions, type Read } from './rows/together.ts';
 import { isUnusual } from './rows/unusual.ts';
 import { toLong, type Long } from './shape/layout.ts';
@@ -70,11 +70,13 @@ function readPart(
   { style, whose, filledAt, bottles }: Pick<RowContext, 'style' | 'whose' | 'filledAt' | 'bottles'>,
 ): { found: Read[]; unread: Unread[]; apart: Unread[]; context: RowContext } {
   const { table, mapping, given, own } = part;
+  const words = fileWords(style);
   const context: RowContext = {
     mapping,
     bottles,
     style,
-    words: fileWords(style),
+    words,
+    inSeveralUnits: inSeveralUnits(table, mapping, words),
     whose,
     filledAt,
     headed: headedUnits(given, own),

@@ -112,6 +112,7 @@ const placeWords: Words = {
   'bound-under-limit': 'Less than a number that is itself below the reporting limit.',
   'unit-slip':
     'This is far from what is usual, and the limit beside it has another unit or is a thousand times smaller. Is the unit right?',
+  'outside-interval': 'The interval beside this number does not hold it.',
   'part-over-whole': 'There is more of the part than of the whole: dissolved over total, or chromium (VI) over chromium.',
   'two-columns': ({ other }) => `Another column of results says ${other}.`,
   'point-contradicts': ({ point }) => `The row names the point ${point}, and the label another one.`,

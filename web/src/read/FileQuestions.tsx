@@ -79,6 +79,7 @@ const confirmWords: Record<ConfirmCode, string> = {
   'under-own-limit': 'Numbers below the lab’s own limit, with nothing that says why. Are they right?',
   'bound-under-limit': '“Less than” a number that is itself below the reporting limit. Is the number right?',
   'unit-slip': 'Numbers far from what is usual, with a limit in another unit or a thousand times smaller. Is their unit right?',
+  'outside-interval': 'Numbers that lie outside of the interval that stands beside them. Are they right?',
   'part-over-whole': 'More of a part than of the whole, as dissolved over total. Are both right?',
   'other-decimal': 'Numbers with another decimal mark than the rest of the file. Is the mark before decimals?',
   'two-columns': 'Two columns of results say different things. Does the one that is chosen above hold?',

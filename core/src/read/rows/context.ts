@@ -1,3 +1,4 @@
+import type { ParameterId } from '../../parameters/index.ts';
 import type { UnitId } from '../../units/index.ts';
 import type { Data } from '../../findings/index.ts';
 import type { BottleAtLab, BottlesByLabel } from '../at-lab.ts';
@@ -102,6 +103,8 @@ export interface RowContext {
   twiceNumbered: ReadonlySet<string>;
   /** The visits that codes of points stand for. */
   visits: ReadonlyMap<string, string>;
+  /** What the file gives in more than one unit. */
+  inSeveralUnits: ReadonlySet<ParameterId>;
   /** What the file itself says that ppt is: `ppt (ng/L)`. */
   pptIs: UnitId | null;
 }

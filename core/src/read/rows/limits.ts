@@ -105,12 +105,13 @@ export function mayBeSlip(
   result: LabResult,
   from: Reader,
   limitUnits: readonly (CalledUnit | null | undefined)[],
-  { words }: RowContext,
+  { words, inSeveralUnits }: RowContext,
   unit: CalledUnit | null,
 ): boolean {
   if (!unit || result.form !== 'value' || result.value === null) return false;
   const { reportingLimit } = result;
-  if (isUnusual(result) && reportingLimit !== null && result.value > reportingLimit * farOverLimit) return true;
+  const mayBeOther = isUnusual(result) || inSeveralUnits.has(result.parameter);
+  if (mayBeOther && reportingLimit !== null && result.value > reportingLimit * farOverLimit) return true;
   if (!limitUnits.some((one) => one && one.unit !== unit.unit)) return false;
   const guide = splitUnit(from.cell('limit')) ? words.limit(from.cell('limit')) : null;
   const taken = guide?.value != null && guide.unit ? into(result.parameter, guide.unit, guide.unit.as) : null;
@@ -120,5 +121,5 @@ export function mayBeSlip(
 
 /** So many times a lab's own value a number is rather in another unit. Common practice: units are a thousand apart. */
 const farOver = 50;
-/** So many times the lab's own limit what is unusual anyway is rather in another unit. */
+/** So many times the lab's own limit what is unusual anyway, or in several units in this file, is rather in another unit. */
 const farOverLimit = 1000;

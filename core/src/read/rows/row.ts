@@ -129,7 +129,21 @@ function contradicted(
     const twice = toConfirm(from, mapping, 'result', 'two-columns', { other: second });
     if (twice) return twice;
   }
+  if (value !== null && !isWithin(value, from, context)) {
+    const outside = toConfirm(from, mapping, 'result', 'outside-interval');
+    if (outside) return outside;
+  }
   return mayBeSlip(result, from, limits.units, context, found) ? toConfirm(from, mapping, 'result', 'unit-slip') : null;
+}
+
+/** Whether a number lies in the interval that stands beside it; an end that is not there, or is no number, is no end. */
+function isWithin(value: number, { cell }: Reader, { style }: RowContext): boolean {
+  const end = (role: Role) => {
+    const read = readValue(cell(role), '', style);
+    return read.ok ? read.value : null;
+  };
+  const [from, to] = [end('intervalFrom'), end('intervalTo')];
+  return (from === null || value >= from) && (to === null || value <= to);
 }
 
 /** Whether another column of results says another number than this one, by more than it is rounded. */

@@ -1,11 +1,12 @@
-import { styleShown } from '../../units/index.ts';
+import { isCounted, type ParameterId } from '../../parameters/index.ts';
+import { styleShown, type UnitId } from '../../units/index.ts';
 import { unitCalled, unitInHeading } from '../cells/names.ts';
 import type { CellStyle } from '../cells/value.ts';
 import type { Mapping } from '../mapping.ts';
 import type { Long } from '../shape/layout.ts';
 import { boundsSaid, flagsOf, legendOf } from '../shape/legend.ts';
 import type { LabTable } from '../shape/table.ts';
-import type { RowContext } from './context.ts';
+import type { FileWords, RowContext } from './context.ts';
 
 /** How the numbers of a file are written, and what its flags mean: as a person said, else as the file shows. */
 export function styleOf(parts: readonly Long[], { preamble, hasNumbers }: LabTable, { decimals, flags, confirmed }: Mapping): CellStyle {
@@ -53,4 +54,17 @@ export function pptSaid({ rows }: LabTable, { columns }: Mapping): RowContext['p
     rows.flatMap(({ cells }) => (/^\s*ppt\b.*\S/i.test(cells[column] ?? '') ? (unitCalled(cells[column]!)?.unit ?? []) : [])),
   );
   return said.size === 1 ? [...said][0]! : null;
+}
+
+/** What a table gives in more than one unit: there a number may have been left in the other. */
+export function inSeveralUnits({ rows }: LabTable, { columns }: Mapping, words: FileWords): RowContext['inSeveralUnits'] {
+  const { parameter: names, unit } = columns;
+  if (names === undefined || unit === undefined) return new Set();
+  const units = new Map<ParameterId, Set<UnitId>>();
+  for (const { cells } of rows) {
+    const id = words.named(cells[names] ?? '')?.parameter;
+    const called = words.unit(cells[unit] ?? '')?.unit;
+    if (id && called && !isCounted(id)) units.set(id, (units.get(id) ?? new Set()).add(called));
+  }
+  return new Set([...units].flatMap(([id, found]) => (found.size > 1 ? [id] : [])));
 }

@@ -23,6 +23,8 @@ export const roles = [
   'limitUnit',
   'client',
   'labNumber',
+  'intervalFrom',
+  'intervalTo',
 ] as const;
 export type Role = (typeof roles)[number];
 
@@ -47,6 +49,8 @@ export const roleNames: Record<Role, string> = {
   limitUnit: 'Unit of the limits',
   client: 'Client',
   labNumber: 'Number of the lab',
+  intervalFrom: 'Interval from',
+  intervalTo: 'Interval to',
 };
 
 export const headings: Record<Role, readonly string[]> = {
@@ -470,5 +474,40 @@ export const headings: Record<Role, readonly string[]> = {
     'numerodelaboratorio',
     'labornummer',
     'labornr',
+  ],
+  /** The ends of a confidence interval, as they stand beside a most probable number. */
+  intervalFrom: [
+    '95lower',
+    'lower95',
+    '95lcl',
+    'lcl',
+    'lowerci',
+    'lowercl',
+    'lowerconfidencelimit',
+    'cilower',
+    'icinferior',
+    'ic95inferior',
+    'ic95inf',
+    'inferior95',
+    'borneinferieure',
+    'vbunten',
+    'vertrauensgrenzeunten',
+  ],
+  intervalTo: [
+    '95upper',
+    'upper95',
+    '95ucl',
+    'ucl',
+    'upperci',
+    'uppercl',
+    'upperconfidencelimit',
+    'ciupper',
+    'icsuperior',
+    'ic95superior',
+    'ic95sup',
+    'superior95',
+    'bornesuperieure',
+    'vboben',
+    'vertrauensgrenzeoben',
   ],
 };

@@ -9,6 +9,8 @@ export const confirmCodes = [
   'bound-under-limit',
   /** A number far from what is usual, in another unit than the limit beside it. */
   'unit-slip',
+  /** The interval that stands beside a number does not hold it. */
+  'outside-interval',
   /** More of a part than of the whole. */
   'part-over-whole',
   /** A number with the decimal mark that the others do not have. */
