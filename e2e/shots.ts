@@ -166,8 +166,23 @@ await see(page, 'Field book');
 await click(page, 'The day', 'link');
 await see(page, 'all were weighed');
 await shot('day');
-await page.goto(`${server.address}/due`, { waitUntil: 'networkidle0' });
-await see(page, 'Bacteria in the network');
-await shot('due');
+await page.goto(`${server.address}/reports/new`, { waitUntil: 'networkidle0' });
+await click(page, 'Paste text');
+await type(
+  page,
+  'Text of the report',
+  'Your water of 20 November\n\nE. coli: 0 CFU/100 mL\nLead: 12 µg/L\nArsenic: 3 µg/L\nNitrate as NO3: 41 mg/L\nManganese < 5 µg/L\n',
+);
+await click(page, 'Read it');
+await see(page, 'What would be written down');
+await type(page, 'Which water', 'House at the bend, kitchen tap');
+await type(page, 'Sampled on', '2026-11-20');
+await page.keyboard.press('Enter');
+await option(page, 'Which kind', 'Private well');
+await option(page, 'Water', 'Private');
+await type(page, 'Who took the sample', 'the household');
+await click(page, 'Write it down');
+await see(page, 'Over a value: Lead');
+await shot('brought');
 await browser.close();
 await server.stop();

@@ -63,7 +63,7 @@ function BroughtForm({ thing }: { thing: BroughtReport | null }) {
     },
     check: (): FieldProblem[] => {
       if (reading.error) return [{ path: 'mapping', message: 'This file cannot be read: take another, or paste its text.' }];
-      if (!draft || isValidating) return [{ path: 'mapping', message: 'The file is being read: once more in a moment.' }];
+      if (!draft) return [{ path: 'mapping', message: 'The file is being read: once more in a moment.' }];
       if (draft.refusal) return [{ path: 'mapping', message: sayPlace(draft.refusal) }];
       return draft.results.length === 0 ? [{ path: 'mapping', message: 'No row was understood: there is nothing to write down.' }] : [];
     },
@@ -93,7 +93,7 @@ function BroughtForm({ thing }: { thing: BroughtReport | null }) {
   return (
     <>
       <h1>{thing ? thing.name : 'A report that somebody brought'}</h1>
-      <EntryForm of={form} submit={thing ? 'Write the change' : 'Write it down'} enter="nothing">
+      <EntryForm of={form} submit={thing ? 'Write the change' : 'Write it down'} enter="nothing" disabled={isValidating}>
         <FileIn keep={keep} file={file} set={(chosen) => form.set({ file: chosen, mapping: undefined, sample: undefined })} />
         <Field name="file" label="">
           <NoControl />
