@@ -21,6 +21,7 @@ export * from './missing.ts';
 export * from './expected.ts';
 export * from './report.ts';
 export * from './brought.ts';
+export { LabLine, tableOfRecords } from './records.ts';
 export * from './reports.ts';
 export * from './standing.ts';
 export * from './words.ts';

@@ -45,7 +45,7 @@ const placeWords: Words = {
   'pdf-locked': 'This PDF needs a password. Save it without one, or type the results in.',
   'pdf-picture': 'This PDF holds pictures of pages and no text. Type the results in.',
   'too-many-pages': ({ most }) => `This PDF has more than ${most} pages.`,
-  'not-a-table': 'This is no CSV but markup or JSON. Export the report as CSV.',
+  'not-a-table': 'This is markup, or JSON that holds no list of results. Export the report as CSV.',
   'no-workbook': 'This is no Excel workbook that can be read. Export the report as CSV.',
   'several-sheets': 'Several sheets have tables. Choose the ones with the results of this report.',
   quotes: 'A quotation mark is not closed or stands in the wrong place.',
