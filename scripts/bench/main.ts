@@ -4,6 +4,7 @@ import { comeBack, fleet } from './fleet.ts';
 import { readKept, runsToSlip, slippedInBoth, writeKept } from './kept.ts';
 import { beQuiet, figures, measureMachine } from './measure.ts';
 import { exchange, register, today, wholeDatabase } from './registers.ts';
+import { printedReport } from './printed.ts';
 import { reports } from './reports.ts';
 import { deviceSync, firstPage, typing } from './page.ts';
 import { purge } from './purge.ts';
@@ -29,6 +30,7 @@ const parts = {
   register,
   exchange,
   reports,
+  printedReport,
   judging,
   wholeDatabase,
   startUp,

@@ -1,5 +1,5 @@
 import { parameter, type ParameterId } from '@fonte/core/parameters';
-import { measuredOf, type LabResult, type ReportDraft } from '@fonte/core/read';
+import { measuredOf, sayLine, type LabResult, type ReportDraft } from '@fonte/core/read';
 import { showExact, unitLabel } from '@fonte/core/units';
 import { DataTable } from '../feedback/DataTable.tsx';
 import { asPrinted } from './printed.ts';
@@ -27,6 +27,7 @@ export function Results({ draft, of }: { draft: ReportDraft; of: 'Bottle' | 'Sam
         columns={[
           { title: of, render: (result) => result.bottle },
           { title: 'What', render: (result) => `${parameter(result.parameter).name}${result.fraction ? `, ${result.fraction}` : ''}` },
+          { title: 'At', render: ({ line }) => <span className="soft">{sayLine(draft.parts, line)}</span> },
           { title: 'The lab writes', isNumber: true, render: ({ written }) => `${written.result} ${written.unit}` },
           { title: 'Read as', isNumber: true, render: (result) => <span className="strong">{readAs(result)}</span> },
           {
