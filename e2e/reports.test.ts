@@ -198,6 +198,28 @@ describe.sequential('a report in a file that is no text', () => {
     expect(await shows(page, 'Line 0')).toBe(false);
   });
 
+  it('is a picture, which stays before the eyes of whoever types its results in', async () => {
+    const photo = await plainPage(browser);
+    await photo.setContent('<h2>Report</h2><p>Lead 2.4 µg/L</p>');
+    const taken = await photo.screenshot();
+    await photo.close();
+    await page.setViewport(desk);
+    await open('report', 'Take in a file');
+    await give('photo.png', taken);
+    await see(page, 'This is a picture of a report.');
+    const isShown = () =>
+      page.waitForFunction(() => {
+        const shown = document.querySelector<HTMLImageElement>('.of-report');
+        return shown !== null && shown.naturalWidth > 0 && shown.getBoundingClientRect().top < window.innerHeight;
+      });
+    await page.setViewport(phone);
+    await see(page, 'This is a picture of a report.');
+    await click(page, 'Type results in');
+    await type(page, `Result of Silver in ${metals}`, '2.4');
+    await isShown();
+    expect([await overflow(page), await seriousBarriers(page)]).toEqual([0, []]);
+  });
+
   it('is read from lines that are pasted, which a reload does not lose', async () => {
     await page.setViewport(desk);
     await open('report', 'Take in a file');

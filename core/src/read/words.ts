@@ -39,6 +39,7 @@ const placeWords: Words = {
   'too-much': 'Reading this file takes more time or memory than a report should.',
   'not-text':
     'This is not CSV, an Excel workbook (.xlsx), a PDF or a message (.eml). It holds bytes that no text has. Save the report as one of them.',
+  picture: 'This is a picture of a report. It is kept; type the results in that you read on it.',
   'no-message': 'This message is damaged and cannot be read. Save what is attached to it, and take that in.',
   'nothing-in-message': 'No table was found in this message or in what is attached to it. Type the results in, or ask the lab for a file.',
   'no-pdf': 'This PDF is damaged and cannot be read. Ask the lab for it again, or type the results in.',

@@ -1,5 +1,14 @@
 import { addressOf } from '@fonte/core/endpoints';
-import { fetchReports, isToRead, reportFileTypes, reportFile, reportPutAside, takeReport, type RoundReport } from '@fonte/core/read';
+import {
+  fetchReports,
+  isToRead,
+  reportFileTypes,
+  reportFile,
+  reportPutAside,
+  sayPlace,
+  takeReport,
+  type RoundReport,
+} from '@fonte/core/read';
 import { bottlesAtLab, openAtLab } from '@fonte/core/round';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
@@ -90,7 +99,7 @@ export function ReportPage() {
         </May>
       </div>
       <Said say={say ?? fetching.say} />
-      {byHand === 'type' && <TypeIn done={shut} />}
+      {byHand === 'type' && <Typing picture={round.reports.findLast(isPicture)} done={shut} />}
       {byHand === 'paste' && <PasteIn keep={id} take={take} done={shut} />}
       {hasNone && round.reports.length === 0 && <p role="status">The lab has no report yet. It takes about a day.</p>}
       {round.reports.length === 0 && atLab === 0 && (
@@ -99,14 +108,34 @@ export function ReportPage() {
         </Empty>
       )}
       {round.reports.toReversed().map((report) => (
-        <Report key={report.sha256} report={report} />
+        <Report key={report.sha256} report={report} isTyping={byHand === 'type'} />
       ))}
     </div>
   );
 }
 
-function Report({ report }: { report: RoundReport }) {
+/** Whether a report is a picture, which only a person reads. */
+const isPicture = ({ fault, putAside }: RoundReport): boolean => fault?.code === 'picture' && !putAside;
+
+function Picture({ report: { sha256, name } }: { report: RoundReport }) {
+  const { id } = useRound();
+  return <img src={addressOf(reportFile, { in: { round: id, sha256 } })} alt={`The report ${name}`} className="of-report" />;
+}
+
+/** Results as a person reads them, off paper or off the picture of it that stands beside them. */
+function Typing({ picture, done }: { picture: RoundReport | undefined; done: () => void }) {
+  if (!picture) return <TypeIn done={done} />;
+  return (
+    <div className="beside-report">
+      <TypeIn done={done} />
+      <Picture report={picture} />
+    </div>
+  );
+}
+
+function Report({ report, isTyping }: { report: RoundReport; isTyping: boolean }) {
   const { id, round } = useRound();
+  const address = addressOf(reportFile, { in: { round: id, sha256: report.sha256 } });
   return (
     <section className="stack-wide">
       <p>
@@ -114,7 +143,7 @@ function Report({ report }: { report: RoundReport }) {
         <span className="soft">
           {(report.size / 1024).toFixed(1)} kB, {showMoment(report.at, round.plan.zone)}, kept under {report.sha256.slice(0, 12)}…
         </span>{' '}
-        <a href={addressOf(reportFile, { in: { round: id, sha256: report.sha256 } })} download>
+        <a href={address} download>
           Save the file
         </a>
       </p>
@@ -144,6 +173,15 @@ function Report({ report }: { report: RoundReport }) {
             <summary>Read it again with other columns</summary>
             <Draft report={report} />
           </details>
+          <PutAside report={report} />
+        </>
+      ) : isPicture(report) ? (
+        <>
+          <p className="finding note">
+            <Mark kind="note" />
+            <span>{sayPlace(report.fault!)}</span>
+          </p>
+          {!isTyping && <Picture report={report} />}
           <PutAside report={report} />
         </>
       ) : (

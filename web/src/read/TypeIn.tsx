@@ -12,9 +12,10 @@ import {
   type TypedResult,
 } from '@fonte/core/read';
 import { bottlesAtLab } from '@fonte/core/round';
-import { Button, Input, Segmented, Select, Table } from 'antd';
+import { Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { call, writeUnderFreeId } from '../api/call.ts';
+import { DataTable } from '../feedback/DataTable.tsx';
 import { Said } from '../feedback/Said.tsx';
 import { useAction } from '../feedback/useAction.ts';
 import { useRound } from '../book/useRound.ts';
@@ -88,17 +89,15 @@ export function TypeIn({ done }: { done: () => void }) {
       <section className="stack">
         <h2>Compare with the sheet</h2>
         <p className="soft">Check each line against the paper before you save.</p>
-        <Table<TypedResult>
-          dataSource={results}
+        <DataTable<TypedResult>
+          label="Results as they were typed"
+          rows={results}
           rowKey={({ bottle, parameter: id }) => `${bottle} ${id}`}
-          pagination={false}
-          size="small"
-          scroll={{ x: 'max-content' }}
           columns={[
-            { title: 'Bottle', dataIndex: 'bottle' },
-            { title: 'Parameter', render: (_, { parameter: id }) => parameter(id).name },
-            { title: 'Result', render: (_, { result, unit }) => <span className="strong">{`${result} ${unit}`}</span> },
-            { title: 'Reporting limit', dataIndex: 'reportingLimit' },
+            { title: 'Bottle', render: ({ bottle }) => bottle },
+            { title: 'Parameter', render: ({ parameter: id }) => parameter(id).name },
+            { title: 'Result', isNumber: true, render: ({ result, unit }) => <span className="strong">{`${result} ${unit}`}</span> },
+            { title: 'Reporting limit', isNumber: true, render: ({ reportingLimit }) => reportingLimit },
           ]}
         />
         <Said say={say} />
@@ -130,17 +129,16 @@ export function TypeIn({ done }: { done: () => void }) {
           />
         </p>
       )}
-      <Table<Row>
-        dataSource={rows}
-        pagination={false}
-        size="small"
-        scroll={{ x: 'max-content' }}
+      <DataTable<Row>
+        label="Results to type in"
+        rows={rows}
+        rowKey={({ key }) => key}
         columns={[
-          { title: 'Bottle', dataIndex: 'bottle' },
-          { title: 'Parameter', render: (_, { id }) => parameter(id).name },
+          { title: 'Parameter', render: ({ id }) => parameter(id).name },
+          { title: 'Bottle', render: ({ bottle }) => bottle },
           {
             title: 'Result',
-            render: (_, row) => {
+            render: (row) => {
               const problem = problemOf(row.key);
               return (
                 <>
@@ -159,7 +157,7 @@ export function TypeIn({ done }: { done: () => void }) {
           },
           {
             title: 'Unit',
-            render: (_, row) => (
+            render: (row) => (
               <Select
                 aria-label={`Unit of ${parameter(row.id).name} in ${row.bottle}`}
                 value={at(row).unit || null}
@@ -173,7 +171,7 @@ export function TypeIn({ done }: { done: () => void }) {
           },
           {
             title: 'Reporting limit',
-            render: (_, row) => (
+            render: (row) => (
               <Input
                 aria-label={`Reporting limit of ${parameter(row.id).name} in ${row.bottle}`}
                 value={at(row).reportingLimit}

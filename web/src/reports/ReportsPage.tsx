@@ -1,6 +1,7 @@
 import { reportBrought, registerLists } from '@fonte/core/registers';
 import { listRounds, sayNext } from '@fonte/core/round';
 import { showDate } from '@fonte/core/time';
+import { Button } from 'antd';
 import { Link } from 'react-router';
 import { useAnswer } from '../api/useAnswer.ts';
 import { usePages } from '../api/usePages.ts';
@@ -13,13 +14,6 @@ const ofReports = ['read-report', 'wait-for-report', 'settle-rows'];
 
 /** Reports of rounds that wait for somebody, and those of samples that somebody else took. */
 export function ReportsPage() {
-  const { items: rounds, error: roundsError, retry } = usePages(listRounds, {}, 50, (round) => `${round.date} ${round.code}`);
-  const { data, error, mutate } = useAnswer(registerLists.reports, { query: { limit: 500 } });
-  if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
-  if (roundsError && !rounds) return <Failed error={roundsError} retry={retry} />;
-  if (!data || !rounds) return <Loading what="the reports" />;
-  const waiting = rounds.filter(({ closed, overview }) => !closed && overview.next !== null && ofReports.includes(overview.next.code));
-  const latest = [...data].sort((a, b) => b.sampled.localeCompare(a.sampled));
   return (
     <>
       <div className="row between">
@@ -32,38 +26,65 @@ export function ReportsPage() {
       </div>
       <section className="stack">
         <h2>Of rounds</h2>
-        <DataTable
-          label="Rounds that wait for their report"
-          rows={waiting}
-          rowKey={({ id }) => id}
-          empty="No round waits for a report."
-          columns={[
-            { title: 'Round', render: ({ id, name }) => <Link to={`/rounds/${id}/report`}>{name}</Link> },
-            { title: 'Date', isShort: true, render: ({ date }) => showDate(date) },
-            { title: 'Code', render: ({ code }) => code },
-            { title: 'What is next', render: ({ overview }) => overview.next && sayNext(overview.next) },
-          ]}
-        />
+        <OfRounds />
       </section>
       <section className="stack">
         <h2>Of samples that somebody else took</h2>
-        <DataTable
-          label="Reports brought"
-          rows={latest}
-          rowKey={({ id }) => id}
-          empty="Nobody has brought a report yet."
-          columns={[
-            { title: 'Which water', render: ({ id, name }) => <Link to={`/reports/${id}`}>{name}</Link> },
-            { title: 'Sampled on', isShort: true, render: ({ sampled }) => showDate(sampled) },
-            { title: 'Whose', render: ({ whose }) => whose ?? '' },
-            { title: 'File', render: ({ file }) => file.name },
-            {
-              title: 'State',
-              render: ({ outOfUse, point }) => (outOfUse ? `Put aside: ${outOfUse}` : point ? 'At a point' : 'At no point yet'),
-            },
-          ]}
-        />
+        <Brought />
       </section>
     </>
+  );
+}
+
+function OfRounds() {
+  const { items, error, retry, more } = usePages(listRounds, {}, 50, (round) => `${round.date} ${round.code}`);
+  if (error && !items) return <Failed error={error} retry={retry} />;
+  if (!items) return <Loading what="the rounds" />;
+  const waiting = items.filter(({ closed, overview }) => !closed && overview.next !== null && ofReports.includes(overview.next.code));
+  return (
+    <>
+      <DataTable
+        label="Rounds that wait for their report"
+        rows={waiting}
+        rowKey={({ id }) => id}
+        empty="No round waits for a report."
+        columns={[
+          { title: 'Round', render: ({ id, name }) => <Link to={`/rounds/${id}/report`}>{name}</Link> },
+          { title: 'Date', isShort: true, render: ({ date }) => showDate(date) },
+          { title: 'Code', render: ({ code }) => code },
+          { title: 'What is next', render: ({ overview }) => overview.next && sayNext(overview.next) },
+        ]}
+      />
+      {more && (
+        <div>
+          <Button onClick={more}>Earlier rounds</Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+function Brought() {
+  const { data, error, mutate } = useAnswer(registerLists.reports, { query: { limit: 500 } });
+  if (error && !data) return <Failed error={error} retry={() => void mutate()} />;
+  if (!data) return <Loading what="the reports" />;
+  const latest = [...data].sort((a, b) => b.sampled.localeCompare(a.sampled));
+  return (
+    <DataTable
+      label="Reports brought"
+      rows={latest}
+      rowKey={({ id }) => id}
+      empty="Nobody has brought a report yet."
+      columns={[
+        { title: 'Which water', render: ({ id, name }) => <Link to={`/reports/${id}`}>{name}</Link> },
+        { title: 'Sampled on', isShort: true, render: ({ sampled }) => showDate(sampled) },
+        { title: 'Whose', render: ({ whose }) => whose ?? '' },
+        { title: 'File', render: ({ file }) => file.name },
+        {
+          title: 'State',
+          render: ({ outOfUse, point }) => (outOfUse ? `Put aside: ${outOfUse}` : point ? 'At a point' : 'At no point yet'),
+        },
+      ]}
+    />
   );
 }
