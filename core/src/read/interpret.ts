@@ -3,6 +3,7 @@ import type { LabResult } from './entries.ts';
 import { refuseMapping, type Mapping } from './mapping.ts';
 import { proposeMapping } from './propose.ts';
 import { doubtCollected } from './rows/collected.ts';
+import { whatOf } from './rows/confirm.ts';
 import { byFilling, fileWords, reader, type RowContext } from './rows/context.ts';
 import { labelsKnown, visitsByCode, whoseSamples } from './rows/labels.ts';
 import { apartCodes, readRow } from './rows/row.ts';
@@ -142,7 +143,8 @@ export function interpret(given: LabTable, said: Mapping, bottles: BottlesByLabe
     const { row, result, mapping } = one;
     if (over.has(one)) {
       const isOut = said.confirmed?.['part-over-whole'] === 'out';
-      (isOut ? apart : unread).push(reader(row, mapping).fail('result', isOut ? 'left-out' : 'part-over-whole'));
+      const from = reader(row, mapping);
+      (isOut ? apart : unread).push(from.fail('result', isOut ? 'left-out' : 'part-over-whole', whatOf(from)));
       continue;
     }
     const unusual = isUnusual(result);

@@ -91,9 +91,12 @@ function asked(row: Unread, legend: ReadonlyMap<string, string>, labels: readonl
   }
 }
 
+/** A cell with what was measured in its row. */
+const sayCell = ({ cell, data }: Unread) => (data?.['of'] === undefined || data['of'] === cell ? cell : `${data['of']}, ${cell}`);
+
 /** The first cells of rows, each once, with their lines. */
 const exampleCells = (rows: readonly Unread[], parts: readonly FilePart[]): string[] =>
-  [...new Map(rows.map(({ cell, line }) => [cell, `${sayLine(parts, line)}: ${cell}`])).values()].slice(0, examplesShown);
+  [...new Map(rows.map((row) => [row.cell, `${sayLine(parts, row.line)}: ${sayCell(row)}`])).values()].slice(0, examplesShown);
 
 /** What has to be said of a file before all of it can be read, or was said already. */
 export function questionsOf(

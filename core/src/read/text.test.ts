@@ -84,3 +84,8 @@ describe('a letter that says results in its lines', () => {
     expect(() => read('Dear Rui,\nsee you on Monday, 30 November.\nPhone: 555 0147\n')).toThrow('no-columns');
   });
 });
+
+it('says with an example of a contradiction what was measured there', () => {
+  const draft = read('Sample;Analyte;Result;Unit;RL\nA-G;Chloride;3;mg/L;5\n');
+  expect(draft.questions).toMatchObject([{ about: 'rows', code: 'under-own-limit', examples: ['Line 2: Chloride, 3'] }]);
+});
