@@ -30,7 +30,7 @@ function wideReport(rows: number): { bytes: Uint8Array; text: string; bottles: B
     ]),
   );
   const body = [...bottles.keys()].map((bottle, index) =>
-    [bottle, ...names.flatMap((_, column) => [`${index % 90},${column}`, ''])].join(';'),
+    [bottle, ...names.flatMap((_, column) => [`${(index % 89) + 1},${column}`, ''])].join(';'),
   );
   const head = ['Amostra', ...names.flatMap((name) => [name, `${name} flag`])].join(';');
   const units = ['', ...names.flatMap(() => ['µg/L', ''])].join(';');
