@@ -137,7 +137,9 @@ function contradicted(
 }
 
 /** Whether a number lies in the interval that stands beside it; an end that is not there, or is no number, is no end. */
-function isWithin(value: number, { cell }: Reader, { style }: RowContext): boolean {
+function isWithin(value: number, { cell }: Reader, { style, mapping }: RowContext): boolean {
+  const { intervalFrom, intervalTo } = mapping.columns;
+  if (intervalFrom === undefined && intervalTo === undefined) return true;
   const end = (role: Role) => {
     const read = readValue(cell(role), '', style);
     return read.ok ? read.value : null;

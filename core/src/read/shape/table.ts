@@ -138,6 +138,8 @@ function below(header: TableRow, all: readonly TableRow[], above: Heads | null):
   const first: Block = { header: header.cells, headerLine: header.line, rows: [] };
   const blocks = new Map([[namesOf(header), first]]);
   let now = first;
+  // Asked of a header once, and not of each row below it.
+  let takesHeads = hasResults(first);
   let isBreak = false;
   let heads = above;
   let isSaidBefore = false;
@@ -150,10 +152,11 @@ function below(header: TableRow, all: readonly TableRow[], above: Heads | null):
     if (isFirst || (mayBeHeader(row) && headerScore(row.cells) >= 3)) {
       now = blocks.get(namesOf(row)) ?? { header: row.cells, headerLine: row.line, rows: [] };
       blocks.set(namesOf(row), now);
+      takesHeads = hasResults(now);
       isBreak = true;
       continue;
     }
-    const said = hasResults(now) ? headsIn(row.cells) : null;
+    const said = takesHeads ? headsIn(row.cells) : null;
     if (said && (isSaidBefore || namesSample(said))) {
       // What begins to be said of other rows ends what was said of those above.
       heads = isSaidBefore && heads ? new Map([...heads, ...said]) : said;
