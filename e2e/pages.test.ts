@@ -163,7 +163,7 @@ describe.sequential('the other pages', () => {
       return input.accept;
     });
     expect(refused).toContain('.csv');
-    await see(page, 'This is no CSV but markup or JSON.');
+    await see(page, 'This is markup, or JSON that holds no list of results.');
     await see(page, 'Line 1, column 1');
   });
 
