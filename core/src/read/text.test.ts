@@ -70,7 +70,7 @@ describe('a letter that says results in its lines', () => {
     expect(lineIn(draft.parts, 7)).toEqual({ part: null, line: 7 });
   });
 
-  it('takes no number out of a sentence, and asks about a name that nobody knows', () => {
+  it('reads no number from a sentence, and asks about an unknown name', () => {
     const draft = read(
       'Sample: A-G\nLead: 2.4 µg/L\nSulfate was above 50 mg/L in all.\nIron 3 of 5 mg/L\nIgnotium: 40 µg/L\nPhone: 555 0147\nYour number 12 of 18 November\n',
     );

@@ -1,8 +1,8 @@
-import { duplicatesMayDiffer, metWhenRounded, sayBecause, sayWeakness, uncertaintyAllowed } from '@fonte/core/limits';
+import { duplicatesMayDiffer, metWhenRounded, sayBecause, sayWeakness, uncertaintyAllowed, type JudgedResult } from '@fonte/core/limits';
 import type { RoundResult } from '@fonte/core/round';
 
 /** What is to be said of a number beside its value, in sentences. */
-function aboutNumber({ result, verdict }: RoundResult): string[] {
+export function aboutNumber({ result, verdict }: Pick<JudgedResult, 'result' | 'verdict'>): string[] {
   const { limit, state } = verdict;
   const rounded = metWhenRounded(result, verdict);
   const allowed = uncertaintyAllowed(result, verdict);

@@ -1,6 +1,6 @@
 import { addressOf } from '@fonte/core/endpoints';
 import { shownSource } from '@fonte/core/editions';
-import { judgeBrought, sayBecause, type JudgedResult } from '@fonte/core/limits';
+import { judgeBrought, type JudgedResult } from '@fonte/core/limits';
 import { parameter } from '@fonte/core/parameters';
 import { broughtFile, readBroughtReport, sayLine, sayRow, type BroughtDraft } from '@fonte/core/read';
 import { pointKind, pointPlaces, registered, reportBrought, waters, type BroughtReport } from '@fonte/core/registers';
@@ -8,7 +8,7 @@ import { showDate } from '@fonte/core/time';
 import { Link, useParams } from 'react-router';
 import { useAnswer } from '../api/useAnswer.ts';
 import { Failed, Loading } from '../feedback/Feedback.tsx';
-import { LimitScale, Others, SomePeople, Sum, verdictWords as words } from '../limits/index.ts';
+import { aboutNumber, LimitScale, Others, SomePeople, Sum, verdictWords as words } from '../limits/index.ts';
 import { asPrinted } from '../read/index.ts';
 import { May } from '../session/May.tsx';
 import { Mark } from '../theme/Mark.tsx';
@@ -140,7 +140,6 @@ function Line({ one, draft }: { one: JudgedResult; draft: BroughtDraft }) {
   const { result, verdict } = one;
   const [word, kind, tone] = words[verdict.state];
   const { text, unit } = asPrinted(result);
-  const isOver = verdict.state.startsWith('over-');
   return (
     <li className={verdict.state}>
       <span className="strong">
@@ -157,12 +156,7 @@ function Line({ one, draft }: { one: JudgedResult; draft: BroughtDraft }) {
         {word}
       </span>
       <span className="small soft">
-        {[
-          sayBecause(result.parameter, verdict.because),
-          isOver ? (verdict.limit?.says ?? '') : '',
-          verdict.limit ? `${verdict.limit.place}.` : '',
-          `${sayLine(draft.parts, result.line)}: “${result.written.result} ${result.written.unit}”.`,
-        ]
+        {[...aboutNumber(one), `${sayLine(draft.parts, result.line)}: “${result.written.result} ${result.written.unit}”.`]
           .filter((sentence) => sentence !== '')
           .join(' ')}
       </span>
